@@ -1,0 +1,180 @@
+import type { ChainFigures, Dressing } from '#core/anatomy'
+import type { Grams, MassUnit } from '#core/measure'
+
+/** Weights of the chain in order; `shrunk` is live after fasting and haulage, `aged` is what hangs on the day of cutting. */
+export const STAGES = ['live', 'shrunk', 'hot', 'cold', 'aged'] as const
+export type Stage = (typeof STAGES)[number]
+export type Source = 'scale' | 'plant' | 'tape' | 'guess'
+/** What a "hanging weight" was printed on: hot rail weight, hot less a cooler rebate, cold, or aged. */
+export type HangingBasis = 'hot' | 'hot×0.98' | 'hot×0.975' | 'cold' | 'aged'
+
+/** A weight as it was recorded; for the whole group. Never changed: a correction is a new one that names it. */
+export interface Weighing {
+  id: string
+  stage: 'live' | 'shrunk' | 'hot' | 'hanging'
+  basis: HangingBasis | null
+  source: Source
+  shown: { value: number; unit: MassUnit }
+  grams: Grams
+  corrects: string | null
+  /** False withdraws the weighing it corrects and puts nothing in its place. */
+  stands: boolean
+  at: string
+}
+
+/** A weight on the chain, with the log SD of its source; 0 for a scale. */
+export interface Evidence {
+  stage: Stage
+  kg: number
+  sd: number
+  id: string
+}
+
+/** A solved stage: the log-normal's median and log SD. An SD of 0 is a weighed figure. */
+export interface ChainPoint {
+  stage: Stage
+  kg: number
+  sd: number
+}
+
+/** Log SD of a source: a tape reads to about ± 5–10 %, a guess to about ± 12 % (our own working figures, from memory). */
+const SOURCE_SD: Record<Source, number> = { scale: 0, plant: 0, tape: 0.06, guess: 0.12 }
+const VAGUE = 4
+
+/** Which stage a hanging weight pins, and what it must be divided by to be that stage's weight. */
+export function basisNode(basis: HangingBasis): { stage: Stage; factor: number } {
+  switch (basis) {
+    case 'hot':
+      return { stage: 'hot', factor: 1 }
+    case 'hot×0.98':
+      return { stage: 'hot', factor: 0.98 }
+    case 'hot×0.975':
+      return { stage: 'hot', factor: 0.975 }
+    case 'cold':
+      return { stage: 'cold', factor: 1 }
+    case 'aged':
+      return { stage: 'aged', factor: 1 }
+  }
+}
+
+/** The weighings in force: those no later one corrects, and that were not withdrawn. */
+export function currentWeighings<W extends { id: string; corrects: string | null; stands: boolean }>(all: readonly W[]): W[] {
+  const corrected = new Set(all.flatMap((w) => (w.corrects ? [w.corrects] : [])))
+  return all.filter((w) => w.stands && !corrected.has(w.id))
+}
+
+/** Evidence per stage: the newest scale weight, or without one the newest estimate. */
+export function evidenceOf(weighings: readonly Weighing[]): Evidence[] {
+  const best = new Map<Stage, Evidence>()
+  for (const w of currentWeighings(weighings)) {
+    const { stage, factor } = w.stage === 'hanging' ? basisNode(w.basis ?? 'hot') : { stage: w.stage, factor: 1 }
+    const e: Evidence = { stage, kg: w.grams / 1000 / factor, sd: SOURCE_SD[w.source], id: w.id }
+    const held = best.get(stage)
+    if (!held || e.sd <= held.sd) best.set(stage, e)
+  }
+  return STAGES.flatMap((s) => best.get(s) ?? [])
+}
+
+interface Step {
+  mean: number
+  variance: number
+}
+
+/**
+ * Steps between log weights: ln(later) = ln(earlier) + N(mean, variance). For n animals the independent
+ * spread of a group's total shrinks with √n.
+ */
+function stepsOf(figures: ChainFigures, dressing: Dressing, days: number, count: number): Step[] {
+  const step = (mean: number, sd: number): Step => ({ mean: Math.log(mean), variance: (sd / mean) ** 2 / count })
+  const aged = 1 - figures.ageingPerDay.mean * days
+  return [
+    step(figures.shrink.mean, figures.shrink.sd),
+    step(dressing.mean, dressing.sd),
+    step(figures.chill.mean, figures.chill.sd),
+    step(aged, Math.max(figures.ageingPerDay.sd * days, 1e-6)),
+  ]
+}
+
+interface Filtered {
+  mean: number
+  variance: number
+}
+
+/** Forward pass of the Gaussian chain (Kalman filter on log weights). */
+function filter(steps: Step[], evidence: readonly Evidence[]): Filtered[] {
+  const filtered: Filtered[] = []
+  STAGES.forEach((stage, i) => {
+    const before = filtered[i - 1]
+    const step = steps[i - 1]
+    let mean = before && step ? before.mean + step.mean : 4.5
+    let variance = before && step ? before.variance + step.variance : VAGUE
+    const seen = evidence.find((e) => e.stage === stage)
+    if (seen) {
+      const gain = variance / (variance + seen.sd ** 2)
+      mean += gain * (Math.log(seen.kg) - mean)
+      variance *= 1 - gain
+    }
+    filtered.push({ mean, variance })
+  })
+  return filtered
+}
+
+/**
+ * Solves the chain both ways from all evidence: median kg and log SD per stage, or nothing without evidence.
+ * A stage that was weighed is that weight; the others move around it.
+ */
+export function solveChain(figures: ChainFigures, dressing: Dressing, days: number, count: number, evidence: readonly Evidence[]): ChainPoint[] | null {
+  if (evidence.length === 0) return null
+  const steps = stepsOf(figures, dressing, days, count)
+  const filtered = filter(steps, evidence)
+  const smoothed: Filtered[] = [...filtered]
+  for (let i = STAGES.length - 2; i >= 0; i--) {
+    const [own, next, step] = [filtered[i]!, smoothed[i + 1]!, steps[i]!]
+    const predicted = own.variance + step.variance
+    const back = own.variance / predicted
+    smoothed[i] = {
+      mean: own.mean + back * (next.mean - own.mean - step.mean),
+      variance: own.variance + back ** 2 * (next.variance - predicted),
+    }
+  }
+  return STAGES.map((stage, i) => ({
+    stage,
+    kg: Math.exp(smoothed[i]!.mean),
+    sd: Math.sqrt(Math.max(0, smoothed[i]!.variance)),
+  }))
+}
+
+/** Draws one chain from the posterior (backward sampling), kg per stage; `normal` gives standard normals. */
+export function sampleChain(
+  figures: ChainFigures,
+  dressing: Dressing,
+  days: number,
+  count: number,
+  evidence: readonly Evidence[],
+): (normal: () => number) => number[] {
+  const steps = stepsOf(figures, dressing, days, count)
+  const filtered = filter(steps, evidence)
+  return (normal) => {
+    const logs = new Array<number>(STAGES.length)
+    const last = STAGES.length - 1
+    logs[last] = filtered[last]!.mean + Math.sqrt(filtered[last]!.variance) * normal()
+    for (let i = last - 1; i >= 0; i--) {
+      const [own, step] = [filtered[i]!, steps[i]!]
+      const back = own.variance / (own.variance + step.variance)
+      const mean = own.mean + back * (logs[i + 1]! - own.mean - step.mean)
+      logs[i] = mean + Math.sqrt(Math.max(0, own.variance * (1 - back))) * normal()
+    }
+    return logs.map(Math.exp)
+  }
+}
+
+/** Weighings that lie beyond 3 SD of what all the other evidence says: stage, and z. */
+export function disagreements(figures: ChainFigures, dressing: Dressing, days: number, count: number, evidence: readonly Evidence[]): { stage: Stage; z: number; expectedKg: number }[] {
+  return evidence.flatMap((e) => {
+    const others = evidence.filter((x) => x !== e)
+    const point = solveChain(figures, dressing, days, count, others)?.find((p) => p.stage === e.stage)
+    if (!point) return []
+    const z = (Math.log(e.kg) - Math.log(point.kg)) / Math.sqrt(point.sd ** 2 + e.sd ** 2)
+    return Math.abs(z) > 3 ? [{ stage: e.stage, z, expectedKg: point.kg }] : []
+  })
+}

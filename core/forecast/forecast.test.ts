@@ -1,0 +1,133 @@
+import { describe, expect, it } from 'vitest'
+import { hog } from '#core/anatomy'
+import { compile, setFlow, type Weighing } from '#core/carcass'
+import { gramsOf, interval, KG_PER_LB } from '#core/measure'
+import { alternativesFor, type Command, type Decision } from '#core/plan'
+import { reckon, tallyWith, type LotState, type PackWeighing } from './index.ts'
+
+const flow = compile(hog)
+const farm = { massUnit: 'lb', mincePerKg: 700 / KG_PER_LB } as const
+let seq = 0
+const id = () => `id-${++seq}`
+const say = (...decisions: Decision[]): Command[] => decisions.map((decision) => ({ id: id(), seq, batch: id(), undoes: null, redoes: null, decision }))
+const weigh = (stage: Weighing['stage'], value: number, more: Partial<Weighing> = {}): Weighing => ({
+  id: id(), stage, basis: stage === 'hanging' ? 'cold' : null, source: 'scale', shown: { value, unit: 'lb' }, grams: gramsOf({ value, unit: 'lb' }), corrects: null, stands: true, at: '', ...more,
+})
+const packed = (cut: string, value: number, more: Partial<PackWeighing> = {}): PackWeighing => ({
+  id: id(), cut, shown: { value, unit: 'lb' }, grams: gramsOf({ value, unit: 'lb' }), packs: 1, corrects: null, stands: true, at: '', ...more,
+})
+const lot = (more: Partial<LotState> = {}): LotState => ({ count: 1, weighings: [weigh('live', 260)], commands: [], packs: [], ...more })
+const costs = say(
+  { field: 'cost', target: 'feed', side: 'animal', value: { label: 'Feed', amount: 42000 } },
+  { field: 'fee', target: 'kill', side: 'animal', value: { amount: 7500, per: 'head', basis: null } },
+  { field: 'fee', target: 'cut-wrap', side: 'animal', value: { amount: 95, per: 'lb', basis: 'hot' } },
+)
+const width = (r: ReturnType<typeof reckon>, stage: string) => {
+  const range = r.stages.find((s) => s.id === stage)!.range
+  return range ? range.high - range.low : 0
+}
+
+describe('intervals', () => {
+  it('are the 10 % and 90 % quantiles of the draws (1…11: 2 and 10, by hand), and none where nothing varies', () => {
+    expect(interval(Float64Array.from([11, 3, 1, 2, 5, 4, 6, 7, 10, 9, 8]))).toEqual({ low: 2, high: 10 })
+    expect(interval(new Float64Array(9).fill(4))).toBeNull()
+  })
+  it('of the hot weight from 260 lb live match the log-normal quantiles (z = 1.2816, tables of the normal distribution)', () => {
+    const hot = reckon(flow, lot(), farm, 4000).stages.find((s) => s.id === 'hot')!
+    const sd = Math.hypot(0.007 / 0.97, 0.018 / 0.72)
+    expect(hot.range!.low / (hot.kg * Math.exp(-1.2816 * sd))).toBeCloseTo(1, 2)
+    expect(hot.range!.high / (hot.kg * Math.exp(1.2816 * sd))).toBeCloseTo(1, 2)
+  })
+  it('narrow when a later stage is weighed; a weighed stage has none', () => {
+    const live = reckon(flow, lot(), farm)
+    const hot = reckon(flow, lot({ weighings: [weigh('live', 260), weigh('hot', 182)] }), farm)
+    const cold = reckon(flow, lot({ weighings: [weigh('live', 260), weigh('hot', 182), weigh('hanging', 178)] }), farm)
+    expect(width(live, 'cut')).toBeGreaterThan(width(hot, 'cut'))
+    expect(width(hot, 'hanging')).toBeGreaterThan(width(cold, 'hanging'))
+    expect(hot.stages.find((s) => s.id === 'hot')).toMatchObject({ weighed: true, range: null })
+  })
+  it('of total saleable share given the carcass weight stand for an SD of 2 points within 20 % (our target, from memory)', () => {
+    const r = reckon(flow, lot({ weighings: [weigh('hanging', 200, { basis: 'aged' })] }), farm, 4000)
+    const sd = width(r, 'cut') / (2 * 1.2816) / (200 * KG_PER_LB) * 100
+    expect(sd).toBeGreaterThan(1.6)
+    expect(sd).toBeLessThan(2.4)
+  })
+  it('are gone when every cut is weighed and done', () => {
+    const weighings = [weigh('live', 260), weigh('hot', 182), weigh('hanging', 178, { basis: 'aged' })]
+    const first = reckon(flow, lot({ weighings }), farm)
+    const products = first.cuts.filter((c) => c.cut.kind === 'product')
+    const state = lot({
+      weighings,
+      packs: products.map((c) => packed(c.cut.id, Number((c.expectedKg / KG_PER_LB).toFixed(2)))),
+      commands: [...costs, ...say(...products.map((c): Decision => ({ field: 'done', target: c.cut.id, side: 'animal', value: true })))],
+    })
+    const all = reckon(flow, state, farm)
+    expect(all.stages.find((s) => s.id === 'packed')).toMatchObject({ weighed: true, range: null })
+    expect(all.money.coverRange).toBeNull()
+    expect(all.money.netRange).toBeNull()
+  })
+})
+
+describe('weighing packs', () => {
+  const weighings = [weigh('hot', 182), weigh('hanging', 178, { basis: 'aged' })]
+  it('packed = weighed so far + remaining estimate, and the balance still closes', () => {
+    const before = reckon(flow, lot({ weighings, commands: costs }), farm)
+    const chops = before.cuts.find((c) => c.cut.id === 'bone-in-chop')!
+    const r = reckon(flow, lot({ weighings, commands: costs, packs: [packed('bone-in-chop', 10), packed('bone-in-chop', 5)] }), farm)
+    const now = r.cuts.find((c) => c.cut.id === 'bone-in-chop')!
+    expect(now.weighedKg).toBeCloseTo(15 * KG_PER_LB, 2)
+    expect(now.remainingKg).toBeCloseTo(chops.expectedKg - now.weighedKg, 9)
+    const b = r.balance
+    expect(b.carcass + b.added - b.products - b.byProducts - b.losses - b.difference).toBeCloseTo(0, 9)
+    expect(r.unweighedKg).toBeCloseTo(178 * KG_PER_LB + b.added - now.weighedKg, 2)
+  })
+  it('moves Cover: more chops than expected pay for more of the animal', () => {
+    const done = say({ field: 'done', target: 'bone-in-chop', side: 'animal', value: true })
+    const cover = (lb: number) => reckon(flow, lot({ weighings, commands: [...costs, ...done], packs: [packed('bone-in-chop', lb)] }), farm).money.cover!
+    expect(cover(34)).toBeGreaterThan(cover(28))
+  })
+  it('a wrong entry is corrected by one that names it', () => {
+    const wrong = packed('bone-in-chop', 300)
+    const r = reckon(flow, lot({ weighings, packs: [wrong, packed('bone-in-chop', 30, { corrects: wrong.id })] }), farm)
+    expect(r.cuts.find((c) => c.cut.id === 'bone-in-chop')!.weighedKg).toBeCloseTo(30 * KG_PER_LB, 2)
+  })
+})
+
+describe('money', () => {
+  it('Cover is expected net ÷ cost, re-added from the parts to the minor unit', () => {
+    const r = reckon(flow, lot({ commands: costs }), farm)
+    const { money } = r
+    expect(money.costs.total).toBe(money.costs.rows.reduce((s, c) => s + c.amount, 0))
+    expect(money.net).toBe(r.cuts.reduce((s, c) => s + c.value, 0))
+    expect(money.cover).toBe(money.net / money.costs.total)
+    expect(money.coverRange!.low).toBeLessThan(money.cover!)
+    expect(money.coverRange!.high).toBeGreaterThan(money.cover!)
+  })
+  it('without costs there is no Cover, not an infinite one', () => {
+    expect(reckon(flow, lot(), farm).money.cover).toBeNull()
+    expect(reckon(flow, lot({ weighings: [], commands: costs }), farm).money.cover).toBeNull()
+  })
+})
+
+describe('alternatives', () => {
+  it('the difference beside a path is the difference of the two whole plans', () => {
+    const state = lot({ commands: costs })
+    const r = reckon(flow, state, farm)
+    const found = alternativesFor(flow, r.plan, 'loin', ['left', 'right'], tallyWith(flow, state, farm, r))
+    const boned = found.find((a) => a.path === 'loin-boneless-chops')!
+    const taken = reckon(flow, lot({ commands: [...costs, ...say(...(['left', 'right'] as const).map((side): Decision => ({ field: 'path', target: 'loin', side, value: 'loin-boneless-chops' })))], weighings: state.weighings }), farm)
+    const takeHome = (x: typeof r) => x.cuts.reduce((s, c) => s + (c.cut.kind === 'product' ? c.kg : 0), 0)
+    expect(boned.difference.takeHomeKg).toBeCloseTo(takeHome(taken) - takeHome(r), 9)
+    expect(boned.difference.money).toBe(taken.money.net - r.money.net)
+    expect(boned.difference.minutes).toBe(taken.minutes - r.minutes)
+    expect(found.find((a) => a.inForce)!.difference.takeHomeKg).toBe(0)
+    expect(setFlow(flow, r.plan.choices).pathOf).toEqual(r.setting.pathOf)
+  })
+  it('bone-in chops weigh more to take home and leave less in the bone bin', () => {
+    const state = lot()
+    const r = reckon(flow, state, farm)
+    const boned = alternativesFor(flow, r.plan, 'loin', ['left', 'right'], tallyWith(flow, state, farm, r)).find((a) => a.path === 'loin-roasts')!
+    expect(boned.difference.takeHomeKg).toBeLessThan(0)
+    expect(boned.difference.boneKg).toBeGreaterThan(0)
+  })
+})

@@ -1,0 +1,3 @@
+/** How sure is each figure? One lot read whole: stages, cuts, money and Cover, each estimate with its interval. */
+export { reckon, tallyWith } from './reckon.ts'
+export type { CutFigure, FarmFigures, LotState, MoneyFigures, PackWeighing, Reckoning, StageFigure } from './reckon.ts'

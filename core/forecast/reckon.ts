@@ -1,0 +1,309 @@
+import { randomLcg, randomNormal } from 'd3-random'
+import type { Cut } from '#core/anatomy'
+import {
+  currentWeighings,
+  disagreements,
+  evaluate,
+  evidenceOf,
+  newYield,
+  perturb,
+  pour,
+  sampleChain,
+  setFlow,
+  solveChain,
+  STAGES,
+  type Balance,
+  type Evidence,
+  type Flow,
+  type FlowSetting,
+  type Stage,
+  type Weighing,
+} from '#core/carcass'
+import { costsOf, priceInForce, takings, type CostFigures } from '#core/ledger'
+import { interval, type Grams, type Interval, type MassUnit, type UnitPrice } from '#core/measure'
+import { dressingOf, minutesOf, portionsOf, readPlan, type Command, type Plan, type Tally, type TallyPlan } from '#core/plan'
+
+/** One weighing of packs of a cut. Never changed: a correction names it. */
+export interface PackWeighing {
+  id: string
+  cut: string
+  shown: { value: number; unit: MassUnit }
+  grams: Grams
+  packs: number
+  corrects: string | null
+  stands: boolean
+  at: string
+}
+
+export interface LotState {
+  count: number
+  weighings: Weighing[]
+  commands: Command[]
+  packs: PackWeighing[]
+}
+
+export interface FarmFigures {
+  massUnit: MassUnit
+  /** Price of mince, minor units per kg: what indices are relative to until prices are set. */
+  mincePerKg: number
+}
+
+/** A stop on the stair. A weighed figure has no range. */
+export interface StageFigure {
+  id: 'live' | 'hot' | 'hanging' | 'cut' | 'packed'
+  kg: number
+  range: Interval | null
+  weighed: boolean
+}
+
+export interface CutFigure {
+  cut: Cut
+  expectedKg: number
+  range: Interval | null
+  weighedKg: number
+  weighedPacks: number
+  remainingKg: number
+  /** Weighed so far + what is still to come. */
+  kg: number
+  done: boolean
+  pieces: number
+  packs: number
+  price: UnitPrice
+  sold: number
+  value: number
+}
+
+export interface MoneyFigures {
+  costs: CostFigures
+  target: number
+  net: number
+  netRange: Interval | null
+  /** Expected net ÷ cost; null while there is no cost. */
+  cover: number | null
+  coverRange: Interval | null
+  /** Average price per kg that the products must bring. */
+  neededPerKg: number | null
+}
+
+export interface Reckoning {
+  plan: Plan
+  setting: FlowSetting
+  evidence: Evidence[]
+  disagreements: { stage: Stage; z: number; expectedKg: number }[]
+  /** Null while nothing was weighed or estimated. */
+  weights: Record<Stage, number> | null
+  stages: StageFigure[]
+  inputs: Float64Array
+  cuts: CutFigure[]
+  balance: Balance & { difference: number }
+  unweighedKg: number
+  minutes: number
+  money: MoneyFigures
+}
+
+const DRAWS = 500
+const SEED = 0.20261124
+
+interface Drawn {
+  stages: Record<Stage, Float64Array>
+  cutKg: Float64Array[]
+}
+
+/**
+ * Reads a lot whole. Central figures are one evaluation at the chain's medians, so that they add up; ranges are
+ * the central 80 % of `draws` seeded draws of chain, common tissue factors and cutter. Weighed figures have none.
+ */
+export function reckon(flow: Flow, lot: LotState, farm: FarmFigures, draws = DRAWS): Reckoning {
+  const { anatomy } = flow
+  const plan = readPlan(anatomy, lot.commands)
+  const setting = setFlow(flow, plan.choices)
+  const dressing = dressingOf(anatomy, plan.dressing)
+  const evidence = evidenceOf(lot.weighings)
+  const chain = [anatomy.chain, dressing, plan.days, lot.count] as const
+  const points = solveChain(...chain, evidence)
+  const weights = points ? (Object.fromEntries(points.map((p) => [p.stage, p.kg])) as Record<Stage, number>) : null
+
+  const carcassKg = weights?.aged ?? 0
+  const inputs = pour(flow, setting, plan.dressing, carcassKg)
+  const y = evaluate(flow, setting, inputs, newYield(flow))
+  const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit)
+  const drawn = weights ? draw(flow, setting, inputs, carcassKg, lot.count, sampleChain(...chain, evidence), draws) : null
+
+  const packed = currentWeighings(lot.packs)
+  const cuts = anatomy.cuts.flatMap((cut, i): CutFigure[] => {
+    const own = packed.filter((p) => p.cut === cut.id)
+    const expectedKg = y.cutKg[i]!
+    const terms = plan.terms.get(cut.id)!
+    if (expectedKg <= 1e-9 && own.length === 0) return []
+    const weighedKg = own.reduce((sum, p) => sum + p.grams / 1000, 0)
+    const remainingKg = terms.done ? 0 : Math.max(0, expectedKg - weighedKg)
+    const kg = weighedKg + remainingKg
+    const price = priceInForce(terms, farm.mincePerKg, farm.massUnit)
+    return [
+      {
+        cut,
+        expectedKg,
+        range: drawn ? interval(drawn.cutKg[i]!) : null,
+        weighedKg,
+        weighedPacks: own.reduce((sum, p) => sum + p.packs, 0),
+        remainingKg,
+        kg,
+        done: terms.done,
+        pieces: portions.pieces[i]!,
+        packs: portions.packs[i]!,
+        price,
+        sold: terms.sold,
+        value: takings(kg, price, terms.sold),
+      },
+    ]
+  })
+  return {
+    plan,
+    setting,
+    evidence,
+    disagreements: disagreements(...chain, evidence),
+    weights,
+    stages: weights ? stagesOf(flow, lot, weights, evidence, drawn!, cuts) : [],
+    inputs,
+    cuts,
+    balance: balance(carcassKg, y.added, cuts),
+    unweighedKg: carcassKg + y.added - cuts.reduce((sum, c) => sum + c.weighedKg, 0),
+    minutes: minutesOf(flow, setting, present(inputs)) * lot.count,
+    money: money(flow, plan, lot.count, weights, cuts, drawn),
+  }
+}
+
+/** Whether a slot has any meat to open. */
+const present = (inputs: Float64Array) => (slot: number) => {
+  const i = slot * 4
+  return inputs[i]! + inputs[i + 1]! + inputs[i + 2]! + inputs[i + 3]! > 1e-9
+}
+
+/** Draws whole carcasses: chain, then fatness, muscling and bone of the animal, then the cutter. */
+function draw(flow: Flow, setting: FlowSetting, inputs: Float64Array, carcassKg: number, count: number, chain: (normal: () => number) => number[], draws: number): Drawn {
+  const normal = randomNormal.source(randomLcg(SEED))(0, 1)
+  const { spread, cuts } = flow.anatomy
+  const root = Math.sqrt(count)
+  const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
+  const tissue = [0, 0, 0, 0]
+  inputs.forEach((kg, i) => (tissue[i % 4]! += kg))
+  const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
+  const cutKg = cuts.map(() => new Float64Array(draws))
+  const share = new Float64Array(flow.rowShare.length)
+  const own = new Float64Array(inputs.length)
+  const out = newYield(flow)
+  for (let d = 0; d < draws; d++) {
+    const weights = chain(normal)
+    STAGES.forEach((s, i) => (stages[s][d] = weights[i]!))
+    const factors = sds.map((sd) => Math.exp(sd * normal()))
+    const sum = tissue.reduce((total, kg, t) => total + kg * factors[t]!, 0)
+    const scale = (weights[STAGES.length - 1]! / carcassKg) * (carcassKg / sum)
+    for (let i = 0; i < own.length; i++) own[i] = inputs[i]! * factors[i % 4]! * scale
+    evaluate(flow, setting, own, out, perturb(flow, setting, spread.cutter / root, normal, share))
+    out.cutKg.forEach((kg, i) => (cutKg[i]![d] = kg))
+  }
+  return { stages, cutKg }
+}
+
+/** Kilograms of a cut in draw d: what was weighed, and what that draw leaves still to come. */
+const drawnKg = (c: CutFigure, kg: number) => (c.done ? c.weighedKg : Math.max(c.weighedKg, kg))
+
+function stagesOf(flow: Flow, lot: LotState, weights: Record<Stage, number>, evidence: Evidence[], drawn: Drawn, cuts: CutFigure[]): StageFigure[] {
+  const at = (id: StageFigure['id'], stage: Stage): StageFigure => {
+    const range = interval(drawn.stages[stage])
+    const weighed = evidence.some((e) => e.stage === stage && e.sd === 0)
+    return { id, kg: weights[stage], range: weighed ? null : range, weighed }
+  }
+  const products = cuts.filter((c) => c.cut.kind === 'product')
+  const index = new Map(flow.anatomy.cuts.map((c, i) => [c.id, i]))
+  const total = (of: (c: CutFigure, kg: number) => number) =>
+    interval(Float64Array.from(drawn.stages.live, (_, d) => products.reduce((sum, c) => sum + of(c, drawn.cutKg[index.get(c.cut.id)!]![d]!), 0)))
+  const all = products.length > 0 && products.every((c) => c.done)
+  const any = currentWeighings(lot.packs).length > 0
+  return [
+    at('live', 'live'),
+    at('hot', 'hot'),
+    at('hanging', 'aged'),
+    { id: 'cut', kg: products.reduce((s, c) => s + c.expectedKg, 0), range: total((_, kg) => kg), weighed: false },
+    ...(any ? [{ id: 'packed', kg: products.reduce((s, c) => s + c.kg, 0), range: all ? null : total(drawnKg), weighed: all } as const] : []),
+  ]
+}
+
+function balance(carcass: number, added: number, cuts: CutFigure[]): Reckoning['balance'] {
+  const sum = (kind: Cut['kind']) => cuts.reduce((s, c) => s + (c.cut.kind === kind ? c.kg : 0), 0)
+  const [products, byProducts, losses] = [sum('product'), sum('by-product'), sum('loss')]
+  return { carcass, added, products, byProducts, losses, difference: carcass + added - products - byProducts - losses }
+}
+
+function money(flow: Flow, plan: Plan, count: number, weights: Record<Stage, number> | null, cuts: CutFigure[], drawn: Drawn | null): MoneyFigures {
+  const packs = cuts.reduce((sum, c) => sum + (c.done ? c.weighedPacks : Math.max(c.packs, c.weighedPacks)), 0)
+  const billed = { hot: weights?.hot ?? 0, hanging: weights?.aged ?? 0 }
+  const costs = costsOf(plan, count, billed, packs)
+  const shares = plan.route === 'custom' && plan.sharePrice
+  const net = shares ? takings(billed.hanging, plan.sharePrice!, 1) : cuts.reduce((sum, c) => sum + c.value, 0)
+  const sellable = cuts.filter((c) => c.price.minor > 0)
+  const soldKg = sellable.reduce((sum, c) => sum + c.kg, 0)
+  const cover = costs.total > 0 && weights ? net / costs.total : null
+  const figures: MoneyFigures = {
+    costs,
+    target: plan.target,
+    net,
+    netRange: null,
+    cover,
+    coverRange: null,
+    neededPerKg: costs.total > 0 && soldKg > 0 ? (costs.total + plan.target) / soldKg : null,
+  }
+  if (!drawn) return figures
+  const index = new Map(flow.anatomy.cuts.map((c, i) => [c.id, i]))
+  const nets = Float64Array.from(drawn.stages.live, (_, d) =>
+    shares
+      ? takings(drawn.stages.aged[d]!, plan.sharePrice!, 1)
+      : sellable.reduce((sum, c) => sum + takings(drawnKg(c, drawn.cutKg[index.get(c.cut.id)!]![d]!), c.price, c.sold), 0),
+  )
+  figures.netRange = interval(nets)
+  if (cover !== null) {
+    figures.coverRange = interval(
+      nets.map((n, d) => n / costsOf(plan, count, { hot: drawn.stages.hot[d]!, hanging: drawn.stages.aged[d]! }, packs).total),
+    )
+  }
+  return figures
+}
+
+/**
+ * Values any setting of this lot's plan: what `alternativesFor` asks of each path. Weights as they stand now,
+ * no draws, so that all alternatives of a part fit one frame.
+ */
+export function tallyWith(flow: Flow, lot: Pick<LotState, 'count'>, farm: FarmFigures, read: Reckoning): TallyPlan {
+  const { plan, weights } = read
+  const carcassKg = weights?.aged ?? 0
+  const y = newYield(flow)
+  const prices = flow.anatomy.cuts.map((c) => {
+    const terms = plan.terms.get(c.id)!
+    return { price: priceInForce(terms, farm.mincePerKg, farm.massUnit), sold: terms.sold }
+  })
+  const byId = new Map(flow.anatomy.cuts.map((c, i) => [c.id, i]))
+  return (setting): Tally => {
+    const inputs = pour(flow, setting, plan.dressing, carcassKg)
+    evaluate(flow, setting, inputs, y)
+    const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit)
+    const tally: Tally = {
+      takeHomeKg: 0,
+      pieces: 0,
+      packs: 0,
+      money: 0,
+      fees: 0,
+      boneKg: y.cutKg[byId.get('bones')!]!,
+      fatKg: y.cutKg[byId.get('back-fat')!]!,
+      minutes: minutesOf(flow, setting, present(inputs)) * lot.count,
+    }
+    flow.anatomy.cuts.forEach((cut, i) => {
+      const kg = y.cutKg[i]!
+      if (cut.kind === 'product') tally.takeHomeKg += kg
+      tally.pieces += portions.pieces[i]!
+      tally.packs += portions.packs[i]!
+      tally.money += takings(kg, prices[i]!.price, prices[i]!.sold)
+    })
+    tally.fees = costsOf({ costs: [], fees: plan.fees }, lot.count, { hot: weights?.hot ?? 0, hanging: carcassKg }, tally.packs).total
+    return tally
+  }
+}

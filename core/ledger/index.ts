@@ -1,0 +1,10 @@
+/** What did the animal cost, and do the cuts pay for it? */
+export { costsOf } from './costs.ts'
+export type { CostFigures, CostRow } from './costs.ts'
+export { priceInForce, REST_SHARE, takings } from './takings.ts'
+export { solvePrices, onGrid } from './solve.ts'
+export type { PriceLine, PriceProblem, PriceSolution } from './solve.ts'
+export { priceList } from './priceList.ts'
+export type { PriceList } from './priceList.ts'
+export { sharePrices } from './shares.ts'
+export type { SharePrices } from './shares.ts'

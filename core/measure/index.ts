@@ -1,0 +1,12 @@
+/** How are weights, money and figures typed, kept and shown? Everything that reads or writes a unit is here. */
+export { kg, grams, minor, KG_PER_LB } from './units.ts'
+export type { Grams, Kg, MassUnit, Minor } from './units.ts'
+export { formatMass, formatMassRange, fromKg, gramsOf, massDigits, parseMass, toKg } from './mass.ts'
+export type { TypedMass } from './mass.ts'
+export { currencyDigits, formatMoney, formatPrice, parseMoney, perKg, pricePer } from './money.ts'
+export type { UnitPrice } from './money.ts'
+export { formatPercent, roundToSum } from './figures.ts'
+export { interval, quantilesOf } from './interval.ts'
+export type { Interval } from './interval.ts'
+export { refuse, sayIssue } from './issue.ts'
+export type { Issue, Outcome } from './issue.ts'

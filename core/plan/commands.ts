@@ -1,0 +1,59 @@
+import { z } from 'zod'
+
+/** Minor units per kg or lb. Ten million minor units per unit is past any meat. */
+export const unitPriceSchema = z.object({ minor: z.number().int().min(0).max(10_000_000), per: z.enum(['kg', 'lb']) })
+const money = z.number().int().min(0).max(1_000_000_000)
+const id = z.string().min(1).max(60)
+
+/** How the animal is slaughtered, and so what of it may be sold. */
+export const routeSchema = z.enum(['inspected', 'state', 'custom', 'household'])
+export type Route = z.infer<typeof routeSchema>
+export const feeBasisSchema = z.enum(['hot', 'hanging'])
+export type FeeBasis = z.infer<typeof feeBasisSchema>
+/** What a price may end in: any minor unit, 5, 9, or 49/99. */
+export const endingSchema = z.enum(['exact', 'fives', 'nines', 'halves'])
+export type Ending = z.infer<typeof endingSchema>
+
+const feeSchema = z.object({ amount: money, per: z.enum(['head', 'kg', 'lb', 'pack']), basis: feeBasisSchema.nullable() })
+export type Fee = z.infer<typeof feeSchema>
+
+const sided = z.enum(['left', 'right', 'animal'])
+const whole = z.literal('animal')
+const lot = { target: z.literal('lot'), side: whole }
+const onCut = { target: id, side: whole }
+
+/** One decision: a field of a target on a side, and its value; null goes back to the usual. */
+export const decisionSchema = z.discriminatedUnion('field', [
+  z.object({ field: z.literal('path'), target: id, side: sided, value: id.nullable() }),
+  z.object({ field: z.literal('line'), target: id, side: z.enum(['left', 'right']), value: id.nullable() }),
+  z.object({ field: z.literal('index'), ...onCut, value: z.number().min(0).max(50).nullable() }),
+  z.object({ field: z.literal('price'), ...onCut, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('lock'), ...onCut, value: z.boolean().nullable() }),
+  z.object({ field: z.literal('floor'), ...onCut, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('ceiling'), ...onCut, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('sold'), ...onCut, value: z.number().min(0).max(1).nullable() }),
+  z.object({ field: z.literal('done'), ...onCut, value: z.boolean().nullable() }),
+  z.object({ field: z.literal('cost'), target: id, side: whole, value: z.object({ label: z.string().trim().min(1).max(80), amount: money }).nullable() }),
+  z.object({ field: z.literal('fee'), target: z.enum(['kill', 'cut-wrap', 'pack']), side: whole, value: feeSchema.nullable() }),
+  z.object({ field: z.literal('target'), ...lot, value: money.nullable() }),
+  z.object({ field: z.literal('ending'), ...lot, value: endingSchema.nullable() }),
+  z.object({ field: z.literal('sharePrice'), ...lot, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('route'), ...lot, value: routeSchema.nullable() }),
+  z.object({ field: z.literal('skin'), ...lot, value: z.boolean().nullable() }),
+  z.object({ field: z.literal('head'), ...lot, value: z.boolean().nullable() }),
+  z.object({ field: z.literal('days'), ...lot, value: z.number().int().min(0).max(60).nullable() }),
+])
+export type Decision = z.infer<typeof decisionSchema>
+export type Field = Decision['field']
+
+/** A decision in the list: its id and batch are minted where it was taken, `seq` where it was kept. */
+export const commandSchema = z.object({
+  id: z.uuid(),
+  seq: z.number().int().min(0),
+  batch: z.uuid(),
+  /** The batch this one takes back, or brings back. */
+  undoes: z.uuid().nullable(),
+  redoes: z.uuid().nullable(),
+  decision: decisionSchema,
+})
+export type Command = z.infer<typeof commandSchema>

@@ -1,0 +1,55 @@
+import type { Anatomy, NameSet } from '#core/anatomy'
+import type { Plan } from './read.ts'
+
+/** What the processor is told: one row per part, the two sides apart where they differ. */
+export interface CutSheet {
+  kind: 'cut-sheet'
+  farm: string
+  lot: string
+  count: number
+  date: string
+  hanging: string
+  route: string
+  dressing: string
+  lines: { name: string; left: string; right: string }[]
+  rows: { part: string; left: string; right: string; note: string }[]
+}
+
+export interface SheetHead {
+  farm: string
+  lot: string
+  count: number
+  date: string
+  hanging: string
+  route: string
+}
+
+/** The cut sheet of a plan, in the farm's words. Parts that do not hang, or that a choice leaves no meat for, are left out. */
+export function cutSheet(anatomy: Anatomy, plan: Plan, names: NameSet, head: SheetHead, present: (part: string, side: 'left' | 'right' | 'animal') => boolean): CutSheet {
+  const wordOf = (part: string, side: 'left' | 'right' | 'animal', fallback: string) => {
+    if (!present(part, side)) return '–'
+    const id = plan.choices.paths.get(`${part}:${side}`) ?? fallback
+    return anatomy.paths.find((p) => p.id === id)!.names[names]
+  }
+  return {
+    kind: 'cut-sheet',
+    ...head,
+    dressing: `${plan.dressing.skin ? 'Scalded, skin on' : 'Skinned'}, head ${plan.dressing.head ? 'on' : 'off'}`,
+    lines: anatomy.lines
+      .filter((l) => l.settings.length > 1)
+      .map((l) => {
+        const of = (side: 'left' | 'right') => {
+          const id = plan.choices.lines.get(`${l.id}:${side}`) ?? l.fallback
+          return l.settings.find((s) => s.id === id)!.school
+        }
+        return { name: l.names[names], left: of('left'), right: of('right') }
+      }),
+    rows: anatomy.parts.flatMap((part) => {
+      const sides = part.scope === 'animal' ? (['animal', 'animal'] as const) : (['left', 'right'] as const)
+      const [left, right] = sides.map((side) => wordOf(part.id, side, part.fallback)) as [string, string]
+      if (left === '–' && right === '–') return []
+      const chosen = anatomy.paths.filter((p) => p.part === part.id && (p.names[names] === left || p.names[names] === right))
+      return [{ part: part.names[names], left, right, note: [...new Set(chosen.map((p) => p.steps))].join(' / ') }]
+    }),
+  }
+}

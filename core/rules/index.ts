@@ -1,0 +1,53 @@
+/** What may be sold under each route of slaughter, and which cautions belong to which step? United States' usual rules. */
+
+export type SaleRule = 'by-the-piece' | 'live-shares-only' | 'never'
+
+export interface RouteRule {
+  id: 'inspected' | 'state' | 'custom' | 'household'
+  label: string
+  sale: SaleRule
+  says: string
+}
+
+/**
+ * Routes and what each lets a farm sell (9 CFR 303.1 for the custom and personal exemptions, from memory).
+ * Other countries differ, and the local authority decides.
+ */
+export const ROUTES: RouteRule[] = [
+  {
+    id: 'inspected',
+    label: 'Federally inspected',
+    sale: 'by-the-piece',
+    says: 'Inspected and passed: any cut may be sold by the piece.',
+  },
+  {
+    id: 'state',
+    label: 'State-inspected',
+    sale: 'by-the-piece',
+    says: 'Sold by the piece inside the state only, unless the plant is in the interstate programme.',
+  },
+  {
+    id: 'custom',
+    label: 'Custom-exempt',
+    sale: 'live-shares-only',
+    says: 'Only for the owner’s household, guests and employees. Packages say “not for sale”. A buyer must own a share of the live animal before slaughter, so Ekko prices shares, never cuts.',
+  },
+  {
+    id: 'household',
+    label: 'Own household',
+    sale: 'never',
+    says: 'Slaughtered at home for the household: never for sale. Ekko shows what the meat costs you, and no prices.',
+  },
+]
+
+export const ruleOf = (route: RouteRule['id'] | null): RouteRule | null => ROUTES.find((r) => r.id === route) ?? null
+
+/** Cautions where the step is. Each defers to the local authority, the inspector or the licensed processor. */
+export const CAUTIONS = {
+  slaughter:
+    'Never plan an animal that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 12–24 h, water always there. Ask the inspector or a vet about anything unusual.',
+  chill: 'Surface at or below 4 °C (40 °F) within 24 h, deep in the leg at or below 7 °C (45 °F) within 48 h. Write temperatures down. The plant’s own plan comes first.',
+  block: 'Room at or below 12 °C (54 °F), meat at or below 7 °C (45 °F). One primal on the block, the rest back in the cold. Glove on the off hand; cut away from the body.',
+  pack: 'Cold meat only into the freezer: it takes about 1–1.4 kg per 28 L a day (2–3 lb per cubic foot); hold the rest at or below 2 °C (36 °F).',
+  labels: 'Whole cuts: cook to 63 °C (145 °F) and rest 3 minutes. Ground or sausage: 71 °C (160 °F).',
+} as const
