@@ -48,20 +48,33 @@ export function evaluate(flow: Flow, setting: FlowSetting, inputs: Float64Array,
 }
 
 /**
- * Draws the cutter: each active row's share is multiplied by exp(sd·z) and every tissue closed again to 1,
- * so mass is conserved in each draw. Writes into `share`.
+ * Draws the cutter: each active row's share is multiplied by its factor in draw `d` and every tissue closed
+ * again to 1, so mass is conserved in each draw. `factors` holds one row of factors per draw. Writes into `share`.
  */
-export function perturb(flow: Flow, setting: FlowSetting, sd: number, normal: () => number, share: Float64Array): Float64Array {
+export function perturb(flow: Flow, setting: FlowSetting, factors: Float64Array, d: number, share: Float64Array): Float64Array {
+  const { rowShare, rowCut } = flow
+  const offset = d * rowCut.length
   for (let s = 0; s < setting.start.length; s++) {
-    const [from, to] = [setting.start[s]!, setting.end[s]!]
+    const from = setting.start[s]!
+    const to = setting.end[s]!
+    let lean = 0
+    let fat = 0
+    let bone = 0
+    let skin = 0
     for (let r = from; r < to; r++) {
-      const factor = Math.exp(sd * normal())
-      for (let t = 0; t < T; t++) share[r * T + t] = flow.rowShare[r * T + t]! * factor
+      const f = factors[offset + r]!
+      const j = r * T
+      lean += share[j] = rowShare[j]! * f
+      fat += share[j + 1] = rowShare[j + 1]! * f
+      bone += share[j + 2] = rowShare[j + 2]! * f
+      skin += share[j + 3] = rowShare[j + 3]! * f
     }
-    for (let t = 0; t < T; t++) {
-      let sum = 0
-      for (let r = from; r < to; r++) sum += share[r * T + t]!
-      if (sum > 0) for (let r = from; r < to; r++) share[r * T + t]! /= sum
+    for (let r = from; r < to; r++) {
+      const j = r * T
+      share[j]! /= lean
+      share[j + 1]! /= fat
+      share[j + 2]! /= bone
+      share[j + 3]! /= skin
     }
   }
   return share

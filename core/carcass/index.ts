@@ -3,7 +3,7 @@ export { STAGES, basisNode, currentWeighings, evidenceOf, sampleChain, solveChai
 export type { ChainPoint, Evidence, HangingBasis, Source, Stage, Weighing } from './chain.ts'
 export { judgeWeighing } from './judge.ts'
 export { tapeWeightLb } from './tape.ts'
-export { compile, pour, setFlow } from './flow.ts'
+export { compile, pour, setFlow, slotKey } from './flow.ts'
 export type { Choices, DressingState, Flow, FlowSetting, Slot } from './flow.ts'
 export { balanceOf, evaluate, newYield, perturb } from './evaluate.ts'
 export type { Balance, Yield } from './evaluate.ts'

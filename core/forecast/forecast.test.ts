@@ -9,7 +9,7 @@ const flow = compile(hog)
 const farm = { massUnit: 'lb', mincePerKg: 700 / KG_PER_LB } as const
 let seq = 0
 const id = () => `id-${++seq}`
-const say = (...decisions: Decision[]): Command[] => decisions.map((decision) => ({ id: id(), seq, batch: id(), undoes: null, redoes: null, decision }))
+const say = (...decisions: Decision[]): Command[] => decisions.map((decision) => ({ id: id(), seq, batch: id(), undoes: null, redoes: null, decision, at: '' }))
 const weigh = (stage: Weighing['stage'], value: number, more: Partial<Weighing> = {}): Weighing => ({
   id: id(), stage, basis: stage === 'hanging' ? 'cold' : null, source: 'scale', shown: { value, unit: 'lb' }, grams: gramsOf({ value, unit: 'lb' }), corrects: null, stands: true, at: '', ...more,
 })

@@ -19,8 +19,8 @@ import {
   type Stage,
   type Weighing,
 } from '#core/carcass'
-import { costsOf, priceInForce, takings, type CostFigures } from '#core/ledger'
-import { interval, type Grams, type Interval, type MassUnit, type UnitPrice } from '#core/measure'
+import { costsOf, feePerKg, priceInForce, takings, type CostFigures } from '#core/ledger'
+import { interval, perKg, type Grams, type Interval, type MassUnit, type UnitPrice } from '#core/measure'
 import { dressingOf, minutesOf, portionsOf, readPlan, type Command, type Plan, type Tally, type TallyPlan } from '#core/plan'
 
 /** One weighing of packs of a cut. Never changed: a correction names it. */
@@ -111,7 +111,8 @@ interface Drawn {
 
 /**
  * Reads a lot whole. Central figures are one evaluation at the chain's medians, so that they add up; ranges are
- * the central 80 % of `draws` seeded draws of chain, common tissue factors and cutter. Weighed figures have none.
+ * the central 80 % of `draws` seeded draws of chain, common tissue factors and cutter (none with 0 draws). Weighed
+ * figures have none.
  */
 export function reckon(flow: Flow, lot: LotState, farm: FarmFigures, draws = DRAWS): Reckoning {
   const { anatomy } = flow
@@ -127,7 +128,7 @@ export function reckon(flow: Flow, lot: LotState, farm: FarmFigures, draws = DRA
   const inputs = pour(flow, setting, plan.dressing, carcassKg)
   const y = evaluate(flow, setting, inputs, newYield(flow))
   const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit)
-  const drawn = weights ? draw(flow, setting, inputs, carcassKg, lot.count, sampleChain(...chain, evidence), draws) : null
+  const drawn = weights && draws > 0 ? draw(flow, setting, inputs, lot.count, sampleChain(...chain, evidence), draws) : null
 
   const packed = currentWeighings(lot.packs)
   const cuts = anatomy.cuts.flatMap((cut, i): CutFigure[] => {
@@ -163,7 +164,7 @@ export function reckon(flow: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     evidence,
     disagreements: disagreements(...chain, evidence),
     weights,
-    stages: weights ? stagesOf(flow, lot, weights, evidence, drawn!, cuts) : [],
+    stages: weights ? stagesOf(flow, lot, weights, evidence, drawn, cuts) : [],
     inputs,
     cuts,
     balance: balance(carcassKg, y.added, cuts),
@@ -179,12 +180,29 @@ const present = (inputs: Float64Array) => (slot: number) => {
   return inputs[i]! + inputs[i + 1]! + inputs[i + 2]! + inputs[i + 3]! > 1e-9
 }
 
+const cutters = new WeakMap<Flow, { key: string; factors: Float64Array }>()
+
+/**
+ * The cutter's factor for every row and draw, exp(sd·z), the same for every plan: two plans are then compared
+ * under the same cutters, and a changed plan draws nothing anew.
+ */
+function cutterFactors(flow: Flow, sd: number, draws: number): Float64Array {
+  const key = `${sd}|${draws}`
+  const held = cutters.get(flow)
+  if (held?.key === key) return held.factors
+  const normal = randomNormal.source(randomLcg(SEED / 2))(0, 1)
+  const factors = Float64Array.from({ length: draws * flow.rowCut.length }, () => Math.exp(sd * normal()))
+  cutters.set(flow, { key, factors })
+  return factors
+}
+
 /** Draws whole carcasses: chain, then fatness, muscling and bone of the animal, then the cutter. */
-function draw(flow: Flow, setting: FlowSetting, inputs: Float64Array, carcassKg: number, count: number, chain: (normal: () => number) => number[], draws: number): Drawn {
+function draw(flow: Flow, setting: FlowSetting, inputs: Float64Array, count: number, chain: (normal: () => number) => number[], draws: number): Drawn {
   const normal = randomNormal.source(randomLcg(SEED))(0, 1)
   const { spread, cuts } = flow.anatomy
   const root = Math.sqrt(count)
   const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
+  const cutter = cutterFactors(flow, spread.cutter / root, draws)
   const tissue = [0, 0, 0, 0]
   inputs.forEach((kg, i) => (tissue[i % 4]! += kg))
   const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
@@ -197,10 +215,10 @@ function draw(flow: Flow, setting: FlowSetting, inputs: Float64Array, carcassKg:
     STAGES.forEach((s, i) => (stages[s][d] = weights[i]!))
     const factors = sds.map((sd) => Math.exp(sd * normal()))
     const sum = tissue.reduce((total, kg, t) => total + kg * factors[t]!, 0)
-    const scale = (weights[STAGES.length - 1]! / carcassKg) * (carcassKg / sum)
+    const scale = weights[STAGES.length - 1]! / sum
     for (let i = 0; i < own.length; i++) own[i] = inputs[i]! * factors[i % 4]! * scale
-    evaluate(flow, setting, own, out, perturb(flow, setting, spread.cutter / root, normal, share))
-    out.cutKg.forEach((kg, i) => (cutKg[i]![d] = kg))
+    evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share))
+    for (let i = 0; i < cutKg.length; i++) cutKg[i]![d] = out.cutKg[i]!
   }
   return { stages, cutKg }
 }
@@ -208,16 +226,23 @@ function draw(flow: Flow, setting: FlowSetting, inputs: Float64Array, carcassKg:
 /** Kilograms of a cut in draw d: what was weighed, and what that draw leaves still to come. */
 const drawnKg = (c: CutFigure, kg: number) => (c.done ? c.weighedKg : Math.max(c.weighedKg, kg))
 
-function stagesOf(flow: Flow, lot: LotState, weights: Record<Stage, number>, evidence: Evidence[], drawn: Drawn, cuts: CutFigure[]): StageFigure[] {
+function stagesOf(flow: Flow, lot: LotState, weights: Record<Stage, number>, evidence: Evidence[], drawn: Drawn | null, cuts: CutFigure[]): StageFigure[] {
   const at = (id: StageFigure['id'], stage: Stage): StageFigure => {
-    const range = interval(drawn.stages[stage])
+    const range = drawn && interval(drawn.stages[stage])
     const weighed = evidence.some((e) => e.stage === stage && e.sd === 0)
     return { id, kg: weights[stage], range: weighed ? null : range, weighed }
   }
   const products = cuts.filter((c) => c.cut.kind === 'product')
   const index = new Map(flow.anatomy.cuts.map((c, i) => [c.id, i]))
-  const total = (of: (c: CutFigure, kg: number) => number) =>
-    interval(Float64Array.from(drawn.stages.live, (_, d) => products.reduce((sum, c) => sum + of(c, drawn.cutKg[index.get(c.cut.id)!]![d]!), 0)))
+  const total = (of: (c: CutFigure, kg: number) => number) => {
+    if (!drawn) return null
+    const sums = new Float64Array(drawn.stages.live.length)
+    for (const c of products) {
+      const own = drawn.cutKg[index.get(c.cut.id)!]!
+      for (let d = 0; d < sums.length; d++) sums[d]! += of(c, own[d]!)
+    }
+    return interval(sums)
+  }
   const all = products.length > 0 && products.every((c) => c.done)
   const any = currentWeighings(lot.packs).length > 0
   return [
@@ -254,19 +279,28 @@ function money(flow: Flow, plan: Plan, count: number, weights: Record<Stage, num
     neededPerKg: costs.total > 0 && soldKg > 0 ? (costs.total + plan.target) / soldKg : null,
   }
   if (!drawn) return figures
-  const index = new Map(flow.anatomy.cuts.map((c, i) => [c.id, i]))
-  const nets = Float64Array.from(drawn.stages.live, (_, d) =>
-    shares
-      ? takings(drawn.stages.aged[d]!, plan.sharePrice!, 1)
-      : sellable.reduce((sum, c) => sum + takings(drawnKg(c, drawn.cutKg[index.get(c.cut.id)!]![d]!), c.price, c.sold), 0),
-  )
+  const { hot, aged } = drawn.stages
+  const nets = shares ? aged.map((kg) => kg * perKg(plan.sharePrice!)) : netDraws(flow, sellable, drawn)
   figures.netRange = interval(nets)
   if (cover !== null) {
+    const slope = feePerKg(plan.fees)
     figures.coverRange = interval(
-      nets.map((n, d) => n / costsOf(plan, count, { hot: drawn.stages.hot[d]!, hanging: drawn.stages.aged[d]! }, packs).total),
+      nets.map((n, d) => n / (costs.total + slope.hot * (hot[d]! - billed.hot) + slope.hanging * (aged[d]! - billed.hanging))),
     )
   }
   return figures
+}
+
+/** Expected net of each draw, minor units, not rounded. */
+function netDraws(flow: Flow, sellable: CutFigure[], drawn: Drawn): Float64Array {
+  const nets = new Float64Array(drawn.stages.live.length)
+  const index = new Map(flow.anatomy.cuts.map((c, i) => [c.id, i]))
+  for (const c of sellable) {
+    const each = takings(1000, c.price, c.sold) / 1000
+    const own = drawn.cutKg[index.get(c.cut.id)!]!
+    for (let d = 0; d < nets.length; d++) nets[d]! += each * drawnKg(c, own[d]!)
+  }
+  return nets
 }
 
 /**

@@ -1,4 +1,4 @@
-import { fromKg, minor, type MassUnit, type Minor } from '#core/measure'
+import { fromKg, minor, perKg, type MassUnit, type Minor } from '#core/measure'
 import type { Fee, Plan } from '#core/plan'
 
 export interface CostRow {
@@ -37,4 +37,13 @@ export function costsOf(plan: Pick<Plan, 'costs' | 'fees'>, count: number, weigh
     rows.push({ id, label: FEE_WORD[id], amount: minor(feeAmount(fee, count, weights.hot, weights.hanging, packs)), fromPlan: true })
   }
   return { rows, total: minor(rows.reduce((sum, r) => sum + r.amount, 0)) }
+}
+
+/** Minor units that fees rise by per kg of hot and of hanging weight: what makes cost follow a drawn carcass. */
+export function feePerKg(fees: Plan['fees']): { hot: number; hanging: number } {
+  const slope = { hot: 0, hanging: 0 }
+  for (const fee of Object.values(fees)) {
+    if (fee.per === 'kg' || fee.per === 'lb') slope[fee.basis === 'hanging' ? 'hanging' : 'hot'] += perKg({ minor: fee.amount, per: fee.per })
+  }
+  return slope
 }

@@ -1,5 +1,5 @@
 /** What did the animal cost, and do the cuts pay for it? */
-export { costsOf } from './costs.ts'
+export { costsOf, feePerKg } from './costs.ts'
 export type { CostFigures, CostRow } from './costs.ts'
 export { priceInForce, REST_SHARE, takings } from './takings.ts'
 export { solvePrices, onGrid } from './solve.ts'

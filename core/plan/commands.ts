@@ -55,5 +55,6 @@ export const commandSchema = z.object({
   undoes: z.uuid().nullable(),
   redoes: z.uuid().nullable(),
   decision: decisionSchema,
+  at: z.iso.datetime(),
 })
 export type Command = z.infer<typeof commandSchema>

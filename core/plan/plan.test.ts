@@ -7,7 +7,7 @@ let seq = 0
 const id = () => `00000000-0000-7000-8000-${String(++seq).padStart(12, '0')}`
 const batch = (decisions: Decision[], undoes: string | null = null, redoes: string | null = null): Command[] => {
   const b = id()
-  return decisions.map((decision) => ({ id: id(), seq, batch: b, undoes, redoes, decision }))
+  return decisions.map((decision) => ({ id: id(), seq, batch: b, undoes, redoes, decision, at: '' }))
 }
 const path = (target: string, value: string | null, side: 'left' | 'right' = 'left'): Decision => ({ field: 'path', target, side, value })
 const pathOf = (log: Command[], key: string) => readPlan(hog, log).choices.paths.get(key)

@@ -1,0 +1,9 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vite'
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
+export default defineConfig({
+  root: here('.'),
+  build: { ssr: true, outDir: here('../dist/bench'), emptyOutDir: true, rollupOptions: { input: here('evaluate.ts') } },
+})

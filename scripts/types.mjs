@@ -1,0 +1,12 @@
+import { spawnSync } from 'node:child_process'
+
+// One type check per world: core knows no DOM and no Node, the server no DOM, the pages no Node.
+const runs = [
+  ['tsc', '-p', 'tsconfig.core.json'],
+  ['tsc', '-p', 'tsconfig.server.json'],
+  ['vue-tsc', '-p', 'tsconfig.web.json'],
+]
+for (const run of runs) {
+  const { status } = spawnSync('npx', run, { stdio: 'inherit' })
+  if (status !== 0) process.exit(status ?? 1)
+}

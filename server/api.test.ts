@@ -1,0 +1,226 @@
+import { getDocument, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.mjs'
+import request from 'supertest'
+import { v7 as uuid } from 'uuid'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Bundle, Lot } from '#contracts'
+import { createApp } from './app.ts'
+import { readBundle } from './bundle.ts'
+import { openEngine } from './database/engine.ts'
+import { FolderInUse, lockFolder } from './database/lock.ts'
+import { appendBody, FARM, lotBody, newFolder, openTestStore, packBody, takePath, weighingBody } from './testing.ts'
+import type { Store } from './store/operations.ts'
+
+let store: Store
+let folder: string
+let api: ReturnType<typeof request>
+const bugs: unknown[] = []
+beforeAll(async () => {
+  ;({ store, folder } = await openTestStore())
+  api = request(createApp({ store, now: () => new Date('2026-11-02T12:00:00Z'), log: (e) => bugs.push(e) }).app)
+  await api.put('/api/farm').send(FARM).expect(200)
+})
+afterAll(async () => {
+  await store.close()
+  expect(bugs).toEqual([])
+})
+
+const hang = async (more = {}): Promise<Lot> => (await api.post('/api/lots').send(lotBody(more)).expect(201)).body
+const seqOf = (lot: Lot) => Math.max(0, ...lot.commands.map((c) => c.seq))
+const decide = (lot: Lot, body: unknown) => api.post(`/api/lots/${lot.id}/decisions`).send(body as object)
+const ROUTE = (value: 'inspected' | 'custom') => ({ field: 'route', target: 'lot', side: 'animal', value }) as const
+
+describe('weighings', () => {
+  it('are kept with what the scale showed, and grams are worked out here', async () => {
+    const lot = await hang()
+    const res = await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
+    expect(res.body.weighings[0]).toMatchObject({ shown: { value: 260, unit: 'lb' }, grams: 117934, stands: true })
+  })
+  it('hot above live is refused at its field; an unusual dressing is kept only when confirmed', async () => {
+    const lot = await hang()
+    const weigh = (body: object) => api.post(`/api/lots/${lot.id}/weighings`).send(body)
+    await weigh(weighingBody('live', 260)).expect(200)
+    const above = await weigh(weighingBody('hot', 270)).expect(422)
+    expect(above.type).toBe('application/problem+json')
+    expect(above.body.errors[0]).toMatchObject({ field: 'hot', code: 'later-above-earlier', confirmable: false })
+    const unusual = weighingBody('hot', 160)
+    expect((await weigh(unusual).expect(422)).body.errors[0]).toMatchObject({ code: 'dressing-unusual', confirmable: true })
+    await weigh({ ...unusual, confirmed: true }).expect(200)
+  })
+  it('a correction names what it corrects, once; sent twice a weighing is kept once; nothing is overwritten', async () => {
+    const lot = await hang()
+    const weigh = (body: object) => api.post(`/api/lots/${lot.id}/weighings`).send(body)
+    const wrong = weighingBody('live', 206)
+    await weigh(wrong).expect(200)
+    await weigh(wrong).expect(200)
+    const after = await weigh(weighingBody('live', 260, { corrects: wrong.id })).expect(200)
+    expect(after.body.weighings).toHaveLength(2)
+    await weigh(weighingBody('live', 250, { corrects: wrong.id })).expect(422)
+    await weigh(weighingBody('live', 250, { corrects: uuid() })).expect(422)
+  })
+})
+
+describe('decisions', () => {
+  it('of two windows merge on different fields and conflict on the same one, with both shown', async () => {
+    const lot = await hang()
+    const base = seqOf(lot)
+    await decide(lot, appendBody(base, takePath('loin', 'loin-roasts'))).expect(200)
+    await decide(lot, appendBody(base, takePath('leg', 'leg-grind'))).expect(200)
+    const clash = await decide(lot, appendBody(base, takePath('loin', 'loin-grind'))).expect(409)
+    expect(clash.body.conflicts[0]).toMatchObject({ mine: { value: 'loin-grind' }, theirs: { value: 'loin-roasts' } })
+    const now: Lot = (await api.get(`/api/lots/${lot.id}`)).body
+    expect(now.commands).toHaveLength(2)
+    await decide(lot, appendBody(seqOf(now), takePath('loin', 'loin-grind'))).expect(200)
+  })
+  it('sent twice are kept once', async () => {
+    const lot = await hang()
+    const body = appendBody(0, takePath('loin', 'loin-roasts'))
+    await decide(lot, body).expect(200)
+    expect((await decide(lot, body).expect(200)).body.commands).toHaveLength(1)
+  })
+  it('that the plan shuts out, or that name nothing, are refused at their field', async () => {
+    const lot = await hang()
+    const shut = await decide(lot, appendBody(0, takePath('spare-ribs', 'ribs-on-belly'))).expect(422)
+    expect(shut.body.errors[0]).toMatchObject({ field: 'decisions.0.value', code: 'shut-out' })
+    const both = [takePath('belly', 'belly-slab'), takePath('spare-ribs', 'ribs-on-belly')]
+    await decide(lot, appendBody(0, ...both)).expect(200)
+    expect((await decide(lot, appendBody(0, takePath('wing', 'x'))).expect(422)).body.errors[0].detail).toContain('no part “wing”')
+  })
+})
+
+describe('packs', () => {
+  it('an unknown cut, and more meat than the carcass held, are refused', async () => {
+    const lot = await hang()
+    const pack = (body: object) => api.post(`/api/lots/${lot.id}/packs`).send(body)
+    await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('hanging', 178)).expect(200)
+    await pack(packBody('wing', 3)).expect(422)
+    expect((await pack(packBody('bacon', 400)).expect(422)).body.errors[0].code).toBe('packed-above-carcass')
+    expect((await pack(packBody('bacon', 4)).expect(200)).body.packs).toHaveLength(1)
+  })
+})
+
+describe('bad bodies and strangers', () => {
+  it.each([
+    ['not JSON', (r: typeof api) => r.post('/api/lots').type('json').send('{"id":'), 400, 'not-json'],
+    ['too large', (r: typeof api) => r.post('/api/lots').send({ tag: 'x'.repeat(1_200_000) }), 413, 'too-large'],
+    ['malformed', (r: typeof api) => r.post('/api/lots').send({ ...lotBody(), count: -2 }), 400, 'malformed'],
+    ['an unknown lot', (r: typeof api) => r.get(`/api/lots/${uuid()}`), 404, 'not-found'],
+    ['no id at all', (r: typeof api) => r.get('/api/lots/%27%3B--'), 404, 'not-found'],
+    ['an unknown address', (r: typeof api) => r.get('/api/cows'), 404, 'not-found'],
+    ['a foreign host', (r: typeof api) => r.get('/api/home').set('host', 'ekko.example'), 403, 'foreign'],
+    ['a foreign page', (r: typeof api) => r.post('/api/lots').set('origin', 'http://other.example').send(lotBody()), 403, 'foreign'],
+  ])('%s gets problem details', async (_, send, status, type) => {
+    const res = await send(api)
+    expect(res.status).toBe(status)
+    expect(res.body).toMatchObject({ type: `/problems/${type}`, status })
+  })
+  it('names the field of a malformed body', async () => {
+    const res = await api.post('/api/lots').send({ ...lotBody(), count: -2 })
+    expect(res.body.errors[0].field).toBe('count')
+  })
+})
+
+async function textOf(pdf: Buffer): Promise<string> {
+  const doc: PDFDocumentProxy = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise
+  const pages = await Promise.all(Array.from({ length: doc.numPages }, async (_, i) => (await (await doc.getPage(i + 1)).getTextContent()).items))
+  return pages.flat().map((item) => ('str' in item ? item.str : '')).join(' ')
+}
+
+describe('papers', () => {
+  const paper = (lot: Lot, kind: string) => api.post(`/api/lots/${lot.id}/papers`).send({ id: uuid(), kind })
+  const download = async (id: string, ending: string) =>
+    (await api.get(`/api/papers/${id}.${ending}`).buffer(true).parse((res, done) => {
+      const chunks: Buffer[] = []
+      res.on('data', (c: Buffer) => chunks.push(c)).on('end', () => done(null, Buffer.concat(chunks)))
+    }).expect(200)).body as Buffer
+
+  it('the price list in PDF and CSV says the same prices, with currency and unit, no glyph missing', async () => {
+    const lot = await hang()
+    await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
+    await decide(lot, appendBody(0, ROUTE('inspected'), { field: 'price', target: 'bacon', side: 'animal', value: { minor: 1249, per: 'lb' } })).expect(200)
+    const { body } = await paper(lot, 'price-list').expect(201)
+    const csv = (await download(body.id, 'csv')).toString()
+    expect(csv.split('\r\n')[0]).toBe('cut,name,price (USD per lb),pack')
+    expect(csv).toMatch(/bacon,Smoked bacon,12\.49,/)
+    const text = await textOf(await download(body.id, 'pdf'))
+    expect(text).toContain('$12.49/lb')
+    expect(text).toContain('Inspected and passed')
+    expect(text).not.toMatch(/[\u0000\ufffd]/)
+  })
+  it('custom-exempt meat never gets a price list, and is told why', async () => {
+    const lot = await hang()
+    await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
+    expect((await paper(lot, 'price-list').expect(422)).body.errors[0].detail).toContain('how the animal is slaughtered')
+    await decide(lot, appendBody(0, ROUTE('custom'))).expect(200)
+    expect((await paper(lot, 'price-list').expect(422)).body.errors[0].detail).toMatch(/share of the live animal before slaughter/)
+  })
+  it('the cut sheet prints each side and stays as issued when the plan moves on', async () => {
+    const lot = await hang()
+    await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
+    await decide(lot, appendBody(0, takePath('loin', 'loin-roasts', 'right'))).expect(200)
+    const { body } = await paper(lot, 'cut-sheet').expect(201)
+    await decide(lot, appendBody(1e9, takePath('loin', 'loin-grind', 'right'))).expect(200)
+    const text = await textOf(await download(body.id, 'pdf'))
+    expect(text).toContain('Right: Boneless roasts and back ribs')
+    expect(text).toContain('Left: Bone-in chops, tenderloin left in')
+    expect(text).toMatch(/about 17\d\.\d lb, likely/)
+  })
+})
+
+describe('the bundle', () => {
+  it('restores into an empty folder and exports again exactly the same', async () => {
+    const lot = await hang({ tag: 'Bracken' })
+    await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 259.375)).expect(200)
+    await decide(lot, appendBody(0, takePath('loin', 'loin-roasts'))).expect(200)
+    const text = (await api.get('/api/bundle').expect(200)).text
+    const read = readBundle(text)
+    if (!read.ok) throw new Error(JSON.stringify(read.issues))
+    const other = await openTestStore()
+    expect(await other.store.run('importBundle', read.value)).toEqual({ result: 'kept' })
+    expect(JSON.parse(JSON.stringify(await other.store.run('exportBundle', undefined)))).toEqual(JSON.parse(text))
+    expect(await other.store.run('importBundle', read.value)).toEqual({ result: 'occupied' })
+    const next = await other.store.run('decide', { lot: lot.id, append: appendBody(1e9, takePath('leg', 'leg-grind')), at: '2026-11-03T00:00:00.000Z' })
+    expect(next.result).toBe('kept')
+    await other.store.close()
+  })
+  it.each([
+    ['cut off', (t: string) => t.slice(0, t.length / 2), 'bundle-damaged'],
+    ['altered', (t: string) => t.replace('Fallowmere', 'Fellowmere'), 'bundle-damaged'],
+    ['of a later version', (t: string) => t.replace('"version":1', '"version":9'), 'bundle-version'],
+    ['something else', () => '[1,2]', 'bundle-damaged'],
+  ])('%s is refused before anything is changed', async (_, spoil, code) => {
+    const text = JSON.stringify((await store.run('exportBundle', undefined)) satisfies Bundle)
+    expect(readBundle(spoil(text))).toMatchObject({ ok: false, issues: [{ code }] })
+  })
+})
+
+describe('the folder', () => {
+  it('keeps everything over a stop and a start', async () => {
+    const place = newFolder()
+    const first = (await openTestStore(place)).store
+    const lot = lotBody()
+    await first.run('hangLot', { lot, at: '2026-11-01T00:00:00.000Z' })
+    await first.close()
+    const second = await openEngine(place)
+    expect((await second.run('home', undefined)).lots.map((l) => l.id)).toEqual([lot.id])
+    await second.close()
+  })
+  it('is refused to a second process, with a reason', async () => {
+    const unlock = await lockFolder(folder, 0)
+    await expect(lockFolder(folder, 0)).rejects.toThrow(FolderInUse)
+    await expect(lockFolder(folder, 0)).rejects.toThrow(/Another Ekko has the folder/)
+    await unlock()
+  })
+  it('never lets a weight, a pack or a decision be changed or deleted', async () => {
+    const { PGlite } = await import('@electric-sql/pglite')
+    const place = newFolder()
+    const first = (await openTestStore(place)).store
+    const lot = lotBody()
+    await first.run('hangLot', { lot, at: '2026-11-01T00:00:00.000Z' })
+    await first.run('weigh', { lot: lot.id, weighing: weighingBody('live', 260), at: '2026-11-01T00:00:00.000Z' })
+    await first.close()
+    const db = await PGlite.create(`${place}/db`)
+    await expect(db.exec('update weighing set grams = 1')).rejects.toThrow(/never changed/)
+    await expect(db.exec('delete from weighing')).rejects.toThrow(/never changed/)
+    await db.close()
+  })
+})

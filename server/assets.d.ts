@@ -1,0 +1,4 @@
+declare module '*.sql?raw' {
+  const text: string
+  export default text
+}

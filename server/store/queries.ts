@@ -1,0 +1,113 @@
+import type { Farm, Lot, NewPack, NewWeighing, Paper } from '#contracts'
+import type { Anatomy } from '#core/anatomy'
+import { gramsOf } from '#core/measure'
+import type { Command } from '#core/plan'
+import { commandOf, farmOf, many, one, packOf, paperOf, weighingOf, type CommandRow, type FarmRow, type LotRow, type PackRow, type PaperRow, type Tx, type WeighingRow } from './rows.ts'
+
+export async function selectFarm(tx: Tx): Promise<Farm | null> {
+  const row = await one<FarmRow>(tx, 'select * from farm where id = 1')
+  return row && farmOf(row)
+}
+
+export async function upsertFarm(tx: Tx, f: Farm): Promise<void> {
+  await tx.query(
+    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_per_kg) values (1, $1, $2, $3, $4, $5, $6)
+     on conflict (id) do update set name = $1, currency = $2, mass_unit = $3, name_set = $4, zone = $5, mince_per_kg = $6`,
+    [f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mincePerKg],
+  )
+}
+
+export async function selectAnatomy(tx: Tx, hash: string): Promise<Anatomy | null> {
+  return (await one<{ body: Anatomy }>(tx, 'select body from anatomy where hash = $1', [hash]))?.body ?? null
+}
+
+export async function insertAnatomy(tx: Tx, hash: string, species: string, body: unknown): Promise<void> {
+  await tx.query('insert into anatomy (hash, species, body) values ($1, $2, $3) on conflict do nothing', [hash, species, JSON.stringify(body)])
+}
+
+export async function insertLot(tx: Tx, lot: Pick<Lot, 'id' | 'tag' | 'species' | 'count' | 'anatomy' | 'createdAt'>): Promise<void> {
+  await tx.query('insert into lot (id, tag, species, anatomy, created_at) values ($1, $2, $3, $4, $5)', [lot.id, lot.tag, lot.species, lot.anatomy, lot.createdAt])
+  await tx.query('insert into lot_group (id, lot, animals) values ($1, $1, $2)', [lot.id, lot.count])
+}
+
+const LOTS = `select l.id, l.tag, l.species, l.anatomy, l.created_at, g.id as group_id, g.animals
+  from lot l join lot_group g on g.lot = l.id`
+
+async function filled(tx: Tx, row: LotRow): Promise<Lot> {
+  return {
+    id: row.id,
+    tag: row.tag,
+    species: row.species,
+    count: row.animals,
+    anatomy: row.anatomy,
+    createdAt: row.created_at.toISOString(),
+    weighings: (await many<WeighingRow>(tx, 'select * from weighing where lot_group = $1 order by ordinal', [row.group_id])).map(weighingOf),
+    commands: (await many<CommandRow>(tx, 'select * from command where lot_group = $1 order by seq', [row.group_id])).map(commandOf),
+    packs: (await many<PackRow>(tx, 'select * from pack where lot_group = $1 order by ordinal', [row.group_id])).map(packOf),
+  }
+}
+
+export async function selectLot(tx: Tx, id: string): Promise<Lot | null> {
+  const row = await one<LotRow>(tx, `${LOTS} where l.id = $1`, [id])
+  return row && filled(tx, row)
+}
+
+export async function selectLots(tx: Tx): Promise<Lot[]> {
+  const lots: Lot[] = []
+  for (const row of await many<LotRow>(tx, `${LOTS} order by l.created_at, l.id`)) lots.push(await filled(tx, row))
+  return lots
+}
+
+export async function insertWeighing(tx: Tx, lot: string, w: Omit<NewWeighing, 'confirmed'>, at: string): Promise<void> {
+  await tx.query(
+    `insert into weighing (id, lot_group, stage, basis, source, shown_value, shown_unit, grams, corrects, stands, at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+    [w.id, lot, w.stage, w.basis, w.source, w.shown.value, w.shown.unit, gramsOf(w.shown), w.corrects, w.stands, at],
+  )
+}
+
+export async function insertPack(tx: Tx, lot: string, p: NewPack, at: string): Promise<void> {
+  await tx.query(
+    `insert into pack (id, lot_group, cut, shown_value, shown_unit, grams, packs, corrects, stands, at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [p.id, lot, p.cut, p.shown.value, p.shown.unit, gramsOf(p.shown), p.packs, p.corrects, p.stands, at],
+  )
+}
+
+export async function insertCommand(tx: Tx, lot: string, c: Omit<Command, 'seq'>): Promise<void> {
+  await tx.query('insert into command (id, lot_group, batch, undoes, redoes, decision, at) values ($1, $2, $3, $4, $5, $6, $7)', [
+    c.id,
+    lot,
+    c.batch,
+    c.undoes,
+    c.redoes,
+    JSON.stringify(c.decision),
+    c.at,
+  ])
+}
+
+/** A restored command keeps its number: later conflicts are judged by it. */
+export async function insertNumberedCommand(tx: Tx, lot: string, c: Command): Promise<void> {
+  await tx.query(
+    `insert into command (seq, id, lot_group, batch, undoes, redoes, decision, at) overriding system value
+     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [c.seq, c.id, lot, c.batch, c.undoes, c.redoes, JSON.stringify(c.decision), c.at],
+  )
+}
+
+export async function continueNumbers(tx: Tx): Promise<void> {
+  await tx.query(`select setval(pg_get_serial_sequence('command', 'seq'), coalesce((select max(seq) from command), 0) + 1, false)`)
+}
+
+export async function insertPaper(tx: Tx, p: Paper): Promise<void> {
+  await tx.query('insert into paper (id, lot, kind, data, issued_at) values ($1, $2, $3, $4, $5)', [p.id, p.lot, p.kind, JSON.stringify(p.data), p.issuedAt])
+}
+
+export async function selectPaper(tx: Tx, id: string): Promise<Paper | null> {
+  const row = await one<PaperRow>(tx, 'select * from paper where id = $1', [id])
+  return row && paperOf(row)
+}
+
+export async function selectPapers(tx: Tx): Promise<Paper[]> {
+  return (await many<PaperRow>(tx, 'select * from paper order by issued_at, id')).map(paperOf)
+}
