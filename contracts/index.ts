@@ -69,6 +69,8 @@ export type NewPack = z.infer<typeof newPackSchema>
 export const appendSchema = z.object({
   batch: z.uuid(),
   base: z.number().int().min(0),
+  /** Batches this page took itself since `base`: it cannot be in conflict with itself. */
+  own: z.array(z.uuid()).max(400),
   undoes: z.uuid().nullable(),
   redoes: z.uuid().nullable(),
   commands: z.array(z.object({ id: z.uuid(), decision: decisionSchema })).min(1).max(400),

@@ -34,6 +34,7 @@ async function hang(post: Post, tag: string) {
       post(`/lots/${id}/decisions`, {
         batch: uuid(),
         base: Number.MAX_SAFE_INTEGER,
+        own: [],
         undoes: null,
         redoes: null,
         commands: decisions.map((decision) => ({ id: uuid(), decision })),

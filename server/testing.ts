@@ -59,6 +59,7 @@ export const packBody = (cut: string, value: number, more: Partial<NewPack> = {}
 export const appendBody = (base: number, ...decisions: Decision[]): Append => ({
   batch: uuid(),
   base,
+  own: [],
   undoes: null,
   redoes: null,
   commands: decisions.map((decision) => ({ id: uuid(), decision })),

@@ -139,6 +139,7 @@ describe('figures of the trade (common practice)', () => {
   })
   it('girth² × length / 400 in inches gives pounds (widely printed extension rule, from memory)', () => {
     expect(tapeWeightLb('hog', 40, 44)).toBeCloseTo(176, 9)
+    expect(tapeWeightLb('hog', 101.6, 111.76, 'cm')).toBeCloseTo(176, 9)
   })
 })
 

@@ -3,7 +3,7 @@ import { hog } from '#core/anatomy'
 import { compile, setFlow, type Weighing } from '#core/carcass'
 import { gramsOf, interval, KG_PER_LB } from '#core/measure'
 import { alternativesFor, type Command, type Decision } from '#core/plan'
-import { reckon, tallyWith, type LotState, type PackWeighing } from './index.ts'
+import { reckon, tallyWith, whereItGoes, type LotState, type PackWeighing } from './index.ts'
 
 const flow = compile(hog)
 const farm = { massUnit: 'lb', mincePerKg: 700 / KG_PER_LB } as const
@@ -91,6 +91,18 @@ describe('weighing packs', () => {
     const r = reckon(flow, lot({ weighings, packs: [wrong, packed('bone-in-chop', 30, { corrects: wrong.id })] }), farm)
     expect(r.cuts.find((c) => c.cut.id === 'bone-in-chop')!.weighedKg).toBeCloseTo(30 * KG_PER_LB, 2)
   })
+})
+
+describe('where the rest of the animal went', () => {
+  it('live weight less every named loss, plus what was added, is what is taken home', () => {
+    const r = reckon(flow, lot({ packs: [packed('bacon', 9)], commands: say({ field: 'done', target: 'bacon', side: 'animal', value: true }) }), farm)
+    const losses = whereItGoes(r)
+    const home = r.cuts.reduce((s, c) => s + (c.cut.kind === 'product' ? c.kg : 0), 0)
+    expect(losses.at(-1)!.left).toBeCloseTo(home, 9)
+    expect(losses.find((l) => l.id === 'added')!.kg).toBeLessThan(0)
+    expect(losses.find((l) => l.id === 'unaccounted')!.kg).toBeGreaterThan(0)
+  })
+  it('nothing is said before anything was weighed', () => expect(whereItGoes(reckon(flow, lot({ weighings: [] }), farm))).toEqual([]))
 })
 
 describe('money', () => {

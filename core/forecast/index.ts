@@ -1,3 +1,5 @@
 /** How sure is each figure? One lot read whole: stages, cuts, money and Cover, each estimate with its interval. */
+export { whereItGoes } from './losses.ts'
+export type { Loss } from './losses.ts'
 export { reckon, tallyWith } from './reckon.ts'
 export type { CutFigure, FarmFigures, LotState, MoneyFigures, PackWeighing, Reckoning, StageFigure } from './reckon.ts'

@@ -1,7 +1,7 @@
 /** What did the animal cost, and do the cuts pay for it? */
 export { costsOf, feePerKg } from './costs.ts'
 export type { CostFigures, CostRow } from './costs.ts'
-export { priceInForce, REST_SHARE, takings } from './takings.ts'
+export { priceInForce, soldFactor, takings } from './takings.ts'
 export { solvePrices, onGrid } from './solve.ts'
 export type { PriceLine, PriceProblem, PriceSolution } from './solve.ts'
 export { priceList } from './priceList.ts'

@@ -75,6 +75,10 @@ describe('figures on one screen', () => {
       { seed: 7 },
     )
   })
+  it('add up to a total already shown beside them, a step above or below their own', () => {
+    expect(roundToSum([1.04, 2.04, 3.04], 1, 6.2).reduce((a, b) => a + b, 0)).toBeCloseTo(6.2, 9)
+    expect(roundToSum([1.04, 2.04, 3.04], 1, 6).reduce((a, b) => a + b, 0)).toBeCloseTo(6, 9)
+  })
   it('carry their unit', () => {
     expect(formatMass(85, 'lb')).toBe('187.4 lb')
     expect(formatMass(85, 'kg')).toBe('85.00 kg')

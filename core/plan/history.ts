@@ -17,12 +17,12 @@ export interface Conflict {
   seq: number
 }
 
-/** Decisions that someone else took on the same fields after `base`, with another value. */
-export function conflicts(commands: readonly Command[], base: number, mine: readonly Decision[]): Conflict[] {
+/** Decisions that someone else took on the same fields after `base`, with another value; `own` batches are not someone else. */
+export function conflicts(commands: readonly Command[], base: number, mine: readonly Decision[], own: readonly string[] = []): Conflict[] {
   const last = latest(commands)
   return mine.flatMap((d) => {
     const other = last.get(decisionKey(d))
-    if (!other || other.seq <= base) return []
+    if (!other || other.seq <= base || own.includes(other.batch)) return []
     if (JSON.stringify(other.decision.value) === JSON.stringify(d.value)) return []
     return [{ mine: d, theirs: other.decision, seq: other.seq }]
   })

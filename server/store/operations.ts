@@ -97,7 +97,7 @@ async function decide(tx: Tx, { lot: id, append, at }: { lot: string; append: Ap
   const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
   const issues = checkDecisions(anatomy, lot.commands, decisions, append.undoes !== null || append.redoes !== null)
   if (issues.length > 0) return { result: 'refused', issues }
-  const clashes = conflicts(lot.commands, append.base, decisions)
+  const clashes = conflicts(lot.commands, append.base, decisions, append.own)
   if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
   for (const c of append.commands) {
     await q.insertCommand(tx, id, { ...c, batch: append.batch, undoes: append.undoes, redoes: append.redoes, at })

@@ -1,0 +1,34 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from 'playwright-core'
+import { CHROMIUM_FLAGS, ensureChromium, startServer } from './browser.mjs'
+
+// Pictures of every main view from the demo farm: `node scripts/screenshots.mjs [folder] [width] [height]`.
+const [out = 'docs/screenshots', width = '1280', height = '800'] = process.argv.slice(2)
+const folder = mkdtempSync(join(tmpdir(), 'ekko-pictures-'))
+const server = startServer(['--data', folder, '--demo'])
+const url = await server.url
+const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_FLAGS })
+const page = await browser.newPage({ viewport: { width: Number(width), height: Number(height) }, timezoneId: 'America/New_York', reducedMotion: 'reduce' })
+page.on('console', (m) => ['error', 'warning'].includes(m.type()) && console.log(m.type(), m.text()))
+page.on('pageerror', (e) => console.log('page error', e.message))
+const { lots } = await (await fetch(`${url}/api/home`)).json()
+const id = Object.fromEntries(lots.map((l) => [l.tag, l.id]))
+const views = {
+  rail: '/',
+  hang: `/lots/${id.Bramble}/hang`,
+  block: `/lots/${id.Bramble}/block`,
+  price: `/lots/${id.Bramble}/price`,
+  pack: `/lots/${id.Clover}/pack`,
+  farm: '/farm',
+}
+for (const [name, path] of Object.entries(views)) {
+  await page.goto(url + path)
+  await page.waitForSelector('#main')
+  await page.waitForTimeout(name === 'price' ? 1200 : 500)
+  await page.screenshot({ path: join(out, `${name}.png`) })
+}
+await browser.close()
+await server.stop()
+rmSync(folder, { recursive: true, force: true })

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Toast from 'primevue/toast'
+import { useToast } from 'primevue/usetoast'
+import { defineAsyncComponent, onMounted, watch } from 'vue'
+import { useFarm } from './state/farm.ts'
+
+const ConflictDialog = defineAsyncComponent(() => import('./frame/ConflictDialog.vue'))
+const store = useFarm()
+const toast = useToast()
+onMounted(async () => {
+  await store.load()
+  store.listen()
+})
+watch(
+  () => store.refusal,
+  (detail) => {
+    if (!detail) return
+    toast.add({ severity: 'error', summary: 'Not taken', detail, life: 9000 })
+    store.refusal = null
+  },
+)
+</script>
+
+<template>
+  <a class="skip" href="#main">Skip to the page</a>
+  <div v-if="store.state === 'loading'" class="wait" role="status">
+    <div class="beam" />
+    <p>Opening the farm’s records…</p>
+  </div>
+  <div v-else-if="store.state === 'failed'" class="wait" role="alert">
+    <div class="beam" />
+    <h1>The farm’s records do not open</h1>
+    <p>This page reached no server. Start Ekko again with <code>npm start</code> or <code>npm run demo</code>, then try once more. Nothing is lost.</p>
+    <Button label="Try again" icon="pi pi-refresh" @click="store.load()" />
+  </div>
+  <RouterView v-else />
+  <ConflictDialog v-if="store.conflict" />
+  <Toast position="bottom-left" />
+</template>
+
+<style scoped>
+.wait { display: grid; gap: 1rem; justify-items: center; align-content: center; min-height: 100vh; padding: 2rem; text-align: center; max-width: 34rem; margin: 0 auto; }
+.beam { width: 220px; height: 10px; background: var(--ink); position: relative; }
+.beam::after { content: ''; position: absolute; left: 50%; top: 10px; width: 14px; height: 22px; border: 3px solid var(--accent); border-top: 0; border-radius: 0 0 10px 10px; }
+</style>

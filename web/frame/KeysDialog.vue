@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import Dialog from 'primevue/dialog'
+
+const emit = defineEmits<{ close: [] }>()
+const KEYS: [string, string][] = [
+  ['[  ]   or   ,  .', 'previous and next station'],
+  ['← → ↑ ↓', 'walk the parts of the carcass (on the Block)'],
+  ['1 – 9', 'take that way of cutting the part'],
+  ['L  R  B', 'left, right or both sides'],
+  ['W', 'weigh a pack now'],
+  ['/', 'find a lot, part or cut, by either name'],
+  ['U   Shift+U   or   Ctrl+Z   Ctrl+Shift+Z', 'undo and redo'],
+  ['?', 'this list'],
+]
+</script>
+
+<template>
+  <Dialog visible modal dismissable-mask header="Keys" :style="{ width: '34rem' }" @update:visible="emit('close')">
+    <table class="plain">
+      <tbody>
+        <tr v-for="[key, what] in KEYS" :key="key"><td class="nowrap"><b>{{ key }}</b></td><td>{{ what }}</td></tr>
+      </tbody>
+    </table>
+    <p class="muted" style="padding-top: 0.8rem">Single keys rest while you type in a field. They can be switched off under Farm.</p>
+  </Dialog>
+</template>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { STATIONS, type Station } from '../router.ts'
+import { useFarm } from '../state/farm.ts'
+import { useKeys } from '../state/keys.ts'
+import { provideLot } from '../state/lot.ts'
+import PlaceHead from './PlaceHead.vue'
+import SaveState from './SaveState.vue'
+import TheStair from './TheStair.vue'
+
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
+const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
+const route = useRoute()
+const router = useRouter()
+const store = useFarm()
+const open = provideLot(() => String(route.params.id))
+const { lot, reading, undoable, redoable, undo, redo } = open
+const helping = ref(false)
+const finding = ref(false)
+const others = computed(() => [...store.lots.values()].slice(0, 7))
+
+function step(by: number) {
+  const next = STATIONS[STATIONS.indexOf(route.name as Station) + by]
+  if (next) void router.push({ name: next })
+}
+useKeys(() => ({
+  '[': () => step(-1),
+  ']': () => step(1),
+  ',': () => step(-1),
+  '.': () => step(1),
+  u: undo,
+  'Shift+U': redo,
+  'Ctrl+z': undo,
+  'Ctrl+Shift+Z': redo,
+  'Ctrl+Shift+z': redo,
+  w: () => void router.push({ name: 'pack', query: { weigh: '1' } }),
+  '?': () => (helping.value = true),
+  '/': () => (finding.value = true),
+}))
+</script>
+
+<template>
+  <div v-if="!lot">
+    <PlaceHead title="No such lot" />
+    <main id="main" style="padding: 1.5rem"><p>This farm has no lot with that number. <RouterLink :to="{ name: 'rail' }">Go back to the rail</RouterLink> and choose one.</p></main>
+  </div>
+  <div v-else class="frame">
+    <header class="strip">
+      <RouterLink :to="{ name: 'rail' }" class="back"><i class="pi pi-arrow-left" aria-hidden="true" /> The rail</RouterLink>
+      <h1>{{ lot.tag }}<small v-if="lot.count > 1"> × {{ lot.count }}</small></h1>
+      <nav class="others" aria-label="Other lots">
+        <RouterLink v-for="o in others.filter((x) => x.id !== lot!.id)" :key="o.id" :to="{ name: route.name!, params: { id: o.id } }" class="chip">{{ o.tag }}</RouterLink>
+      </nav>
+      <span style="flex: 1" />
+      <SaveState />
+      <Button text size="small" icon="pi pi-undo" label="Undo" :disabled="!undoable" @click="undo" />
+      <Button text size="small" icon="pi pi-refresh" label="Redo" :disabled="!redoable" @click="redo" />
+      <Button text size="small" icon="pi pi-search" aria-label="Find" @click="finding = true" />
+      <Button text size="small" icon="pi pi-question" aria-label="Keys" @click="helping = true" />
+    </header>
+    <TheStair />
+    <main v-if="reading" id="main" class="station"><RouterView /></main>
+    <p v-else class="station" role="status">Reading the carcass…</p>
+    <KeysDialog v-if="helping" @close="helping = false" />
+    <FindDialog v-if="finding" @close="finding = false" />
+  </div>
+</template>
+
+<style scoped>
+.frame { min-height: 100vh; display: flex; flex-direction: column; }
+.strip { display: flex; align-items: center; gap: 0.9rem; min-height: 40px; padding: 0 1rem; border-bottom: 5px solid var(--ink); }
+.strip h1 { font-size: 1.15rem; white-space: nowrap; }
+.strip small { font: 400 0.9rem var(--body); color: var(--muted); }
+.back { font-weight: 600; text-decoration: none; white-space: nowrap; }
+.others { display: flex; gap: 0.4rem; overflow: hidden; }
+.chip { border: 1px solid var(--rule); border-top: 0; padding: 0.1rem 0.5rem 0.2rem; color: var(--muted); text-decoration: none; font-size: 0.9rem; background: var(--sheet); white-space: nowrap; }
+.chip:hover { color: var(--ink); border-color: var(--ink); }
+.station { flex: 1; padding: 0.8rem 1rem 1rem; }
+@media (max-width: 900px) { .others { display: none; } .strip { flex-wrap: wrap; gap: 0.3rem 0.7rem; } }
+</style>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import CoverBar from '../pieces/CoverBar.vue'
+import HogMark from '../pieces/HogMark.vue'
+import { useWords } from '../state/words.ts'
+import type { LotSummary } from './lotSummary.ts'
+
+defineProps<{ summary: LotSummary }>()
+const words = useWords()
+</script>
+
+<template>
+  <RouterLink class="tag" :to="{ name: summary.next.station, params: { id: summary.lot.id } }">
+    <span class="cord" aria-hidden="true" />
+    <span class="row top"><HogMark /><span v-if="summary.lot.count > 1" class="muted">× {{ summary.lot.count }}</span></span>
+    <span class="name">{{ summary.lot.tag }}</span>
+    <span v-if="summary.key" class="weight" :class="{ pale: !summary.key.weighed }"><span :class="{ estimate: !summary.key.weighed }">{{ words.mass(summary.key.kg) }}</span> <small>{{ summary.key.word }}</small></span>
+    <span v-else class="muted">no weight yet</span>
+    <CoverBar :cover="summary.cover" :target="summary.goal" />
+    <span class="cover">{{ summary.cover === null ? 'no costs yet' : `Cover ${words.percent(summary.cover)}` }}</span>
+  </RouterLink>
+</template>
+
+<style scoped>
+.tag { position: relative; display: grid; gap: 0.2rem; width: 152px; padding: 1.5rem 0.7rem 0.6rem; background: var(--sheet); border: 1.5px solid var(--ink); color: var(--ink); text-decoration: none; clip-path: polygon(14px 0, calc(100% - 14px) 0, 100% 14px, 100% 100%, 0 100%, 0 14px); }
+.tag::before { content: ''; position: absolute; left: 50%; top: 7px; width: 11px; height: 11px; margin-left: -6px; border-radius: 50%; background: var(--paper); border: 1.5px solid var(--ink); }
+.tag:hover, .tag:focus-visible { background: #fff; border-color: var(--accent); }
+.tag:focus-visible { outline-offset: -4px; }
+.top { justify-content: space-between; }
+.name { font: 700 1.1rem var(--head); }
+.weight { font-size: 1.05rem; }
+.weight small { font: 400 0.85rem var(--body); color: var(--muted); }
+.pale { color: var(--muted); }
+.cover { font-size: 0.9rem; }
+</style>

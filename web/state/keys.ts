@@ -1,0 +1,21 @@
+import { useEventListener, useLocalStorage } from '@vueuse/core'
+
+/** Single-key shortcuts can be switched off; the choice stays on this device. */
+export const singleKeys = () => useLocalStorage('ekko-single-keys', true)
+
+const inField = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+/** Shortcuts by key: 'u', 'Shift+U', 'Ctrl+z'. Off in fields and open dialogs; plain keys also when switched off. */
+export function useKeys(keys: () => Record<string, (() => void) | undefined>) {
+  const enabled = singleKeys()
+  useEventListener('keydown', (event: KeyboardEvent) => {
+    if (event.altKey || inField(event.target) || document.querySelector('[role=dialog]')) return
+    const command = event.ctrlKey || event.metaKey
+    if (!command && !enabled.value) return
+    const act = keys()[`${command ? 'Ctrl+' : ''}${event.shiftKey && /^[a-zA-Z]$/.test(event.key) ? 'Shift+' : ''}${event.key}`]
+    if (!act) return
+    event.preventDefault()
+    act()
+  })
+}

@@ -1,0 +1,68 @@
+import { get, set } from 'idb-keyval'
+import { ref } from 'vue'
+import type { Append, Lot, Problem } from '#contracts'
+import type { Decision } from '#core/plan'
+import { ask } from './api.ts'
+
+/** Decisions on their way to the server; kept in the browser until they are acknowledged. */
+export interface Pending {
+  lot: string
+  append: Append
+}
+
+const PLACE = 'ekko-pending'
+const RETRY_MS = 1500
+
+export interface QueueEvents {
+  kept(lot: Lot, batch: string): void
+  conflict(pending: Pending, conflicts: NonNullable<Problem['conflicts']>): void
+  refused(pending: Pending, problem: Problem): void
+}
+
+/** Sends batches one after another; an outage holds them, a reload finds them again. */
+export function decisionQueue(events: QueueEvents) {
+  const pending = ref<Pending[]>([])
+  const reachable = ref(true)
+  let sending = false
+
+  const remember = () => set(PLACE, JSON.parse(JSON.stringify(pending.value))).catch(() => undefined)
+
+  async function send(): Promise<void> {
+    if (sending) return
+    sending = true
+    while (pending.value.length > 0) {
+      const next = pending.value[0]!
+      const answer = await ask<Lot>('POST', `/lots/${next.lot}/decisions`, next.append)
+      reachable.value = answer.kind !== 'unreachable'
+      if (answer.kind === 'unreachable') {
+        setTimeout(() => void send(), RETRY_MS)
+        break
+      }
+      pending.value.shift()
+      await remember()
+      if (answer.kind === 'ok') events.kept(answer.body, next.append.batch)
+      else if (answer.problem.conflicts) events.conflict(next, answer.problem.conflicts)
+      else events.refused(next, answer.problem)
+    }
+    sending = false
+  }
+
+  return {
+    pending,
+    reachable,
+    add(item: Pending) {
+      pending.value.push(item)
+      void remember()
+      void send()
+    },
+    async resume() {
+      const held = await get<Pending[]>(PLACE).catch(() => undefined)
+      if (held?.length) {
+        pending.value.unshift(...held)
+        void send()
+      }
+    },
+    decisionsFor: (lot: string): { append: Append; decision: Decision; id: string }[] =>
+      pending.value.filter((p) => p.lot === lot).flatMap((p) => p.append.commands.map((c) => ({ ...c, append: p.append }))),
+  }
+}

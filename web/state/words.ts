@@ -1,0 +1,26 @@
+import { computed } from 'vue'
+import type { Names } from '#core/anatomy'
+import { formatMass, formatMassRange, formatMoney, formatPercent, formatPrice, fromKg, massDigits, type Interval, type UnitPrice } from '#core/measure'
+import { useFarm } from './farm.ts'
+
+/** Figures and names in the farm's units, money and words. */
+export function useWords() {
+  const store = useFarm()
+  const unit = computed(() => store.farm?.massUnit ?? 'kg')
+  const currency = computed(() => store.farm?.currency ?? 'USD')
+  const signed = (text: string, value: number) => (value > 0 ? `+${text}` : text.replace('-', '−'))
+  return {
+    unit,
+    currency,
+    name: (names: Names) => names[store.farm?.nameSet ?? 'american'],
+    mass: (kg: number) => formatMass(kg, unit.value),
+    massRange: (range: Interval) => formatMassRange(range, unit.value),
+    massFigure: (kg: number) => fromKg(kg, unit.value).toFixed(massDigits(unit.value)),
+    massChange: (kg: number) => signed(formatMass(kg, unit.value), kg),
+    money: (minor: number) => formatMoney(minor, currency.value),
+    moneyChange: (minor: number) => signed(formatMoney(minor, currency.value), minor),
+    price: (price: UnitPrice) => formatPrice(price, currency.value),
+    percent: (ratio: number) => formatPercent(ratio),
+    change: (n: number, word: string) => signed(`${n} ${word}`, n),
+  }
+}

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { CAUTIONS } from '#core/rules'
+import CautionNote from '../../pieces/CautionNote.vue'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+import DressingChoice from './DressingChoice.vue'
+import RouteChoice from './RouteChoice.vue'
+import WeighingList from './WeighingList.vue'
+import WeightEntry from './WeightEntry.vue'
+import WhereItGoes from './WhereItGoes.vue'
+
+const { read } = useReading()
+const words = useWords()
+const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'cold', aged: 'aged' }
+</script>
+
+<template>
+  <div class="two">
+    <section class="stack picture">
+      <div class="pane-head"><h2>Where the rest of the animal goes</h2></div>
+      <WhereItGoes />
+      <div v-for="d in read.disagreements" :key="d.stage" class="caution" role="alert">
+        <i class="pi pi-exclamation-triangle" aria-hidden="true" />
+        <span><b>The weighings disagree.</b> The {{ STAGE_WORDS[d.stage] }} weight is {{ Math.abs(d.z).toFixed(1) }} standard deviations {{ d.z > 0 ? 'above' : 'below' }} what the others say ({{ words.mass(d.expectedKg) }}). One of them may be wrong, or have another basis.</span>
+      </div>
+      <WeighingList />
+    </section>
+    <section class="stack">
+      <div class="pane-head"><h2>What does it weigh?</h2></div>
+      <p class="muted">Type what you know, in any order: “260 lb”, “118 kg”, “12lb 6oz”. What is missing is estimated, forward and back.</p>
+      <WeightEntry stage="live" label="Live weight" />
+      <WeightEntry stage="hot" label="Hot carcass weight" />
+      <WeightEntry stage="hanging" label="Hanging weight" />
+      <CautionNote>{{ CAUTIONS.chill }}</CautionNote>
+      <div class="pane-head"><h2>How is it slaughtered?</h2></div>
+      <RouteChoice />
+      <DressingChoice />
+      <CautionNote>{{ CAUTIONS.slaughter }}</CautionNote>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.two { display: grid; grid-template-columns: minmax(0, 1.2fr) minmax(340px, 1fr); gap: 2rem; }
+@media (max-width: 900px) { .two { grid-template-columns: 1fr; } .picture { order: 2; } }
+</style>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import RadioButton from 'primevue/radiobutton'
+import type { Route } from '#core/plan'
+import { ROUTES } from '#core/rules'
+import { useReading } from '../../state/lot.ts'
+
+const { read, decide } = useReading()
+const take = (value: Route) => decide({ field: 'route', target: 'lot', side: 'animal', value })
+</script>
+
+<template>
+  <fieldset>
+    <legend>Inspection decides what may be sold (usual United States rule; your own authority decides)</legend>
+    <label v-for="r in ROUTES" :key="r.id" class="route" :class="{ taken: read.plan.route === r.id }">
+      <RadioButton :model-value="read.plan.route" :value="r.id" name="route" @update:model-value="take(r.id)" />
+      <span><b>{{ r.label }}.</b> <span v-if="read.plan.route === r.id || !read.plan.route" class="muted">{{ r.says }}</span></span>
+    </label>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset { border: 0; padding: 0; margin: 0; display: grid; gap: 0.4rem; }
+legend { padding: 0 0 0.3rem; color: var(--muted); font-size: 0.92rem; }
+.route { display: flex; gap: 0.5rem; align-items: flex-start; cursor: pointer; }
+</style>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { currentWeighings } from '#core/carcass'
+import { useReading } from '../../state/lot.ts'
+import { BASIS_WORDS, SOURCE_WORDS, STAGE_WORDS } from './weighingWords.ts'
+
+/** Every weight ever entered: a corrected one is struck through, never lost. */
+const { lot } = useReading()
+const standing = computed(() => new Set(currentWeighings(lot.value!.weighings).map((w) => w.id)))
+const rows = computed(() => [...lot.value!.weighings].reverse())
+const when = (at: string) => new Date(at).toLocaleString('en', { dateStyle: 'medium', timeStyle: 'short' })
+</script>
+
+<template>
+  <details v-if="rows.length > 0" :open="rows.length < 6">
+    <summary>Every weighing on record ({{ rows.length }})</summary>
+    <table class="plain">
+      <thead><tr><th>Stage</th><th class="right">Weight</th><th>Known by</th><th>Entered</th><th /></tr></thead>
+      <tbody>
+        <tr v-for="w in rows" :key="w.id" :class="{ gone: !standing.has(w.id) }">
+          <td>{{ STAGE_WORDS[w.stage] }}</td>
+          <td class="right figure">{{ w.shown.value }} {{ w.shown.unit }}</td>
+          <td>{{ SOURCE_WORDS[w.source] }}<template v-if="w.basis">, {{ BASIS_WORDS[w.basis] }}</template></td>
+          <td>{{ when(w.at) }}</td>
+          <td>{{ !w.stands ? 'withdrawal' : !standing.has(w.id) ? 'corrected' : w.corrects ? 'a correction' : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </details>
+</template>
+
+<style scoped>
+summary { cursor: pointer; font-weight: 600; padding: 0.3rem 0; }
+.gone { color: var(--muted); }
+.gone .figure { text-decoration: line-through; }
+</style>

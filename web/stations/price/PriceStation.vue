@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { ruleOf } from '#core/rules'
+import { useReading } from '../../state/lot.ts'
+import CostPane from './CostPane.vue'
+import PaperButtons from './PaperButtons.vue'
+import PriceTable from './PriceTable.vue'
+import SharePane from './SharePane.vue'
+import SkylinePane from './SkylinePane.vue'
+import SolvePane from './SolvePane.vue'
+
+const { read } = useReading()
+const rule = computed(() => ruleOf(read.value.plan.route))
+</script>
+
+<template>
+  <div class="two">
+    <div class="stack">
+      <div v-if="rule?.sale === 'never'" class="caution" role="note">
+        <i class="pi pi-lock" aria-hidden="true" />
+        <span><b>{{ rule.label }}.</b> {{ rule.says }} <RouterLink :to="{ name: 'hang' }">Change it at Hang</RouterLink>.</span>
+      </div>
+      <SharePane v-else-if="rule?.sale === 'live-shares-only'" :rule="rule" />
+      <template v-else>
+        <div v-if="!rule" class="caution" role="note">
+          <i class="pi pi-question-circle" aria-hidden="true" />
+          <span>How the animal is slaughtered decides what may be sold. <RouterLink :to="{ name: 'hang' }">Say it at Hang</RouterLink>; until then no price list can be taken away.</span>
+        </div>
+        <SkylinePane />
+        <PriceTable />
+      </template>
+    </div>
+    <div class="stack">
+      <SolvePane v-if="!rule || rule.sale === 'by-the-piece'" />
+      <CostPane />
+      <PaperButtons />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.two { display: grid; grid-template-columns: minmax(0, 1fr) 380px; gap: 1.5rem; }
+@media (max-width: 900px) { .two { grid-template-columns: 1fr; } }
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { ref, watch } from 'vue'
+import type { PriceSolution } from '#core/ledger'
+import type { Ending } from '#core/plan'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import FigureInput from '../../pieces/FigureInput.vue'
+import { sayIssue } from '#core/measure'
+import type { FieldIssue } from '../../state/api.ts'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+import { readMoney } from './figures.ts'
+import { usePrices } from './prices.ts'
+
+const { read, decide } = useReading()
+const words = useWords()
+const { need, typed, solve, take } = usePrices()
+const found = ref<PriceSolution | null>(null)
+const issues = ref<FieldIssue[]>([])
+const lot = { target: 'lot', side: 'animal' } as const
+const ENDINGS: { id: Ending; word: string }[] = [
+  { id: 'exact', word: 'any cent' },
+  { id: 'fives', word: 'a 5 or 0' },
+  { id: 'nines', word: 'a 9' },
+  { id: 'halves', word: '.49 or .99' },
+]
+watch(() => read.value.plan, () => {
+  found.value = null
+  issues.value = []
+})
+
+function run() {
+  const out = solve()
+  found.value = out.ok ? out.value : null
+  issues.value = out.ok ? [] : out.issues.map((i) => ({ field: i.field, detail: sayIssue(i), confirmable: false }))
+}
+function accept() {
+  if (found.value) take(found.value.prices)
+}
+</script>
+
+<template>
+  <section class="stack" data-testid="solve">
+    <div class="pane-head"><h2>Prices that pay for it</h2></div>
+    <div class="grid">
+      <span>Target profit</span>
+      <FigureInput :shown="typed(read.plan.target)" :read="readMoney(words.currency.value)" label="Target profit" @take="decide({ field: 'target', ...lot, value: $event })" />
+      <label for="ending">Prices end in</label>
+      <Select input-id="ending" size="small" :model-value="read.plan.ending" :options="ENDINGS" option-label="word" option-value="id" @update:model-value="decide({ field: 'ending', ...lot, value: $event })" />
+    </div>
+    <p class="muted">Cost {{ words.money(read.money.costs.total) }} + target {{ words.money(read.money.target) }} = <b>{{ words.money(need) }}</b> to bring in. Indices set what cuts cost beside one another; locks, floors and ceilings are kept.</p>
+    <div class="row"><Button label="Solve prices" icon="pi pi-calculator" @click="run" /></div>
+    <FieldIssues :issues="issues" />
+    <div v-if="found" class="found" role="status">
+      <p>At {{ words.money(Math.round(found.scale)) }}/{{ words.unit.value }} for mince the cuts bring <b>{{ words.money(found.net) }}</b>, {{ words.money(found.net - need) }} over what is needed.</p>
+      <Button label="Take these prices" icon="pi pi-check" @click="accept" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.grid { display: grid; grid-template-columns: 7.5rem 1fr; gap: 0.5rem; align-items: center; font-weight: 600; }
+.found { border-left: 3px solid var(--covered); padding: 0.4rem 0.7rem; background: var(--sheet); display: grid; gap: 0.5rem; justify-items: start; }
+</style>
