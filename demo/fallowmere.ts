@@ -9,7 +9,7 @@ const FARM: Farm = {
   massUnit: 'lb',
   nameSet: 'american',
   zone: 'America/New_York',
-  mincePerKg: 750 / KG_PER_LB,
+  mincePerKg: 595 / KG_PER_LB,
 }
 
 type Post = (path: string, body: unknown) => Promise<void>
@@ -66,13 +66,13 @@ export async function loadFallowmere(address: string): Promise<void> {
 
   const juniper = await hang(post, 'Juniper')
   await juniper.weigh('live', 236, { source: 'tape' })
-  await juniper.decide(cost('Weaner', 9500), cost('Feed', 31000))
+  await juniper.decide(cost('Weaner', 9500), cost('Feed so far', 27400), cost('Feed to come', 9000), cost('Own labour', 11000), ...FEES)
 
   const bramble = await hang(post, 'Bramble')
   await bramble.weigh('live', 268, { source: 'scale' })
   await bramble.weigh('hot', 189)
   await bramble.decide({ field: 'route', ...lot, value: 'inspected' })
-  await bramble.decide(cost('Weaner', 9500), cost('Feed', 34250), cost('Bedding and vet', 2600), cost('Haulage', 4000), cost('Own labour', 12000))
+  await bramble.decide(cost('Weaner', 9500), cost('Feed', 39850), cost('Bedding and vet', 2600), cost('Haulage', 4000), cost('Own labour', 12000))
   await bramble.decide(...FEES, { field: 'target', ...lot, value: 15000 })
   await bramble.decide(...path('loin', 'loin-boneless-chops', 'right'))
   await bramble.decide(...path('leg', 'leg-smoked', 'left'))
@@ -86,14 +86,14 @@ export async function loadFallowmere(address: string): Promise<void> {
   await clover.decide(...FEES, { field: 'target', ...lot, value: 12000 })
   await clover.decide(...path('loin', 'loin-boneless-chops'), ...path('spare-ribs', 'ribs-squared'))
   await clover.decide(
-    price('boneless-chop', 1199),
-    price('back-ribs', 1099),
-    price('tenderloin', 1599),
-    price('bacon', 1249),
-    price('butt-roast', 799),
-    price('picnic-roast', 599),
-    price('fresh-ham', 749),
-    price('ground-pork', 799),
+    price('boneless-chop', 1049),
+    price('back-ribs', 899),
+    price('tenderloin', 1349),
+    price('bacon', 999),
+    price('butt-roast', 649),
+    price('picnic-roast', 479),
+    price('fresh-ham', 599),
+    price('ground-pork', 649),
   )
   await clover.pack('boneless-chop', 9.6, 8)
   await clover.pack('boneless-chop', 8.9, 8)

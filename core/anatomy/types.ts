@@ -130,5 +130,5 @@ export interface Anatomy {
   paths: Path[]
   /** Between-animal SDs (log) of the common factors, and the between-cutter SD (log) of one output's share. */
   spread: { fat: number; lean: number; bone: number; cutter: number }
-  map: { outline: { at: number; back: number; eye: number; belly: number }[]; hock: [number, number][]; jowl: [number, number][]; foreleg: [number, number][] }
+  map: { outline: { at: number; back: number; eye: number; belly: number }[]; foreleg: { at: number; left: number; right: number }[] }
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { STATIONS, type Station } from '../router.ts'
 import { useFarm } from '../state/farm.ts'
@@ -21,9 +21,14 @@ const helping = ref(false)
 const finding = ref(false)
 const others = computed(() => [...store.lots.values()].slice(0, 7))
 
+/** Where the last key led, so that two quick ones go two stations even while the first still loads. */
+const heading = ref(route.name as Station)
+watch(() => route.name, (name) => (heading.value = name as Station))
 function step(by: number) {
-  const next = STATIONS[STATIONS.indexOf(route.name as Station) + by]
-  if (next) void router.push({ name: next })
+  const next = STATIONS[STATIONS.indexOf(heading.value) + by]
+  if (!next) return
+  heading.value = next
+  void router.push({ name: next })
 }
 useKeys(() => ({
   '[': () => step(-1),

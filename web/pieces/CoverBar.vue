@@ -3,7 +3,7 @@ import { computed } from 'vue'
 
 /** Cover as a bar: 100 % is a mark, the target a second one; never longer than its box. */
 const { cover, target } = defineProps<{ cover: number | null; target: number | null }>()
-const full = computed(() => Math.max(1.25, cover ?? 0, target ?? 0))
+const full = computed(() => 1.12 * Math.max(1.2, cover ?? 0, target ?? 0))
 const at = (ratio: number) => `${(ratio / full.value) * 100}%`
 </script>
 

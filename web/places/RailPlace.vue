@@ -79,17 +79,18 @@ const listed = computed(() => {
 <style scoped>
 .place { padding: 1rem 1.5rem 2rem; max-width: 1500px; margin: 0 auto; }
 .head { gap: 1rem; padding-bottom: 0.9rem; }
-.place-link { padding: 0.45rem 0.4rem; font-weight: 600; }
+.place-link { padding: 0.45rem 0.4rem; font-weight: 600; text-decoration: none; }
 .rail { margin: 0 -1.5rem; padding-bottom: 1rem; }
 .bar { height: 16px; background: var(--ink); display: flex; justify-content: space-around; align-items: center; }
 .bolt { width: 4px; height: 4px; border-radius: 50%; background: #8a7c68; }
 .hooks { display: flex; flex-wrap: wrap; gap: 0 2.2rem; padding: 0 1.5rem; }
-.group h2 { font: 600 0.95rem var(--body); color: var(--muted); position: relative; top: 4px; }
-.group { display: grid; justify-items: start; align-content: start; }
+.group h2 { font: 600 0.95rem var(--body); color: var(--muted); padding: 0.35rem 0 0; }
+.group { display: flex; flex-direction: column-reverse; justify-content: flex-end; align-items: flex-start; }
+.bundle { flex-direction: column; justify-content: flex-start; align-items: center; }
 .tags { display: flex; flex-wrap: wrap; gap: 0 1rem; }
 .hang { display: grid; justify-items: center; }
-.hook { width: 14px; height: 30px; border: 3px solid var(--ink); border-top: 0; border-left-color: transparent; border-radius: 0 0 9px 9px; margin-bottom: -14px; z-index: 1; position: relative; }
-.hook::before { content: ''; position: absolute; right: -3px; top: -12px; height: 14px; width: 3px; background: var(--ink); }
+.hook { width: 3px; height: 38px; background: var(--ink); margin-bottom: -15px; z-index: 1; position: relative; }
+.hook::after { content: ''; position: absolute; right: 0; bottom: -9px; width: 13px; height: 9px; border: 3px solid var(--ink); border-top: 0; border-left-color: transparent; border-radius: 0 0 9px 9px; }
 .empty { margin: 1.4rem 0 0; color: var(--muted); font-size: 1.05rem; }
 .bundle .count { font: 400 1rem var(--body); background: var(--sheet); border: 1.5px solid var(--ink); padding: 1.1rem 1rem 0.6rem; cursor: pointer; display: grid; justify-items: center; color: var(--ink); }
 .count b { font: 700 1.8rem var(--head); }

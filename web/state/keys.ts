@@ -3,8 +3,10 @@ import { useEventListener, useLocalStorage } from '@vueuse/core'
 /** Single-key shortcuts can be switched off; the choice stays on this device. */
 export const singleKeys = () => useLocalStorage('ekko-single-keys', true)
 
-const inField = (target: EventTarget | null) =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+const inField = (target: EventTarget | null) => {
+  if (target instanceof HTMLInputElement) return !/^(?:radio|checkbox|button)$/.test(target.type)
+  return target instanceof HTMLElement && (target.isContentEditable || /^(?:TEXTAREA|SELECT)$/.test(target.tagName))
+}
 
 /** Shortcuts by key: 'u', 'Shift+U', 'Ctrl+z'. Off in fields and open dialogs; plain keys also when switched off. */
 export function useKeys(keys: () => Record<string, (() => void) | undefined>) {

@@ -8,7 +8,11 @@ export function useWords() {
   const store = useFarm()
   const unit = computed(() => store.farm?.massUnit ?? 'kg')
   const currency = computed(() => store.farm?.currency ?? 'USD')
-  const signed = (text: string, value: number) => (value > 0 ? `+${text}` : text.replace('-', '−'))
+  /** A change with its sign; what rounds to nothing has none. */
+  const signed = (text: string, value: number) => {
+    if (!/[1-9]/.test(text)) return text.replace('-', '')
+    return value > 0 ? `+${text}` : text.replace('-', '−')
+  }
   return {
     unit,
     currency,

@@ -25,13 +25,16 @@ export const ekkoPreset = definePreset(Aura, {
     },
   },
   components: {
-    button: { root: { paddingY: '0.45rem', paddingX: '0.8rem', borderRadius: '2px', label: { fontWeight: '600' } } },
+    button: {
+      root: { paddingY: '0.45rem', paddingX: '0.8rem', borderRadius: '2px', label: { fontWeight: '600' } },
+      colorScheme: { light: { text: { secondary: { color: '{surface.700}' } }, outlined: { secondary: { color: '{surface.800}', borderColor: '{surface.600}' } } } },
+    },
     datatable: {
       headerCell: { background: 'transparent', padding: '0.3rem 0.5rem', borderColor: '{surface.900}' },
       bodyCell: { padding: '0.25rem 0.5rem' },
       row: { background: 'transparent' },
     },
     dialog: { root: { borderRadius: '2px', shadow: '0 12px 40px rgb(36 29 22 / 0.25)' } },
-    togglebutton: { root: { padding: '0.3rem' } },
+    togglebutton: { root: { padding: '0.3rem' }, colorScheme: { light: { root: { color: '{surface.700}' } } } },
   },
 })

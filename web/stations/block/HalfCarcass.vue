@@ -33,20 +33,18 @@ const shapes = computed(() => {
     return [{ ...shape, d: closed(shape.polygon), kg, path, name, chosen, labelled: chosen || kg / whole >= SMALLEST_LABEL }]
   })
 })
-const drawn = computed(() => [...shapes.value.filter((s) => !s.chosen), ...shapes.value.filter((s) => s.chosen)])
 </script>
 
 <template>
   <g>
-    <path :d="`M${x(166)} 12v14a9 9 0 1 ${mirrored ? 0 : 1} ${mirrored ? -9 : 9} 9`" fill="none" stroke="#241d16" stroke-width="4" />
-    <text class="side" :x="x(165)" y="798" text-anchor="middle">{{ side === 'left' ? 'Left side' : 'Right side' }}</text>
+    <path :d="`M${x(196)} 10v16a10 10 0 1 ${mirrored ? 0 : 1} ${mirrored ? -10 : 10} 10`" fill="none" stroke="#241d16" stroke-width="4" />
+    <text class="side" :x="x(190)" y="822" text-anchor="middle">{{ side === 'left' ? 'Left side' : 'Right side' }}</text>
     <path
-      v-for="s in drawn"
+      v-for="s in shapes"
       :key="s.part"
       :d="s.d"
       :fill="`url(#to-${s.path.destination})`"
       class="part"
-      :class="{ chosen: s.chosen, other: part === s.part && !s.chosen }"
       role="button"
       tabindex="0"
       :aria-pressed="s.chosen"
@@ -57,12 +55,13 @@ const drawn = computed(() => [...shapes.value.filter((s) => !s.chosen), ...shape
     >
       <title>{{ s.name }}, {{ words.mass(s.kg) }}: {{ words.name(s.path.names) }} ({{ DESTINATIONS[s.path.destination].word }})</title>
     </path>
+    <path v-for="s in shapes.filter((p) => p.chosen || part === p.part)" :key="`o${s.part}`" :d="s.d" class="outline" :class="{ other: !s.chosen }" />
     <g class="bones" aria-hidden="true">
       <path v-for="r in drawing.ribs" :key="r.rib" :d="curve([r.from, r.bend, r.to])!" />
       <rect v-for="([vx, vy], i) in drawing.vertebrae" :key="i" :x="x(vx) - 7" :y="vy - 6" width="14" height="12" rx="3" />
-      <text v-for="r in drawing.ribs" :key="`n${r.rib}`" :x="x(r.from[0] - 4)" :y="r.from[1] + 4" text-anchor="middle">{{ r.rib }}</text>
+      <text v-for="r in drawing.ribs" :key="`n${r.rib}`" :x="x(r.number[0])" :y="r.number[1]" text-anchor="middle">{{ r.rib }}</text>
     </g>
-    <g v-for="s in drawn.filter((p) => p.labelled)" :key="`t${s.part}`" class="label" aria-hidden="true" :transform="`translate(${x(s.label[0])} ${s.label[1]})`">
+    <g v-for="s in shapes.filter((p) => p.labelled)" :key="`t${s.part}`" class="label" aria-hidden="true" :transform="`translate(${x(s.label[0])} ${s.label[1]})`">
       <text text-anchor="middle">{{ s.name.split(' (')[0] }}</text>
       <text text-anchor="middle" y="18" class="kg">{{ words.mass(s.kg) }}</text>
     </g>
@@ -73,8 +72,8 @@ const drawn = computed(() => [...shapes.value.filter((s) => !s.chosen), ...shape
 <style scoped>
 .part { stroke: #2c241b; stroke-width: 1.6; cursor: pointer; transition: d 0.15s; }
 .part:hover { filter: brightness(1.08); }
-.part.chosen { stroke: var(--accent); stroke-width: 5; }
-.part.other { stroke: var(--accent); stroke-width: 2.5; stroke-dasharray: 7 4; }
+.outline { fill: none; stroke: var(--accent); stroke-width: 5; pointer-events: none; }
+.outline.other { stroke-width: 2.5; stroke-dasharray: 7 4; }
 .part:focus-visible { outline: none; stroke: #000; stroke-width: 5; stroke-dasharray: 9 4; }
 .bones { pointer-events: none; }
 .bones path { fill: none; stroke: #f6efdf; stroke-width: 3.4; stroke-linecap: round; opacity: 0.75; }

@@ -25,12 +25,12 @@ function select(id: string, side: SideName) {
       <span class="muted">{{ words.mass(hanging!.kg) }} hanging</span>
       <SelectButton v-model="sides" :options="CHOICES" option-label="w" option-value="v" :allow-empty="false" size="small" aria-label="Sides to decide for" />
     </div>
-    <svg viewBox="0 0 800 800" class="carcass" role="group" aria-label="Half carcasses, ribs numbered">
+    <svg viewBox="0 0 800 830" class="carcass" role="group" aria-label="Half carcasses, ribs numbered">
       <PatternDefs />
       <rect x="40" y="6" width="720" height="9" fill="#241d16" />
-      <HalfCarcass side="left" :origin="34" @select="select" />
-      <HalfCarcass side="right" :origin="766" mirrored @select="select" />
-      <g v-for="(p, i) in animalParts" :key="p.id" class="centre" :class="{ chosen: part === p.id }" role="button" tabindex="0" :aria-label="`${words.name(p.names)}, whole animal`" :transform="`translate(400 ${110 + i * 56})`" @click="select(p.id, 'animal')" @keydown.enter="select(p.id, 'animal')">
+      <HalfCarcass side="left" :origin="-4" @select="select" />
+      <HalfCarcass side="right" :origin="804" mirrored @select="select" />
+      <g v-for="(p, i) in animalParts" :key="p.id" class="centre" :class="{ chosen: part === p.id }" role="button" tabindex="0" :aria-label="`${words.name(p.names)}, whole animal`" :transform="`translate(400 ${90 + i * 60})`" @click="select(p.id, 'animal')" @keydown.enter="select(p.id, 'animal')">
         <rect x="-34" y="-18" width="68" height="36" />
         <text y="6" text-anchor="middle">{{ words.name(p.names).split(',')[0] }}</text>
       </g>
@@ -41,7 +41,8 @@ function select(id: string, side: SideName) {
 <style scoped>
 .picture { background: var(--sheet); border: 1px solid var(--rule); display: flex; flex-direction: column; }
 .top { justify-content: space-between; padding: 0.35rem 0.6rem 0; }
-.carcass { width: 100%; height: 600px; display: block; }
+.carcass { width: 100%; height: max(560px, calc(100vh - 232px)); display: block; }
+@media (max-width: 900px) { .carcass { height: 560px; } }
 .centre rect { fill: var(--paper); stroke: var(--ink); stroke-width: 1.5; }
 .centre text { font: 600 17px var(--body); fill: var(--ink); }
 .centre { cursor: pointer; }

@@ -47,7 +47,8 @@ function drop() {
 <template>
   <g>
     <line :x1="x(shown.from - 14)" :x2="x(shown.to + 10)" :y1="shown.y" :y2="shown.y" class="cut" />
-    <line v-for="m in ordered" :key="m.setting" :x1="at + (mirrored ? -52 : 52)" :x2="x(m.from - 6)" :y1="m.y" :y2="m.y" class="stop" />
+    <line v-for="m in ordered" :key="m.setting" :x1="at + (mirrored ? -34 : 34)" :x2="x(m.from - 6)" :y1="m.y" :y2="m.y" class="stop" />
+    <text v-for="m in ordered.filter((o) => Math.abs(o.y - shown.y) > 34)" :key="`s${m.setting}`" :x="at + (mirrored ? -18 : 18)" :y="m.y + 5" text-anchor="middle" class="where">{{ m.setting }}</text>
     <g
       ref="handle"
       class="handle"
@@ -77,6 +78,7 @@ function drop() {
 <style scoped>
 .cut { stroke: var(--accent); stroke-width: 3; pointer-events: none; }
 .stop { stroke: var(--muted); stroke-width: 1; stroke-dasharray: 3 3; pointer-events: none; }
+.where { font: 600 13px var(--body); fill: var(--muted); pointer-events: none; }
 .handle { cursor: ns-resize; touch-action: none; }
 .handle rect { fill: var(--sheet); stroke: var(--accent); stroke-width: 2.5; }
 .handle:focus-visible { outline: none; }

@@ -19,9 +19,12 @@ const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'co
     <section class="stack picture">
       <div class="pane-head"><h2>Where the rest of the animal goes</h2></div>
       <WhereItGoes />
-      <div v-for="d in read.disagreements" :key="d.stage" class="caution" role="alert">
+      <div v-if="read.disagreements.length > 0" class="caution" role="alert">
         <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-        <span><b>The weighings disagree.</b> The {{ STAGE_WORDS[d.stage] }} weight is {{ Math.abs(d.z).toFixed(1) }} standard deviations {{ d.z > 0 ? 'above' : 'below' }} what the others say ({{ words.mass(d.expectedKg) }}). One of them may be wrong, or have another basis.</span>
+        <span>
+          <b>The weighings disagree.</b> One of them may be wrong, or have another basis.
+          <template v-for="d in read.disagreements" :key="d.stage"> The {{ STAGE_WORDS[d.stage] }} weight is {{ Math.abs(d.z).toFixed(1) }} standard deviations {{ d.z > 0 ? 'above' : 'below' }} what the others say ({{ words.mass(d.expectedKg) }}).</template>
+        </span>
       </div>
       <WeighingList />
     </section>

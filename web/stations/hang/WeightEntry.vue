@@ -13,6 +13,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { BASIS_WORDS, SOURCE_WORDS } from './weighingWords.ts'
 
+const EXAMPLES = { live: { lb: '260 lb', kg: '118 kg' }, hot: { lb: '187 lb', kg: '85 kg' }, hanging: { lb: '183 lb', kg: '83 kg' } }
 const { stage, label } = defineProps<{ stage: 'live' | 'hot' | 'hanging'; label: string }>()
 const { lot, weigh, body } = useReading()
 const words = useWords()
@@ -81,7 +82,7 @@ function start(next: 'correct' | 'again') {
       </template>
     </div>
     <form v-if="open" class="row form" novalidate @submit.prevent="send(false)">
-      <InputText :id="`weight-${stage}`" v-model="text" class="figure" autocomplete="off" :placeholder="words.unit.value === 'kg' ? '118 kg' : '260 lb'" :invalid="issues.length > 0" @input="issues = []" />
+      <InputText :id="`weight-${stage}`" v-model="text" class="figure" autocomplete="off" :placeholder="EXAMPLES[stage][words.unit.value]" :invalid="issues.length > 0" @input="issues = []" />
       <Select v-model="source" :options="sources" option-label="word" option-value="id" :aria-label="`${label}: how it is known`" size="small" />
       <Select v-if="stage === 'hanging'" v-model="basis" :options="bases" option-label="word" option-value="id" aria-label="Basis of the hanging weight" size="small" />
       <Button type="submit" :label="mode === 'correct' ? 'Put right' : 'Keep weight'" size="small" />

@@ -7,7 +7,7 @@ import { useWords } from '../../state/words.ts'
 
 const WORDS: Record<Loss['id'], string> = {
   shrink: 'Fasting and haulage',
-  dressing: 'Blood, hair, guts, head',
+  dressing: 'Blood, guts, dressed off',
   cooler: 'Drying in the cooler',
   bone: 'Bones',
   fat: 'Back fat and skin',

@@ -36,8 +36,8 @@ const odd = (c: CutFigure) => c.done && c.range !== null && (c.weighedKg < c.ran
             <span v-if="c.range && !c.done" class="whisker" :style="{ left: at(c.range.low), width: at(c.range.high - c.range.low) }" />
           </td>
           <td class="right nowrap"><span class="estimate" :title="c.range ? `likely ${words.massRange(c.range)}` : ''">{{ words.mass(c.expectedKg) }}</span></td>
-          <td class="right nowrap"><b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b><small v-if="c.weighedPacks > 0" class="muted"> {{ c.weighedPacks }} pk</small></td>
-          <td class="right nowrap"><span v-if="!c.done && c.remainingKg > 0.005" class="estimate">{{ words.mass(c.remainingKg) }}</span><i v-else-if="odd(c)" v-tooltip="`Outside what was likely (${words.massRange(c.range!)}). Is a pack missing, or counted twice?`" class="pi pi-exclamation-triangle odd" tabindex="0" aria-label="Outside what was likely" /></td>
+          <td class="right nowrap"><b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b><small v-if="c.weighedPacks > 0" class="muted pk">{{ c.weighedPacks }} pk</small></td>
+          <td class="right nowrap"><span v-if="!c.done && c.remainingKg > 0.005" class="estimate">{{ words.mass(c.remainingKg) }}</span><span v-else-if="odd(c)" v-tooltip="`Outside what was likely (${words.massRange(c.range!)}). Is a pack missing, or counted twice?`" class="pi pi-exclamation-triangle odd" role="img" tabindex="0" aria-label="Outside what was likely" /></td>
           <td><Checkbox :model-value="c.done" binary :aria-label="`All ${words.name(c.cut.names)} weighed`" @update:model-value="decide({ field: 'done', target: c.cut.id, side: 'animal', value: $event })" /></td>
           <td><Button text size="small" icon="pi pi-plus" :aria-label="`Weigh ${words.name(c.cut.names)}`" @click="emit('weigh', c.cut.id)" /></td>
         </tr>
@@ -55,6 +55,7 @@ td { padding: 0.12rem 0.4rem !important; }
 .weighed { border: 0; }
 .whisker { position: absolute; top: 50%; height: 2px; background: var(--accent); }
 .done .cut { color: var(--muted); }
+.pk { margin-left: 0.35rem; }
 .odd { color: var(--caution); }
 @media (max-width: 900px) { .lane { width: 18%; } }
 </style>

@@ -93,5 +93,6 @@ async function keep(stands = true) {
 
 <style scoped>
 .pair { display: grid; grid-template-columns: 1fr 6rem; gap: 0.75rem; }
+.pair :deep(input) { width: 100%; }
 .big { font: 700 1.5rem var(--head); }
 </style>

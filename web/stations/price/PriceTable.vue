@@ -56,5 +56,5 @@ const others = computed(() => read.value.money.net - total.value)
 .input { width: 4.4rem; }
 .price { width: 5.2rem; }
 .price :deep(input) { font-weight: 600; }
-@media (max-width: 900px) { .prices { display: block; overflow-x: auto; } .cut { min-width: 9rem; } .input { min-width: 4.2rem; } }
+@media (max-width: 900px) { section { overflow-x: auto; padding-bottom: 3rem; } .cut { min-width: 8.5rem; } .input { min-width: 4.2rem; } }
 </style>

@@ -64,7 +64,7 @@ function bar(params: CustomSeriesRenderItemParams, api: CustomSeriesRenderItemAP
           lineWidth: 3,
           align: room > 90 ? 'center' : 'left',
           verticalAlign: room > 90 ? 'bottom' : 'middle',
-          width: room > 90 ? room - 6 : Math.max(40, full - 8),
+          width: room > 90 ? room - 6 : 190,
           overflow: 'truncate',
         },
       },

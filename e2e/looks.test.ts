@@ -1,0 +1,59 @@
+import axeSource from 'axe-core'
+import { describe, expect, it } from 'vitest'
+import { openLot, running } from './testing.ts'
+
+const run = running({ demo: true })
+const STATIONS = ['hang', 'block', 'price', 'pack'] as const
+
+describe.each([
+  [1280, 800],
+  [820, 1180],
+])('at %i × %i', (width, height) => {
+  it.each(STATIONS)('%s has no accessibility fault and nothing runs off the side', async (station) => {
+    const { page } = run
+    await page.setViewportSize({ width, height })
+    await openLot(run, 'Clover', station)
+    await page.waitForTimeout(400)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+    const client = await page.context().newCDPSession(page)
+    await client.send('Runtime.evaluate', { expression: axeSource.source })
+    const { violations } = await page.evaluate(async () => {
+      const axe = (window as unknown as { axe: typeof axeSource }).axe
+      return axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] })
+    })
+    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual([])
+  })
+})
+
+describe('the rail', () => {
+  it('shows three hogs at three stages with the next step of each, and bundles when there are many', async () => {
+    const { page } = run
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await page.goto(run.url)
+    for (const word of ['On the hoof', 'Hanging', 'Being packed']) await page.getByRole('heading', { name: word }).waitFor()
+    await page.getByRole('link', { name: 'Go on weighing packs' }).waitFor()
+    for (let i = 0; i < 9; i++) {
+      const id = `01890a5d-ac96-774b-bcce-b302099a80${String(10 + i)}`
+      await fetch(`${run.url}/api/lots`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id, tag: `Row ${i}`, species: 'hog', count: 2 }) })
+    }
+    await page.getByRole('button', { name: '10 on the hoof' }).waitFor()
+    await page.getByLabel('Find a lot or a station').fill('row 7')
+    await expect.poll(() => page.locator('.next tbody tr').count()).toBe(1)
+  })
+  it('an unknown lot or address says so and leads back', async () => {
+    const { page } = run
+    await page.goto(`${run.url}/lots/01890a5d-ac96-774b-bcce-b302099a8057/block`)
+    await page.getByText('This farm has no lot with that number').waitFor()
+    await page.goto(`${run.url}/nowhere`)
+    await page.getByText('There is nothing at this address').waitFor()
+  })
+  it('when the server is away at the start, says what to do', async () => {
+    const { page } = run
+    await page.route('**/api/home', (route) => route.abort())
+    await page.goto(run.url)
+    await page.getByRole('heading', { name: 'The farm’s records do not open' }).waitFor()
+    await page.unroute('**/api/home')
+    await page.getByRole('button', { name: 'Try again' }).click()
+    await page.getByRole('heading', { name: 'Fallowmere' }).waitFor()
+  })
+})

@@ -1,0 +1,130 @@
+import { describe, expect, it } from 'vitest'
+import { figure, openLot, running, saved, stage } from './testing.ts'
+
+const run = running({ demo: true })
+const way = (path: string) => run.page.locator(`[data-path=${path}]`)
+
+describe('the Block', () => {
+  it('says what every way changes before it is taken, and afterwards that is what changed', async () => {
+    const { page } = run
+    await openLot(run, 'Juniper', 'block')
+    const take = async () => figure((await stage(page, 'cut').innerText()).split('\n').find((l) => l.includes('lb'))!)
+    const before = await take()
+    const row = page.locator('tr', { has: way('loin-roasts') })
+    const change = figure(await row.locator('td').nth(3).locator('small').innerText())
+    expect(change).toBeLessThan(0)
+    await way('loin-roasts').click()
+    await expect.poll(take).toBeCloseTo(before + change, 0)
+    await saved(page)
+    expect(await way('loin-roasts').getAttribute('aria-checked')).toBe('true')
+  })
+
+  it('names what a choice shuts out, and keeps the impossible visible with its reason', async () => {
+    const { page } = run
+    await page.locator('tbody', { has: way('loin-chops') }).getByText('it is sawn into the back chops').waitFor()
+    await page.locator('[data-part=spare-ribs]').first().click({ force: true })
+    await page.getByText('Ribs stay on only under a fresh belly slab').waitFor()
+    await way('ribs-on-belly').click({ force: true })
+    expect(await way('ribs-on-belly').getAttribute('aria-checked')).toBe('false')
+    await page.locator('[data-part=belly]').first().click()
+    await way('belly-slab').click()
+    await page.locator('[data-part=spare-ribs]').first().click({ force: true })
+    await way('ribs-on-belly').click()
+    await expect.poll(() => way('ribs-on-belly').getAttribute('aria-checked')).toBe('true')
+    await page.locator('[data-part=belly]').first().click()
+    expect(await page.locator('tr', { has: way('belly-bacon') }).innerText()).toContain('bacon, slices and sausage need them lifted')
+  })
+
+  it('undoes and redoes, also after a reload', async () => {
+    const { page } = run
+    await saved(page)
+    await page.reload()
+    await page.locator('[data-part=loin]').first().waitFor()
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(() => way('loin-roasts').getAttribute('aria-checked')).toBe('false')
+    await page.locator('body').press('Control+Shift+Z')
+    await expect.poll(() => way('loin-roasts').getAttribute('aria-checked')).toBe('true')
+    await page.locator('body').press('u')
+    await expect.poll(() => way('loin-roasts').getAttribute('aria-checked')).toBe('false')
+    await page.locator('body').press('Shift+U')
+    await expect.poll(() => way('loin-roasts').getAttribute('aria-checked')).toBe('true')
+    await saved(page)
+  })
+
+  it('moves the shoulder line between ribs, by hand and by arrow, on one side or both', async () => {
+    const { page } = run
+    const handle = (side: string) => page.locator(`[data-line="shoulder-line:${side}"]`)
+    const chops = () => page.locator('[data-part=shoulder]').first().getAttribute('aria-label')
+    const before = figure((await chops())!.split(',')[2]!)
+    await handle('left').focus()
+    await page.keyboard.press('ArrowUp')
+    await expect.poll(() => handle('right').getAttribute('aria-valuenow')).toBe('1')
+    expect(figure((await chops())!.split(',')[2]!)).toBeGreaterThan(before)
+    await page.getByRole('button', { name: 'Right', exact: true }).click()
+    const box = (await handle('right').boundingBox())!
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width / 2, box.y - 120, { steps: 6 })
+    await page.mouse.up()
+    await expect.poll(() => handle('right').getAttribute('aria-valuetext')).toContain('5 and 6')
+    expect(await handle('left').getAttribute('aria-valuenow')).toBe('1')
+    await saved(page)
+  })
+
+  it('adds up: carcass + added = products + by-products + losses, as shown', async () => {
+    const text = await run.page.getByTestId('balance').innerText()
+    const [carcass, added, ...out] = [...text.matchAll(/([\d.]+) lb/g)].map((m) => Number(m[1]))
+    expect(out.length).toBeGreaterThanOrEqual(3)
+    expect(carcass! + added!).toBeCloseTo(out.reduce((a, b) => a + b, 0), 6)
+    const hanging = figure((await stage(run.page, 'hanging').innerText()).split('\n').find((l) => l.includes('lb'))!)
+    expect(carcass).toBeCloseTo(hanging, 6)
+    const products = await run.page.locator('.product li .kg').allInnerTexts()
+    expect(products.map(figure).reduce((a, b) => a + b, 0)).toBeCloseTo(out[0]!, 6)
+  })
+
+  it('is walked by keyboard: arrows for parts, numbers for ways, L R B for sides', async () => {
+    const { page } = run
+    await openLot(run, 'Juniper', 'block')
+    const heading = page.locator('.paths h2')
+    const first = await heading.innerText()
+    await page.locator('body').press('ArrowRight')
+    await expect.poll(() => heading.innerText()).not.toBe(first)
+    await page.locator('body').press('ArrowLeft')
+    await expect.poll(() => heading.innerText()).toBe(first)
+    await page.locator('body').press('l')
+    await page.getByText('left side: what each way').waitFor()
+    await page.locator('body').press('1')
+    await expect.poll(() => way('loin-chops').getAttribute('aria-checked')).toBe('true')
+    await page.locator('body').press('b')
+    await page.getByText('The two sides are cut differently').waitFor()
+    await page.locator('body').press('/')
+    await page.getByLabel('Find a lot, part or cut').fill('gammon')
+    await page.getByRole('button', { name: /Smoked ham|Cured and smoked ham/ }).first().waitFor()
+    await page.keyboard.press('Escape')
+    await saved(page)
+  })
+})
+
+describe('two windows', () => {
+  it('a change in one is seen in the other; on the same field both are shown and one is kept', async () => {
+    const other = await run.open()
+    await openLot(run, 'Juniper', 'block')
+    await openLot(run, 'Juniper', 'block', other.page)
+    const theirs = (path: string) => other.page.locator(`[data-path=${path}]`)
+    await way('loin-boneless-chops').click()
+    await expect.poll(() => theirs('loin-boneless-chops').getAttribute('aria-checked')).toBe('true')
+
+    await other.context.setOffline(true)
+    await theirs('loin-grind').click()
+    await other.page.getByText('Server away').waitFor()
+    await way('loin-roasts').click()
+    await saved(run.page)
+    await other.context.setOffline(false)
+    const dialog = other.page.getByRole('dialog')
+    await dialog.getByText('Changed in two windows').waitFor()
+    expect(await dialog.innerText()).toMatch(/Tenderloin and back ribs kept[\s\S]*Boneless roasts/)
+    await dialog.getByRole('button', { name: 'Take what was decided here' }).click()
+    await expect.poll(() => way('loin-grind').getAttribute('aria-checked')).toBe('true')
+    await other.context.close()
+  })
+})

@@ -1,0 +1,69 @@
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core'
+import { afterAll, beforeAll, expect } from 'vitest'
+import { CHROMIUM_FLAGS, ensureChromium, startServer } from '../scripts/browser.mjs'
+
+/** The built application on a folder of its own, and a headless browser that fails the test on any page error. */
+export const newFolder = () => mkdtempSync(join(tmpdir(), 'ekko-e2e-'))
+
+export interface Running {
+  url: string
+  folder: string
+  page: Page
+  browser: Browser
+  server: ReturnType<typeof startServer>
+  errors: string[]
+  open: (options?: Parameters<Browser['newContext']>[0]) => Promise<{ page: Page; context: BrowserContext }>
+  /** Stops the server as asked and starts it again on the same folder. */
+  restart: (how: 'SIGTERM' | 'SIGKILL') => Promise<void>
+}
+
+export function running(options: { demo?: boolean; viewport?: { width: number; height: number } } = {}): Running {
+  const state = { folder: newFolder(), errors: [] as string[] } as Running
+  const viewport = options.viewport ?? { width: 1280, height: 800 }
+  state.open = async (more = {}) => {
+    const context = await state.browser.newContext({ viewport, acceptDownloads: true, reducedMotion: 'reduce', ...more })
+    const page = await context.newPage()
+    page.on('pageerror', (e) => state.errors.push(e.message))
+    page.on('console', (m) => m.type() === 'error' && !/Failed to load resource|net::ERR/.test(m.text()) && state.errors.push(m.text()))
+    return { page, context }
+  }
+  const start = async () => {
+    state.server = startServer(['--data', state.folder, ...(options.demo ? ['--demo'] : [])])
+    state.url = await state.server.url
+  }
+  state.restart = async (how) => {
+    const gone = new Promise((resolve) => state.server.child.on('exit', resolve))
+    state.server.child.kill(how)
+    await gone
+    await start()
+  }
+  beforeAll(async () => {
+    await start()
+    state.browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_FLAGS })
+    state.page = (await state.open()).page
+  })
+  afterAll(async () => {
+    await state.browser?.close()
+    await state.server?.stop()
+    expect(state.errors).toEqual([])
+  })
+  return state
+}
+
+/** Opens a station of a demo lot by its name. */
+export async function openLot(run: Running, tag: string, station: string, page = run.page): Promise<void> {
+  const { lots } = (await (await fetch(`${run.url}/api/home`)).json()) as { lots: { id: string; tag: string }[] }
+  await page.goto(`${run.url}/lots/${lots.find((l) => l.tag === tag)!.id}/${station}`)
+  await page.locator('#main').waitFor()
+}
+
+/** Text of a step of the stair, once it says what is wanted. */
+export const stage = (page: Page, id: string) => page.locator(`[data-stage=${id}]`)
+
+export const saved = (page: Page) => page.getByText('All saved').waitFor()
+
+/** First number in a text. */
+export const figure = (text: string | null): number => Number(/-?[\d,]*\.?\d+/.exec((text ?? '').replace('−', '-'))?.[0].replaceAll(',', ''))
