@@ -14,7 +14,18 @@ const FLOORS = {
   web: { below: [...CORE.map((r) => `#core/${r}`), '#contracts'] },
 }
 const ROOMS = [...CORE.map((r) => `#core/${r}`), '#contracts', '#paper', '#demo']
-const OUTSIDE = ['vue', 'vue-router', 'pinia', 'primevue', 'primevue/*', 'express', '@electric-sql/*', 'echarts', 'echarts/*', 'node:*']
+const OUTSIDE = [
+  'vue',
+  'vue-router',
+  'pinia',
+  'primevue',
+  'primevue/*',
+  'express',
+  '@electric-sql/*',
+  'echarts',
+  'echarts/*',
+  'node:*',
+]
 
 const floor = (files, below, outside = []) => ({
   files,
@@ -23,10 +34,18 @@ const floor = (files, below, outside = []) => ({
     'no-restricted-imports': [
       'error',
       {
-        paths: ROOMS.filter((r) => !below.includes(r)).map((name) => ({ name, message: 'A room uses only rooms below it.' })),
+        paths: ROOMS.filter((r) => !below.includes(r)).map((name) => ({
+          name,
+          message: 'A room uses only rooms below it.',
+        })),
         patterns: [
-          { group: ['../../*/**', '!../../pieces/**', '!../../state/**', '!../../theme/**'], message: 'Other rooms are entered by their face: #core/ROOM, #contracts, #paper.' },
-          ...(outside.length > 0 ? [{ group: outside, message: 'The core knows no interface, server or database.' }] : []),
+          {
+            group: ['../../*/**', '!../../pieces/**', '!../../state/**', '!../../theme/**'],
+            message: 'Other rooms are entered by their face: #core/ROOM, #contracts, #paper.',
+          },
+          ...(outside.length > 0
+            ? [{ group: outside, message: 'The core knows no interface, server or database.' }]
+            : []),
         ],
       },
     ],
@@ -39,16 +58,29 @@ export default ts.config(
   ...ts.configs.strict,
   ...vue.configs['flat/recommended'],
   {
-    languageOptions: { globals: { ...globals.browser, ...globals.node }, parserOptions: { parser: ts.parser } },
+    languageOptions: {
+      globals: { ...globals.browser, ...globals.node },
+      parserOptions: { parser: ts.parser },
+    },
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
       '@typescript-eslint/no-dynamic-delete': 'off',
       '@typescript-eslint/no-invalid-void-type': 'off',
-      'no-restricted-syntax': ['error', { selector: 'TSEnumDeclaration', message: 'Use a union of literals.' }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'TSEnumDeclaration', message: 'Use a union of literals.' },
+      ],
       'vue/require-default-prop': 'off',
     },
   },
-  ...CORE.map((room, i) => floor([`core/${room}/**/*.ts`], CORE.slice(0, i).map((r) => `#core/${r}`), OUTSIDE)),
+  ...CORE.map((room, i) =>
+    floor(
+      [`core/${room}/**/*.ts`],
+      CORE.slice(0, i).map((r) => `#core/${r}`),
+      OUTSIDE,
+    ),
+  ),
   ...Object.entries(FLOORS).map(([room, { below }]) => floor([`${room}/**/*.{ts,vue}`], below)),
   prettier,
 )

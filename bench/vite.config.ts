@@ -5,5 +5,10 @@ const here = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineConfig({
   root: here('.'),
-  build: { ssr: true, outDir: here('../dist/bench'), emptyOutDir: true, rollupOptions: { input: here('evaluate.ts') } },
+  build: {
+    ssr: true,
+    outDir: here('../dist/bench'),
+    emptyOutDir: true,
+    rollupOptions: { input: here('evaluate.ts') },
+  },
 })

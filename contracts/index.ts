@@ -16,7 +16,10 @@ function isCurrency(code: string): boolean {
 
 export const farmSchema = z.object({
   name,
-  currency: z.string().regex(/^[A-Z]{3}$/).refine(isCurrency, 'not a currency'),
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/)
+    .refine(isCurrency, 'not a currency'),
   massUnit,
   nameSet: z.enum(['american', 'commonwealth']),
   zone: z.string().min(1).max(60),
@@ -49,8 +52,14 @@ export const newWeighingSchema = z
     stands: z.boolean(),
     confirmed: z.boolean(),
   })
-  .refine((w) => (w.stage === 'hanging') === (w.basis !== null), { path: ['basis'], message: 'A hanging weight has a basis; other weights have none.' })
-  .refine((w) => w.stands || w.corrects !== null, { path: ['stands'], message: 'Only a correction can withdraw a figure.' })
+  .refine((w) => (w.stage === 'hanging') === (w.basis !== null), {
+    path: ['basis'],
+    message: 'A hanging weight has a basis; other weights have none.',
+  })
+  .refine((w) => w.stands || w.corrects !== null, {
+    path: ['stands'],
+    message: 'Only a correction can withdraw a figure.',
+  })
 export type NewWeighing = z.infer<typeof newWeighingSchema>
 
 export const newPackSchema = z
@@ -62,7 +71,10 @@ export const newPackSchema = z
     corrects: z.uuid().nullable(),
     stands: z.boolean(),
   })
-  .refine((w) => w.stands || w.corrects !== null, { path: ['stands'], message: 'Only a correction can withdraw a figure.' })
+  .refine((w) => w.stands || w.corrects !== null, {
+    path: ['stands'],
+    message: 'Only a correction can withdraw a figure.',
+  })
 export type NewPack = z.infer<typeof newPackSchema>
 
 /** A batch of decisions: `base` is the last sequence number the page had heard of this lot. */
@@ -73,13 +85,28 @@ export const appendSchema = z.object({
   own: z.array(z.uuid()).max(400),
   undoes: z.uuid().nullable(),
   redoes: z.uuid().nullable(),
-  commands: z.array(z.object({ id: z.uuid(), decision: decisionSchema })).min(1).max(400),
+  commands: z
+    .array(z.object({ id: z.uuid(), decision: decisionSchema }))
+    .min(1)
+    .max(400),
 })
 export type Append = z.infer<typeof appendSchema>
 
 const instant = z.iso.datetime()
-const kept = { id: z.uuid(), grams: z.number().int().positive(), shown, corrects: z.uuid().nullable(), stands: z.boolean(), at: instant }
-export const weighingSchema = z.object({ ...kept, stage: stageSchema, basis: basisSchema.nullable(), source: sourceSchema })
+const kept = {
+  id: z.uuid(),
+  grams: z.number().int().positive(),
+  shown,
+  corrects: z.uuid().nullable(),
+  stands: z.boolean(),
+  at: instant,
+}
+export const weighingSchema = z.object({
+  ...kept,
+  stage: stageSchema,
+  basis: basisSchema.nullable(),
+  source: sourceSchema,
+})
 export const packSchema = z.object({ ...kept, cut: z.string(), packs: z.number().int() })
 
 export const lotSchema = z.object({
@@ -97,7 +124,13 @@ export type Lot = z.infer<typeof lotSchema>
 
 export const paperKindSchema = z.enum(['price-list', 'cut-sheet'])
 export const newPaperSchema = z.object({ id: z.uuid(), kind: paperKindSchema })
-export const paperSchema = z.object({ id: z.uuid(), lot: z.uuid(), kind: paperKindSchema, data: z.record(z.string(), z.unknown()), issuedAt: instant })
+export const paperSchema = z.object({
+  id: z.uuid(),
+  lot: z.uuid(),
+  kind: paperKindSchema,
+  data: z.record(z.string(), z.unknown()),
+  issuedAt: instant,
+})
 export type Paper = z.infer<typeof paperSchema>
 
 /** What a lot figures as on the wire beside the page that asks for it. */

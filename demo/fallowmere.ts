@@ -40,39 +40,78 @@ async function hang(post: Post, tag: string) {
         commands: decisions.map((decision) => ({ id: uuid(), decision })),
       } satisfies Append),
     pack: (cut: string, value: number, packs: number) =>
-      post(`/lots/${id}/packs`, { id: uuid(), cut, shown: { value, unit: 'lb' }, packs, corrects: null, stands: true } satisfies NewPack),
+      post(`/lots/${id}/packs`, {
+        id: uuid(),
+        cut,
+        shown: { value, unit: 'lb' },
+        packs,
+        corrects: null,
+        stands: true,
+      } satisfies NewPack),
   }
 }
 
 const lot = { target: 'lot', side: 'animal' } as const
-const cost = (label: string, amount: number): Decision => ({ field: 'cost', target: uuid(), side: 'animal', value: { label, amount } })
+const cost = (label: string, amount: number): Decision => ({
+  field: 'cost',
+  target: uuid(),
+  side: 'animal',
+  value: { label, amount },
+})
 const path = (target: string, value: string, ...sides: ('left' | 'right')[]): Decision[] =>
-  (sides.length > 0 ? sides : (['left', 'right'] as const)).map((side) => ({ field: 'path', target, side, value }))
+  (sides.length > 0 ? sides : (['left', 'right'] as const)).map((side) => ({
+    field: 'path',
+    target,
+    side,
+    value,
+  }))
 const FEES: Decision[] = [
   { field: 'fee', target: 'kill', side: 'animal', value: { amount: 8500, per: 'head', basis: null } },
   { field: 'fee', target: 'cut-wrap', side: 'animal', value: { amount: 98, per: 'lb', basis: 'hot' } },
   { field: 'fee', target: 'pack', side: 'animal', value: { amount: 35, per: 'pack', basis: null } },
 ]
-const price = (cut: string, minor: number): Decision => ({ field: 'price', target: cut, side: 'animal', value: { minor, per: 'lb' } })
+const price = (cut: string, minor: number): Decision => ({
+  field: 'price',
+  target: cut,
+  side: 'animal',
+  value: { minor, per: 'lb' },
+})
 
 /** Three Gloucestershire Old Spots: one measured by tape, one hanging, one half packed. */
 export async function loadFallowmere(address: string): Promise<void> {
   const post: Post = async (path, body) => send('POST', path, body)
   const send = async (method: string, path: string, body: unknown) => {
-    const res = await fetch(`${address}/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
-    if (!res.ok) throw new Error(`The demo farm could not be loaded: ${path} answered ${res.status} ${await res.text()}`)
+    const res = await fetch(`${address}/api${path}`, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+    if (!res.ok)
+      throw new Error(`The demo farm could not be loaded: ${path} answered ${res.status} ${await res.text()}`)
   }
   await send('PUT', '/farm', FARM)
 
   const juniper = await hang(post, 'Juniper')
   await juniper.weigh('live', 236, { source: 'tape' })
-  await juniper.decide(cost('Weaner', 9500), cost('Feed so far', 27400), cost('Feed to come', 9000), cost('Own labour', 11000), ...FEES)
+  await juniper.decide(
+    cost('Weaner', 9500),
+    cost('Feed so far', 27400),
+    cost('Feed to come', 9000),
+    cost('Own labour', 11000),
+    ...FEES,
+  )
 
   const bramble = await hang(post, 'Bramble')
   await bramble.weigh('live', 268, { source: 'scale' })
   await bramble.weigh('hot', 189)
   await bramble.decide({ field: 'route', ...lot, value: 'inspected' })
-  await bramble.decide(cost('Weaner', 9500), cost('Feed', 39850), cost('Bedding and vet', 2600), cost('Haulage', 4000), cost('Own labour', 12000))
+  await bramble.decide(
+    cost('Weaner', 9500),
+    cost('Feed', 39850),
+    cost('Bedding and vet', 2600),
+    cost('Haulage', 4000),
+    cost('Own labour', 12000),
+  )
   await bramble.decide(...FEES, { field: 'target', ...lot, value: 15000 })
   await bramble.decide(...path('loin', 'loin-boneless-chops', 'right'))
   await bramble.decide(...path('leg', 'leg-smoked', 'left'))
@@ -82,7 +121,13 @@ export async function loadFallowmere(address: string): Promise<void> {
   await clover.weigh('hot', 178)
   await clover.weigh('hanging', 173, { basis: 'aged' })
   await clover.decide({ field: 'route', ...lot, value: 'inspected' })
-  await clover.decide(cost('Weaner', 9000), cost('Feed', 32800), cost('Bedding and vet', 2600), cost('Haulage', 4000), cost('Own labour', 12000))
+  await clover.decide(
+    cost('Weaner', 9000),
+    cost('Feed', 32800),
+    cost('Bedding and vet', 2600),
+    cost('Haulage', 4000),
+    cost('Own labour', 12000),
+  )
   await clover.decide(...FEES, { field: 'target', ...lot, value: 12000 })
   await clover.decide(...path('loin', 'loin-boneless-chops'), ...path('spare-ribs', 'ribs-squared'))
   await clover.decide(
@@ -102,5 +147,9 @@ export async function loadFallowmere(address: string): Promise<void> {
   await clover.pack('butt-roast', 15.4, 4)
   await clover.pack('ground-pork', 12, 12)
   await clover.pack('bones', 6.1, 1)
-  await clover.decide({ field: 'done', target: 'tenderloin', side: 'animal', value: true }, { field: 'done', target: 'boneless-chop', side: 'animal', value: true }, { field: 'done', target: 'back-ribs', side: 'animal', value: true })
+  await clover.decide(
+    { field: 'done', target: 'tenderloin', side: 'animal', value: true },
+    { field: 'done', target: 'boneless-chop', side: 'animal', value: true },
+    { field: 'done', target: 'back-ribs', side: 'animal', value: true },
+  )
 }

@@ -11,7 +11,11 @@ describe('a new farm, by keyboard only', () => {
       for (let i = 0; i < 60; i++) {
         const name = await page.evaluate(() => {
           const el = document.activeElement as HTMLElement | null
-          const own = el?.getAttribute('aria-label') ?? (el as HTMLInputElement | null)?.labels?.[0]?.textContent ?? el?.textContent ?? ''
+          const own =
+            el?.getAttribute('aria-label') ??
+            (el as HTMLInputElement | null)?.labels?.[0]?.textContent ??
+            el?.textContent ??
+            ''
           return own.trim()
         })
         if (name.startsWith(label)) return
@@ -47,6 +51,7 @@ describe('a new farm, by keyboard only', () => {
     await page.locator('body').press(']')
     await page.locator('body').press(']')
     await page.getByRole('heading', { name: 'What it costs' }).waitFor()
+    await page.locator('body').press('c')
     await tabTo('What was paid for')
     await keys.type('Weaner and feed')
     await keys.press('Tab')
@@ -55,7 +60,7 @@ describe('a new farm, by keyboard only', () => {
     await saved(page)
     const cover = await page.getByTestId('cover').innerText()
     expect(cover).toMatch(/\d+ %\s*\n\s*\d+ %–\d+ %/)
-    await tabTo('Cover')
+    await page.getByTestId('cover').focus()
     await keys.press('Enter')
     await page.getByText('four times in five').waitFor()
     const sum = await page.getByRole('dialog').innerText()
@@ -96,7 +101,13 @@ describe('a new farm, by keyboard only', () => {
     const live = page.locator('[data-entry=live]')
     await live.getByRole('button', { name: 'Withdraw' }).click()
     await expect.poll(() => stage(page, 'live').getAttribute('aria-label')).toMatch(/estimate, likely/)
-    expect(figure(await stage(page, 'live').innerText().then((t) => t.split('\n')[1]!))).toBeGreaterThan(182)
+    expect(
+      figure(
+        await stage(page, 'live')
+          .innerText()
+          .then((t) => t.split('\n')[1]!),
+      ),
+    ).toBeGreaterThan(182)
     await live.getByRole('combobox').click()
     await page.getByRole('option', { name: 'tape' }).click()
     await live.getByLabel('Heart girth').fill('46')
@@ -115,6 +126,8 @@ describe('a new farm, by keyboard only', () => {
     await page.getByRole('option', { name: 'cold, after chilling' }).click()
     await hanging.getByRole('button', { name: 'Keep weight' }).click()
     await hanging.getByText('cold, after chilling').waitFor()
-    expect(figure((await stage(page, 'hanging').innerText()).split('\n').find((l) => l.includes('lb'))!)).toBeCloseTo(178.4 * 0.995, 0)
+    expect(
+      figure((await stage(page, 'hanging').innerText()).split('\n').find((l) => l.includes('lb'))!),
+    ).toBeCloseTo(178.4 * 0.995, 0)
   })
 })

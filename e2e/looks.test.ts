@@ -14,14 +14,18 @@ describe.each([
     await page.setViewportSize({ width, height })
     await openLot(run, 'Clover', station)
     await page.waitForTimeout(400)
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0)
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+    ).toBeLessThanOrEqual(0)
     const client = await page.context().newCDPSession(page)
     await client.send('Runtime.evaluate', { expression: axeSource.source })
     const { violations } = await page.evaluate(async () => {
       const axe = (window as unknown as { axe: typeof axeSource }).axe
       return axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] })
     })
-    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual([])
+    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual(
+      [],
+    )
   })
 })
 
@@ -30,11 +34,16 @@ describe('the rail', () => {
     const { page } = run
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(run.url)
-    for (const word of ['On the hoof', 'Hanging', 'Being packed']) await page.getByRole('heading', { name: word }).waitFor()
+    for (const word of ['On the hoof', 'Hanging', 'Being packed'])
+      await page.getByRole('heading', { name: word }).waitFor()
     await page.getByRole('link', { name: 'Go on weighing packs' }).waitFor()
     for (let i = 0; i < 9; i++) {
       const id = `01890a5d-ac96-774b-bcce-b302099a80${String(10 + i)}`
-      await fetch(`${run.url}/api/lots`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ id, tag: `Row ${i}`, species: 'hog', count: 2 }) })
+      await fetch(`${run.url}/api/lots`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id, tag: `Row ${i}`, species: 'hog', count: 2 }),
+      })
     }
     await page.getByRole('button', { name: '10 on the hoof' }).waitFor()
     await page.getByLabel('Find a lot or a station').fill('row 7')

@@ -68,7 +68,10 @@ describe('Price', () => {
     await page.getByRole('button', { name: 'Take the price that pays' }).click()
     await expect.poll(coverFigure).toBeGreaterThanOrEqual(100)
     await page.getByRole('button', { name: 'Price list, PDF' }).click()
-    await page.getByText(/share of the live animal before slaughter, so Ekko/).nth(1).waitFor()
+    await page
+      .getByText(/share of the live animal before slaughter, so Ekko/)
+      .nth(1)
+      .waitFor()
   })
 })
 
@@ -105,7 +108,11 @@ describe('take away, stop, start, restore', () => {
   it('price list in PDF and CSV and a cut sheet are downloaded', async () => {
     const { page } = run
     await openLot(run, 'Bramble', 'price')
-    for (const [button, ending] of [['Price list, PDF', 'pdf'], ['Price list, CSV', 'csv'], ['Cut sheet, PDF', 'pdf']] as const) {
+    for (const [button, ending] of [
+      ['Price list, PDF', 'pdf'],
+      ['Price list, CSV', 'csv'],
+      ['Cut sheet, PDF', 'pdf'],
+    ] as const) {
       const download = page.waitForEvent('download')
       await page.getByRole('button', { name: button }).click()
       const file = await download
@@ -126,7 +133,9 @@ describe('take away, stop, start, restore', () => {
     await saved(page)
     await run.restart('SIGKILL')
     await openLot(run, 'Bramble', 'price')
-    await expect.poll(() => page.getByLabel('Price of Ground pork', { exact: true }).inputValue()).toBe('8.88')
+    await expect
+      .poll(() => page.getByLabel('Price of Ground pork', { exact: true }).inputValue())
+      .toBe('8.88')
   })
 
   it('a second process on the folder is refused with a reason', async () => {

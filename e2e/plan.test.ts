@@ -8,7 +8,8 @@ describe('the Block', () => {
   it('says what every way changes before it is taken, and afterwards that is what changed', async () => {
     const { page } = run
     await openLot(run, 'Juniper', 'block')
-    const take = async () => figure((await stage(page, 'cut').innerText()).split('\n').find((l) => l.includes('lb'))!)
+    const take = async () =>
+      figure((await stage(page, 'cut').innerText()).split('\n').find((l) => l.includes('lb'))!)
     const before = await take()
     const row = page.locator('tr', { has: way('loin-roasts') })
     const change = figure(await row.locator('td').nth(3).locator('small').innerText())
@@ -21,7 +22,10 @@ describe('the Block', () => {
 
   it('names what a choice shuts out, and keeps the impossible visible with its reason', async () => {
     const { page } = run
-    await page.locator('tbody', { has: way('loin-chops') }).getByText('it is sawn into the back chops').waitFor()
+    await page
+      .locator('tbody', { has: way('loin-chops') })
+      .getByText('it is sawn into the back chops')
+      .waitFor()
     await page.locator('[data-part=spare-ribs]').first().click({ force: true })
     await page.getByText('Ribs stay on only under a fresh belly slab').waitFor()
     await way('ribs-on-belly').click({ force: true })
@@ -32,7 +36,9 @@ describe('the Block', () => {
     await way('ribs-on-belly').click()
     await expect.poll(() => way('ribs-on-belly').getAttribute('aria-checked')).toBe('true')
     await page.locator('[data-part=belly]').first().click()
-    expect(await page.locator('tr', { has: way('belly-bacon') }).innerText()).toContain('bacon, slices and sausage need them lifted')
+    expect(await page.locator('tr', { has: way('belly-bacon') }).innerText()).toContain(
+      'bacon, slices and sausage need them lifted',
+    )
   })
 
   it('undoes and redoes, also after a reload', async () => {
@@ -75,8 +81,13 @@ describe('the Block', () => {
     const text = await run.page.getByTestId('balance').innerText()
     const [carcass, added, ...out] = [...text.matchAll(/([\d.]+) lb/g)].map((m) => Number(m[1]))
     expect(out.length).toBeGreaterThanOrEqual(3)
-    expect(carcass! + added!).toBeCloseTo(out.reduce((a, b) => a + b, 0), 6)
-    const hanging = figure((await stage(run.page, 'hanging').innerText()).split('\n').find((l) => l.includes('lb'))!)
+    expect(carcass! + added!).toBeCloseTo(
+      out.reduce((a, b) => a + b, 0),
+      6,
+    )
+    const hanging = figure(
+      (await stage(run.page, 'hanging').innerText()).split('\n').find((l) => l.includes('lb'))!,
+    )
     expect(carcass).toBeCloseTo(hanging, 6)
     const products = await run.page.locator('.product li .kg').allInnerTexts()
     expect(products.map(figure).reduce((a, b) => a + b, 0)).toBeCloseTo(out[0]!, 6)
@@ -99,7 +110,10 @@ describe('the Block', () => {
     await page.getByText('The two sides are cut differently').waitFor()
     await page.locator('body').press('/')
     await page.getByLabel('Find a lot, part or cut').fill('gammon')
-    await page.getByRole('button', { name: /Smoked ham|Cured and smoked ham/ }).first().waitFor()
+    await page
+      .getByRole('button', { name: /Smoked ham|Cured and smoked ham/ })
+      .first()
+      .waitFor()
     await page.keyboard.press('Escape')
     await saved(page)
   })

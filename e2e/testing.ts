@@ -20,14 +20,27 @@ export interface Running {
   restart: (how: 'SIGTERM' | 'SIGKILL') => Promise<void>
 }
 
-export function running(options: { demo?: boolean; viewport?: { width: number; height: number } } = {}): Running {
+export function running(
+  options: { demo?: boolean; viewport?: { width: number; height: number } } = {},
+): Running {
   const state = { folder: newFolder(), errors: [] as string[] } as Running
   const viewport = options.viewport ?? { width: 1280, height: 800 }
   state.open = async (more = {}) => {
-    const context = await state.browser.newContext({ viewport, acceptDownloads: true, reducedMotion: 'reduce', ...more })
+    const context = await state.browser.newContext({
+      viewport,
+      acceptDownloads: true,
+      reducedMotion: 'reduce',
+      ...more,
+    })
     const page = await context.newPage()
     page.on('pageerror', (e) => state.errors.push(e.message))
-    page.on('console', (m) => m.type() === 'error' && !/Failed to load resource|net::ERR/.test(m.text()) && state.errors.push(m.text()))
+    page.on(
+      'console',
+      (m) =>
+        m.type() === 'error' &&
+        !/Failed to load resource|net::ERR/.test(m.text()) &&
+        state.errors.push(m.text()),
+    )
     return { page, context }
   }
   const start = async () => {
@@ -55,7 +68,9 @@ export function running(options: { demo?: boolean; viewport?: { width: number; h
 
 /** Opens a station of a demo lot by its name. */
 export async function openLot(run: Running, tag: string, station: string, page = run.page): Promise<void> {
-  const { lots } = (await (await fetch(`${run.url}/api/home`)).json()) as { lots: { id: string; tag: string }[] }
+  const { lots } = (await (await fetch(`${run.url}/api/home`)).json()) as {
+    lots: { id: string; tag: string }[]
+  }
   await page.goto(`${run.url}/lots/${lots.find((l) => l.tag === tag)!.id}/${station}`)
   await page.locator('#main').waitFor()
 }
@@ -66,4 +81,5 @@ export const stage = (page: Page, id: string) => page.locator(`[data-stage=${id}
 export const saved = (page: Page) => page.getByText('All saved').waitFor()
 
 /** First number in a text. */
-export const figure = (text: string | null): number => Number(/-?[\d,]*\.?\d+/.exec((text ?? '').replace('−', '-'))?.[0].replaceAll(',', ''))
+export const figure = (text: string | null): number =>
+  Number(/-?[\d,]*\.?\d+/.exec((text ?? '').replace('−', '-'))?.[0].replaceAll(',', ''))

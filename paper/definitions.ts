@@ -8,7 +8,13 @@ const title = (text: string, under: string): Content[] => [
   { text, fontSize: 22, bold: true },
   { text: under, fontSize: 11, margin: [0, 2, 0, 10] },
 ]
-const ruled = { hLineWidth: () => 0.6, vLineWidth: () => 0, hLineColor: () => INK, paddingTop: () => 4, paddingBottom: () => 4 }
+const ruled = {
+  hLineWidth: () => 0.6,
+  vLineWidth: () => 0,
+  hLineColor: () => INK,
+  paddingTop: () => 4,
+  paddingBottom: () => 4,
+}
 const heads = (...names: string[]) => names.map((text) => ({ text, bold: true }))
 
 /** An empty box to write a weight in: drawn, since no text face has one in every weight. */
@@ -23,7 +29,11 @@ function priceListPaper(list: PriceList): Content[] {
         widths: ['*', 'auto', 'auto'],
         body: [
           heads('Cut', 'Price', 'Usual pack'),
-          ...list.rows.map((r) => [r.name, { text: formatPrice(r.price, list.currency), alignment: 'right' as const }, r.pack]),
+          ...list.rows.map((r) => [
+            r.name,
+            { text: formatPrice(r.price, list.currency), alignment: 'right' as const },
+            r.pack,
+          ]),
         ],
       },
       layout: ruled,
@@ -33,9 +43,13 @@ function priceListPaper(list: PriceList): Content[] {
 }
 
 function cutSheetPaper(sheet: CutSheet): Content[] {
-  const same = (r: { left: string; right: string }) => (r.left === r.right ? r.left : `Left: ${r.left}\nRight: ${r.right}`)
+  const same = (r: { left: string; right: string }) =>
+    r.left === r.right ? r.left : `Left: ${r.left}\nRight: ${r.right}`
   return [
-    ...title(`Cut sheet: ${sheet.lot}`, `${sheet.farm} · ${sheet.date} · ${sheet.count} ${sheet.count === 1 ? 'hog' : 'hogs'}`),
+    ...title(
+      `Cut sheet: ${sheet.lot}`,
+      `${sheet.farm} · ${sheet.date} · ${sheet.count} ${sheet.count === 1 ? 'hog' : 'hogs'}`,
+    ),
     {
       table: {
         widths: [90, '*'],
@@ -56,7 +70,12 @@ function cutSheetPaper(sheet: CutSheet): Content[] {
         widths: [82, 150, '*', 54],
         body: [
           heads('Part', 'Cut as', 'How', 'Weight'),
-          ...sheet.rows.map((r) => [{ text: r.part, bold: true }, same(r), { text: r.note, fontSize: 9 }, box]),
+          ...sheet.rows.map((r) => [
+            { text: r.part, bold: true },
+            same(r),
+            { text: r.note, fontSize: 9 },
+            box,
+          ]),
         ],
       },
       layout: ruled,
@@ -76,7 +95,12 @@ export function definitionOf(data: PriceList | CutSheet): TDocumentDefinitions {
     pageMargins: [40, 40, 40, 48],
     defaultStyle: { font: 'Fira', fontSize: 11, color: INK },
     content: data.kind === 'price-list' ? priceListPaper(data) : cutSheetPaper(data),
-    footer: (page, pages) => ({ text: `${data.farm} · ${data.lot} · ${data.date} · page ${page} of ${pages}`, alignment: 'center', fontSize: 8, margin: [0, 14, 0, 0] }),
+    footer: (page, pages) => ({
+      text: `${data.farm} · ${data.lot} · ${data.date} · page ${page} of ${pages}`,
+      alignment: 'center',
+      fontSize: 8,
+      margin: [0, 14, 0, 0],
+    }),
     info: { title: `${data.kind === 'price-list' ? 'Price list' : 'Cut sheet'}: ${data.lot}` },
   }
 }

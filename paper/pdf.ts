@@ -5,14 +5,21 @@ import type { CutSheet } from '#core/plan'
 import { definitionOf } from './definitions.ts'
 
 const resolve = createRequire(import.meta.url).resolve
-const face = (weight: string) => resolve(`@expo-google-fonts/fira-sans-condensed/${weight}/FiraSansCondensed_${weight}.ttf`)
+const face = (weight: string) =>
+  resolve(`@expo-google-fonts/fira-sans-condensed/${weight}/FiraSansCondensed_${weight}.ttf`)
 
 pdfmake.setFonts({
-  Fira: { normal: face('400Regular'), bold: face('600SemiBold'), italics: face('400Regular_Italic'), bolditalics: face('600SemiBold_Italic') },
+  Fira: {
+    normal: face('400Regular'),
+    bold: face('600SemiBold'),
+    italics: face('400Regular_Italic'),
+    bolditalics: face('600SemiBold_Italic'),
+  },
 })
 
 pdfmake.setUrlAccessPolicy(() => false)
 pdfmake.setLocalAccessPolicy((path) => path.includes('fira-sans-condensed'))
 
 /** A paper as PDF bytes, with the whole face embedded: → ≤ ½ and every name print. */
-export const paperPdf = (data: PriceList | CutSheet): Promise<Buffer> => pdfmake.createPdf(definitionOf(data)).getBuffer()
+export const paperPdf = (data: PriceList | CutSheet): Promise<Buffer> =>
+  pdfmake.createPdf(definitionOf(data)).getBuffer()

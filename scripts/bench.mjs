@@ -7,7 +7,11 @@ execFileSync('npx', ['vite', 'build', 'bench', '--logLevel', 'error'], { stdio: 
 execFileSync('node', ['dist/bench/evaluate.js'], { stdio: 'inherit' })
 const html = 'dist/web/index.html'
 if (existsSync(html)) {
-  const first = [...readFileSync(html, 'utf8').matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1])
+  const first = [...readFileSync(html, 'utf8').matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map(
+    (m) => m[1],
+  )
   const size = first.reduce((sum, file) => sum + gzipSync(readFileSync(`dist/web/${file}`)).length, 0)
-  console.log(`JavaScript loaded first (${first.length} of ${readdirSync('dist/web/assets').filter((f) => f.endsWith('.js')).length} files): ${(size / 1024).toFixed(0)} kB gzip, at most 350 asked`)
+  console.log(
+    `JavaScript loaded first (${first.length} of ${readdirSync('dist/web/assets').filter((f) => f.endsWith('.js')).length} files): ${(size / 1024).toFixed(0)} kB gzip, at most 350 asked`,
+  )
 }

@@ -1,7 +1,12 @@
 import { execFileSync, spawn } from 'node:child_process'
 import { existsSync } from 'node:fs'
 
-const PLACES = [process.env.EKKO_CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].filter(Boolean)
+const PLACES = [
+  process.env.EKKO_CHROMIUM,
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+].filter(Boolean)
 
 /** The browser to drive: the one named by EKKO_CHROMIUM, or the system's. */
 export const findChromium = () => PLACES.find((path) => existsSync(path))
@@ -15,18 +20,33 @@ export function ensureChromium() {
     execFileSync('apt-get', ['update', '-qq'], { stdio: 'inherit' })
     execFileSync('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'] })
   } catch {
-    throw new Error('Chromium could not be installed here. Install it by hand, or point at one: EKKO_CHROMIUM=/path/to/chromium npm test')
+    throw new Error(
+      'Chromium could not be installed here. Install it by hand, or point at one: EKKO_CHROMIUM=/path/to/chromium npm test',
+    )
   }
   const now = findChromium()
-  if (!now) throw new Error('Chromium was installed but not found. Point at it: EKKO_CHROMIUM=/path/to/chromium npm test')
+  if (!now)
+    throw new Error(
+      'Chromium was installed but not found. Point at it: EKKO_CHROMIUM=/path/to/chromium npm test',
+    )
   return now
 }
 
-export const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
 
 /** Starts the built server and resolves with its address once it is open. */
 export function startServer(args) {
-  const child = spawn('node', ['dist/server/main.js', '--port', '0', ...args], { stdio: ['ignore', 'pipe', 'pipe'] })
+  const child = spawn('node', ['dist/server/main.js', '--port', '0', ...args], {
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
   const said = { text: '' }
   const url = new Promise((resolve, reject) => {
     const hear = (chunk) => {

@@ -10,7 +10,11 @@ const folder = mkdtempSync(join(tmpdir(), 'ekko-pictures-'))
 const server = startServer(['--data', folder, '--demo'])
 const url = await server.url
 const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_FLAGS })
-const page = await browser.newPage({ viewport: { width: Number(width), height: Number(height) }, timezoneId: 'America/New_York', reducedMotion: 'reduce' })
+const page = await browser.newPage({
+  viewport: { width: Number(width), height: Number(height) },
+  timezoneId: 'America/New_York',
+  reducedMotion: 'reduce',
+})
 page.on('console', (m) => ['error', 'warning'].includes(m.type()) && console.log(m.type(), m.text()))
 page.on('pageerror', (e) => console.log('page error', e.message))
 const { lots } = await (await fetch(`${url}/api/home`)).json()

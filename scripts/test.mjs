@@ -13,7 +13,8 @@ const step = (name, command, args) => {
   return ok
 }
 
-if (!existsSync('node_modules/vite')) execFileSync('npm', ['ci', '--no-audit', '--no-fund'], { stdio: 'inherit' })
+if (!existsSync('node_modules/vite'))
+  execFileSync('npm', ['ci', '--no-audit', '--no-fund'], { stdio: 'inherit' })
 const { ensureChromium } = await import('./browser.mjs')
 try {
   console.log(`Browser: ${ensureChromium()}`)
@@ -28,7 +29,11 @@ if (step('build', 'npm', ['run', '-s', 'build'])) {
   rmSync(REPORT, { force: true })
   mkdirSync('.test-results', { recursive: true })
   console.log('\n== unit, API and browser tests')
-  const { status } = spawnSync('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${REPORT}`], { stdio: 'inherit' })
+  const { status } = spawnSync(
+    'npx',
+    ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${REPORT}`],
+    { stdio: 'inherit' },
+  )
   if (existsSync(REPORT)) {
     const report = JSON.parse(readFileSync(REPORT, 'utf8'))
     passed += report.numPassedTests

@@ -7,7 +7,16 @@ import { createApp } from './app.ts'
 import { readBundle } from './bundle.ts'
 import { openEngine } from './database/engine.ts'
 import { FolderInUse, lockFolder } from './database/lock.ts'
-import { appendBody, FARM, lotBody, newFolder, openTestStore, packBody, takePath, weighingBody } from './testing.ts'
+import {
+  appendBody,
+  FARM,
+  lotBody,
+  newFolder,
+  openTestStore,
+  packBody,
+  takePath,
+  weighingBody,
+} from './testing.ts'
 import type { Store } from './store/operations.ts'
 
 let store: Store
@@ -16,7 +25,9 @@ let api: ReturnType<typeof request>
 const bugs: unknown[] = []
 beforeAll(async () => {
   ;({ store, folder } = await openTestStore())
-  api = request(createApp({ store, now: () => new Date('2026-11-02T12:00:00Z'), log: (e) => bugs.push(e) }).app)
+  api = request(
+    createApp({ store, now: () => new Date('2026-11-02T12:00:00Z'), log: (e) => bugs.push(e) }).app,
+  )
   await api.put('/api/farm').send(FARM).expect(200)
 })
 afterAll(async () => {
@@ -24,16 +35,22 @@ afterAll(async () => {
   expect(bugs).toEqual([])
 })
 
-const hang = async (more = {}): Promise<Lot> => (await api.post('/api/lots').send(lotBody(more)).expect(201)).body
+const hang = async (more = {}): Promise<Lot> =>
+  (await api.post('/api/lots').send(lotBody(more)).expect(201)).body
 const seqOf = (lot: Lot) => Math.max(0, ...lot.commands.map((c) => c.seq))
 const decide = (lot: Lot, body: unknown) => api.post(`/api/lots/${lot.id}/decisions`).send(body as object)
-const ROUTE = (value: 'inspected' | 'custom') => ({ field: 'route', target: 'lot', side: 'animal', value }) as const
+const ROUTE = (value: 'inspected' | 'custom') =>
+  ({ field: 'route', target: 'lot', side: 'animal', value }) as const
 
 describe('weighings', () => {
   it('are kept with what the scale showed, and grams are worked out here', async () => {
     const lot = await hang()
     const res = await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
-    expect(res.body.weighings[0]).toMatchObject({ shown: { value: 260, unit: 'lb' }, grams: 117934, stands: true })
+    expect(res.body.weighings[0]).toMatchObject({
+      shown: { value: 260, unit: 'lb' },
+      grams: 117934,
+      stands: true,
+    })
   })
   it('hot above live is refused at its field; an unusual dressing is kept only when confirmed', async () => {
     const lot = await hang()
@@ -41,9 +58,16 @@ describe('weighings', () => {
     await weigh(weighingBody('live', 260)).expect(200)
     const above = await weigh(weighingBody('hot', 270)).expect(422)
     expect(above.type).toBe('application/problem+json')
-    expect(above.body.errors[0]).toMatchObject({ field: 'hot', code: 'later-above-earlier', confirmable: false })
+    expect(above.body.errors[0]).toMatchObject({
+      field: 'hot',
+      code: 'later-above-earlier',
+      confirmable: false,
+    })
     const unusual = weighingBody('hot', 160)
-    expect((await weigh(unusual).expect(422)).body.errors[0]).toMatchObject({ code: 'dressing-unusual', confirmable: true })
+    expect((await weigh(unusual).expect(422)).body.errors[0]).toMatchObject({
+      code: 'dressing-unusual',
+      confirmable: true,
+    })
     await weigh({ ...unusual, confirmed: true }).expect(200)
   })
   it('a correction names what it corrects, once; sent twice a weighing is kept once; nothing is overwritten', async () => {
@@ -66,7 +90,10 @@ describe('decisions', () => {
     await decide(lot, appendBody(base, takePath('loin', 'loin-roasts'))).expect(200)
     await decide(lot, appendBody(base, takePath('leg', 'leg-grind'))).expect(200)
     const clash = await decide(lot, appendBody(base, takePath('loin', 'loin-grind'))).expect(409)
-    expect(clash.body.conflicts[0]).toMatchObject({ mine: { value: 'loin-grind' }, theirs: { value: 'loin-roasts' } })
+    expect(clash.body.conflicts[0]).toMatchObject({
+      mine: { value: 'loin-grind' },
+      theirs: { value: 'loin-roasts' },
+    })
     const now: Lot = (await api.get(`/api/lots/${lot.id}`)).body
     expect(now.commands).toHaveLength(2)
     await decide(lot, appendBody(seqOf(now), takePath('loin', 'loin-grind'))).expect(200)
@@ -83,7 +110,9 @@ describe('decisions', () => {
     expect(shut.body.errors[0]).toMatchObject({ field: 'decisions.0.value', code: 'shut-out' })
     const both = [takePath('belly', 'belly-slab'), takePath('spare-ribs', 'ribs-on-belly')]
     await decide(lot, appendBody(0, ...both)).expect(200)
-    expect((await decide(lot, appendBody(0, takePath('wing', 'x'))).expect(422)).body.errors[0].detail).toContain('no part “wing”')
+    expect(
+      (await decide(lot, appendBody(0, takePath('wing', 'x'))).expect(422)).body.errors[0].detail,
+    ).toContain('no part “wing”')
   })
 })
 
@@ -101,13 +130,23 @@ describe('packs', () => {
 describe('bad bodies and strangers', () => {
   it.each([
     ['not JSON', (r: typeof api) => r.post('/api/lots').type('json').send('{"id":'), 400, 'not-json'],
-    ['too large', (r: typeof api) => r.post('/api/lots').send({ tag: 'x'.repeat(1_200_000) }), 413, 'too-large'],
+    [
+      'too large',
+      (r: typeof api) => r.post('/api/lots').send({ tag: 'x'.repeat(1_200_000) }),
+      413,
+      'too-large',
+    ],
     ['malformed', (r: typeof api) => r.post('/api/lots').send({ ...lotBody(), count: -2 }), 400, 'malformed'],
     ['an unknown lot', (r: typeof api) => r.get(`/api/lots/${uuid()}`), 404, 'not-found'],
     ['no id at all', (r: typeof api) => r.get('/api/lots/%27%3B--'), 404, 'not-found'],
     ['an unknown address', (r: typeof api) => r.get('/api/cows'), 404, 'not-found'],
     ['a foreign host', (r: typeof api) => r.get('/api/home').set('host', 'ekko.example'), 403, 'foreign'],
-    ['a foreign page', (r: typeof api) => r.post('/api/lots').set('origin', 'http://other.example').send(lotBody()), 403, 'foreign'],
+    [
+      'a foreign page',
+      (r: typeof api) => r.post('/api/lots').set('origin', 'http://other.example').send(lotBody()),
+      403,
+      'foreign',
+    ],
   ])('%s gets problem details', async (_, send, status, type) => {
     const res = await send(api)
     expect(res.status).toBe(status)
@@ -120,23 +159,49 @@ describe('bad bodies and strangers', () => {
 })
 
 async function textOf(pdf: Buffer): Promise<string> {
-  const doc: PDFDocumentProxy = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise
-  const pages = await Promise.all(Array.from({ length: doc.numPages }, async (_, i) => (await (await doc.getPage(i + 1)).getTextContent()).items))
-  return pages.flat().map((item) => ('str' in item ? item.str : '')).join(' ')
+  const doc: PDFDocumentProxy = await getDocument({
+    data: new Uint8Array(pdf),
+    useSystemFonts: false,
+    verbosity: 0,
+  }).promise
+  const pages = await Promise.all(
+    Array.from(
+      { length: doc.numPages },
+      async (_, i) => (await (await doc.getPage(i + 1)).getTextContent()).items,
+    ),
+  )
+  return pages
+    .flat()
+    .map((item) => ('str' in item ? item.str : ''))
+    .join(' ')
 }
 
 describe('papers', () => {
   const paper = (lot: Lot, kind: string) => api.post(`/api/lots/${lot.id}/papers`).send({ id: uuid(), kind })
   const download = async (id: string, ending: string) =>
-    (await api.get(`/api/papers/${id}.${ending}`).buffer(true).parse((res, done) => {
-      const chunks: Buffer[] = []
-      res.on('data', (c: Buffer) => chunks.push(c)).on('end', () => done(null, Buffer.concat(chunks)))
-    }).expect(200)).body as Buffer
+    (
+      await api
+        .get(`/api/papers/${id}.${ending}`)
+        .buffer(true)
+        .parse((res, done) => {
+          const chunks: Buffer[] = []
+          res.on('data', (c: Buffer) => chunks.push(c)).on('end', () => done(null, Buffer.concat(chunks)))
+        })
+        .expect(200)
+    ).body as Buffer
 
   it('the price list in PDF and CSV says the same prices, with currency and unit, no glyph missing', async () => {
     const lot = await hang()
     await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
-    await decide(lot, appendBody(0, ROUTE('inspected'), { field: 'price', target: 'bacon', side: 'animal', value: { minor: 1249, per: 'lb' } })).expect(200)
+    await decide(
+      lot,
+      appendBody(0, ROUTE('inspected'), {
+        field: 'price',
+        target: 'bacon',
+        side: 'animal',
+        value: { minor: 1249, per: 'lb' },
+      }),
+    ).expect(200)
     const { body } = await paper(lot, 'price-list').expect(201)
     const csv = (await download(body.id, 'csv')).toString()
     expect(csv.split('\r\n')[0]).toBe('cut,name,price (USD per lb),pack')
@@ -144,14 +209,18 @@ describe('papers', () => {
     const text = await textOf(await download(body.id, 'pdf'))
     expect(text).toContain('$12.49/lb')
     expect(text).toContain('Inspected and passed')
-    expect(text).not.toMatch(/[\u0000\ufffd]/)
+    expect([...text].filter((c) => c === '\u0000' || c === '\ufffd')).toEqual([])
   })
   it('custom-exempt meat never gets a price list, and is told why', async () => {
     const lot = await hang()
     await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
-    expect((await paper(lot, 'price-list').expect(422)).body.errors[0].detail).toContain('how the animal is slaughtered')
+    expect((await paper(lot, 'price-list').expect(422)).body.errors[0].detail).toContain(
+      'how the animal is slaughtered',
+    )
     await decide(lot, appendBody(0, ROUTE('custom'))).expect(200)
-    expect((await paper(lot, 'price-list').expect(422)).body.errors[0].detail).toMatch(/share of the live animal before slaughter/)
+    expect((await paper(lot, 'price-list').expect(422)).body.errors[0].detail).toMatch(
+      /share of the live animal before slaughter/,
+    )
   })
   it('the cut sheet prints each side and stays as issued when the plan moves on', async () => {
     const lot = await hang()
@@ -176,9 +245,15 @@ describe('the bundle', () => {
     if (!read.ok) throw new Error(JSON.stringify(read.issues))
     const other = await openTestStore()
     expect(await other.store.run('importBundle', read.value)).toEqual({ result: 'kept' })
-    expect(JSON.parse(JSON.stringify(await other.store.run('exportBundle', undefined)))).toEqual(JSON.parse(text))
+    expect(JSON.parse(JSON.stringify(await other.store.run('exportBundle', undefined)))).toEqual(
+      JSON.parse(text),
+    )
     expect(await other.store.run('importBundle', read.value)).toEqual({ result: 'occupied' })
-    const next = await other.store.run('decide', { lot: lot.id, append: appendBody(1e9, takePath('leg', 'leg-grind')), at: '2026-11-03T00:00:00.000Z' })
+    const next = await other.store.run('decide', {
+      lot: lot.id,
+      append: appendBody(1e9, takePath('leg', 'leg-grind')),
+      at: '2026-11-03T00:00:00.000Z',
+    })
     expect(next.result).toBe('kept')
     await other.store.close()
   })
@@ -216,7 +291,11 @@ describe('the folder', () => {
     const first = (await openTestStore(place)).store
     const lot = lotBody()
     await first.run('hangLot', { lot, at: '2026-11-01T00:00:00.000Z' })
-    await first.run('weigh', { lot: lot.id, weighing: weighingBody('live', 260), at: '2026-11-01T00:00:00.000Z' })
+    await first.run('weigh', {
+      lot: lot.id,
+      weighing: weighingBody('live', 260),
+      at: '2026-11-01T00:00:00.000Z',
+    })
     await first.close()
     const db = await PGlite.create(`${place}/db`)
     await expect(db.exec('update weighing set grams = 1')).rejects.toThrow(/never changed/)

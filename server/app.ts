@@ -22,12 +22,19 @@ const onlyOwnPages: RequestHandler = (req, _res, next) => {
   const host = req.headers.host ?? ''
   const origin = req.headers.origin
   if (!LOCAL.test(host) || (origin !== undefined && new URL(origin).host !== host)) {
-    throw new Refusal({ type: '/problems/foreign', title: 'This server answers only its own pages on this machine.', status: 403 })
+    throw new Refusal({
+      type: '/problems/foreign',
+      title: 'This server answers only its own pages on this machine.',
+      status: 403,
+    })
   }
   next()
 }
 
-export function createApp({ store, now = () => new Date(), pages, log = () => undefined }: AppOptions): { app: Express; bell: Bell } {
+export function createApp({ store, now = () => new Date(), pages, log = () => undefined }: AppOptions): {
+  app: Express
+  bell: Bell
+} {
   const app = express()
   const bell = new Bell()
   app.disable('x-powered-by')
@@ -57,7 +64,12 @@ export function createApp({ store, now = () => new Date(), pages, log = () => un
   app.use(express.json({ limit: '1mb' }))
   app.use('/api', apiRoutes(store, bell, now))
   if (pages && existsSync(pages)) {
-    app.use(express.static(pages, { maxAge: '1h', setHeaders: (res, path) => path.endsWith('.html') && res.setHeader('cache-control', 'no-cache') }))
+    app.use(
+      express.static(pages, {
+        maxAge: '1h',
+        setHeaders: (res, path) => path.endsWith('.html') && res.setHeader('cache-control', 'no-cache'),
+      }),
+    )
     app.get('/{*path}', (_req, res) => void res.sendFile(join(pages, 'index.html')))
   }
   app.use(problemHandler(log))

@@ -14,7 +14,8 @@ export function readBundle(text: string): Outcome<Bundle> {
     return damaged('it is not whole JSON, perhaps cut off')
   }
   if (raw?.format !== 'ekko-farm') return damaged('it is not a farm bundle')
-  if (raw.version !== BUNDLE_VERSION) return refuse('bundle-version', 'bundle', { version: String(raw.version), reads: BUNDLE_VERSION })
+  if (raw.version !== BUNDLE_VERSION)
+    return refuse('bundle-version', 'bundle', { version: String(raw.version), reads: BUNDLE_VERSION })
   const out = bundleSchema.safeParse(raw)
   if (!out.success) {
     const first = out.error.issues[0]!

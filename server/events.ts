@@ -5,7 +5,11 @@ export class Bell {
   readonly #listeners = new Set<Response>()
 
   listen(_req: Request, res: Response): void {
-    res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', connection: 'keep-alive' })
+    res.writeHead(200, {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+      connection: 'keep-alive',
+    })
     res.write('retry: 1000\n\n')
     this.#listeners.add(res)
     res.on('close', () => this.#listeners.delete(res))

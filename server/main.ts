@@ -9,7 +9,11 @@ import { openInWorker } from './database/client.ts'
 import { FolderInUse, lockFolder } from './database/lock.ts'
 
 const { values: flags } = parseArgs({
-  options: { data: { type: 'string', default: 'data/farm' }, port: { type: 'string', default: '4310' }, demo: { type: 'boolean', default: false } },
+  options: {
+    data: { type: 'string', default: 'data/farm' },
+    port: { type: 'string', default: '4310' },
+    demo: { type: 'boolean', default: false },
+  },
 })
 const folder = resolve(flags.data)
 const log = pino({ level: process.env.EKKO_LOG ?? 'warn' })
@@ -31,7 +35,11 @@ const { app, bell } = createApp({ store, pages: join(built, '..', 'web'), log: (
 const server = createServer(app)
 
 server.on('error', (error: NodeJS.ErrnoException) => {
-  console.error(error.code === 'EADDRINUSE' ? `Port ${flags.port} is taken. Start with --port and another number.` : error.message)
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${flags.port} is taken. Start with --port and another number.`
+      : error.message,
+  )
   void stop(4)
 })
 server.listen(Number(flags.port), '127.0.0.1', () => {

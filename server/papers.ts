@@ -8,14 +8,26 @@ import { cutSheet, type CutSheet } from '#core/plan'
 import { CAUTIONS, ruleOf } from '#core/rules'
 
 /** A day as the farm's calendar has it. */
-const localDate = (at: Date, zone: string) => new Intl.DateTimeFormat('en-CA', { timeZone: zone, dateStyle: 'short' }).format(at)
+const localDate = (at: Date, zone: string) =>
+  new Intl.DateTimeFormat('en-CA', { timeZone: zone, dateStyle: 'short' }).format(at)
 
 /** Document data of a paper, or why it may not be issued. What is issued is stored as this data. */
-export function drawUp(kind: Paper['kind'], farm: Farm, lot: Lot, anatomy: Anatomy, at: Date): { data: PriceList | CutSheet } | { issues: Issue[] } {
+export function drawUp(
+  kind: Paper['kind'],
+  farm: Farm,
+  lot: Lot,
+  anatomy: Anatomy,
+  at: Date,
+): { data: PriceList | CutSheet } | { issues: Issue[] } {
   const flow = compile(anatomy)
   const read = reckon(
     flow,
-    { count: lot.count, weighings: lot.weighings as Weighing[], commands: lot.commands, packs: lot.packs as PackWeighing[] },
+    {
+      count: lot.count,
+      weighings: lot.weighings as Weighing[],
+      commands: lot.commands,
+      packs: lot.packs as PackWeighing[],
+    },
     { massUnit: farm.massUnit, mincePerKg: farm.mincePerKg },
   )
   const rule = ruleOf(read.plan.route)
@@ -30,14 +42,29 @@ export function drawUp(kind: Paper['kind'], farm: Farm, lot: Lot, anatomy: Anato
     const words = hanging.weighed
       ? `${formatMass(hanging.kg, farm.massUnit)} (weighed, as hung on the day of cutting)`
       : `about ${formatMass(hanging.kg, farm.massUnit)}, likely ${formatMassRange(hanging.range!, farm.massUnit)} (aged ${read.plan.days} days; estimate)`
-    const head = { farm: farm.name, lot: lot.tag, count: lot.count, date, hanging: words, route: rule ? `${rule.label}. ${rule.says}` : 'Route not stated yet' }
+    const head = {
+      farm: farm.name,
+      lot: lot.tag,
+      count: lot.count,
+      date,
+      hanging: words,
+      route: rule ? `${rule.label}. ${rule.says}` : 'Route not stated yet',
+    }
     return { data: cutSheet(anatomy, read.plan, farm.nameSet, head, present) }
   }
   if (rule?.sale !== 'by-the-piece') {
-    const reason = rule ? `${rule.label}: ${rule.says}` : 'Say under Hang how the animal is slaughtered first: until then Ekko does not know what may be sold.'
+    const reason = rule
+      ? `${rule.label}: ${rule.says}`
+      : 'Say under Hang how the animal is slaughtered first: until then Ekko does not know what may be sold.'
     return { issues: [{ code: 'not-for-sale-by-cut', field: 'route', figures: { reason } }] }
   }
-  const head = { farm: farm.name, lot: lot.tag, date, currency: farm.currency, words: [rule.says, CAUTIONS.labels] }
+  const head = {
+    farm: farm.name,
+    lot: lot.tag,
+    date,
+    currency: farm.currency,
+    words: [rule.says, CAUTIONS.labels],
+  }
   const rows = read.cuts
     .filter((c) => c.kg > 1e-6)
     .map((c) => ({

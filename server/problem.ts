@@ -14,14 +14,24 @@ export class Refusal extends Error {
 const about = (name: string) => `/problems/${name}`
 
 export const notFound = (what: string) =>
-  new Refusal({ type: about('not-found'), title: `There is no such ${what}.`, status: 404, detail: 'It may have been typed wrong, or belong to another folder. Go back to the rail.' })
+  new Refusal({
+    type: about('not-found'),
+    title: `There is no such ${what}.`,
+    status: 404,
+    detail: 'It may have been typed wrong, or belong to another folder. Go back to the rail.',
+  })
 
 export const refused = (issues: Issue[]) =>
   new Refusal({
     type: about('refused'),
     title: 'Some figures cannot be kept as they are.',
     status: 422,
-    errors: issues.map((i) => ({ field: i.field, detail: sayIssue(i), code: i.code, confirmable: i.confirmable ?? false })),
+    errors: issues.map((i) => ({
+      field: i.field,
+      detail: sayIssue(i),
+      code: i.code,
+      confirmable: i.confirmable ?? false,
+    })),
   })
 
 const malformed = (error: ZodError) =>
@@ -70,8 +80,19 @@ export const problemHandler =
   (log: (error: unknown) => void): ErrorRequestHandler =>
   (error, _req, res, _next) => {
     if (error instanceof Refusal) return sendProblem(res, error.problem)
-    if (error?.type === 'entity.parse.failed') return sendProblem(res, { type: about('not-json'), title: 'The body is not JSON.', status: 400 })
-    if (error?.type === 'entity.too.large') return sendProblem(res, { type: about('too-large'), title: 'The body is too large: at most 1 MB.', status: 413 })
+    if (error?.type === 'entity.parse.failed')
+      return sendProblem(res, { type: about('not-json'), title: 'The body is not JSON.', status: 400 })
+    if (error?.type === 'entity.too.large')
+      return sendProblem(res, {
+        type: about('too-large'),
+        title: 'The body is too large: at most 1 MB.',
+        status: 413,
+      })
     log(error)
-    sendProblem(res, { type: about('bug'), title: 'Ekko failed on this. Nothing was changed.', status: 500, detail: 'Try again; if it stays, take a bundle from the Farm place and report it.' })
+    sendProblem(res, {
+      type: about('bug'),
+      title: 'Ekko failed on this. Nothing was changed.',
+      status: 500,
+      detail: 'Try again; if it stays, take a bundle from the Farm place and report it.',
+    })
   }

@@ -10,7 +10,8 @@ async function restore(file: string | undefined, target: string | undefined): Pr
   if (!file || !target) return 'Usage: npm run restore -- BUNDLE.json EMPTY-FOLDER'
   const folder = resolve(target)
   if (!existsSync(file)) return `There is no file ${file}.`
-  if (existsSync(folder) && readdirSync(folder).length > 0) return `The folder ${folder} is not empty. Name a new one; nothing was changed.`
+  if (existsSync(folder) && readdirSync(folder).length > 0)
+    return `The folder ${folder} is not empty. Name a new one; nothing was changed.`
   const bundle = readBundle(readFileSync(file, 'utf8'))
   if (!bundle.ok) return sayIssue(bundle.issues[0]!)
   const unlock = await lockFolder(folder)
@@ -18,7 +19,9 @@ async function restore(file: string | undefined, target: string | undefined): Pr
   await store.run('importBundle', bundle.value)
   await store.close()
   await unlock()
-  console.log(`Restored ${bundle.value.content.lots.length} lots into ${folder}. Open it with: npm start -- --data ${target}`)
+  console.log(
+    `Restored ${bundle.value.content.lots.length} lots into ${folder}. Open it with: npm start -- --data ${target}`,
+  )
   return null
 }
 

@@ -1,5 +1,13 @@
 import { Router } from 'express'
-import { appendSchema, farmSchema, newLotSchema, newPackSchema, newPaperSchema, newWeighingSchema, type Paper } from '#contracts'
+import {
+  appendSchema,
+  farmSchema,
+  newLotSchema,
+  newPackSchema,
+  newPaperSchema,
+  newWeighingSchema,
+  type Paper,
+} from '#contracts'
 import type { PriceList } from '#core/ledger'
 import { paperPdf, priceListCsv } from '#paper'
 import type { Bell } from './events.ts'
@@ -47,7 +55,9 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
 
   api.post('/lots/:id/weighings', async (req, res) => {
     const lot = idOf(req.params.id, 'lot')
-    res.json(changed(await store.run('weigh', { lot, weighing: parsed(newWeighingSchema, req.body), at: at() })))
+    res.json(
+      changed(await store.run('weigh', { lot, weighing: parsed(newWeighingSchema, req.body), at: at() })),
+    )
   })
 
   api.post('/lots/:id/packs', async (req, res) => {
@@ -82,9 +92,16 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
     const paper = await store.run('paper', idOf(id, 'paper'))
     if (!paper) throw notFound('paper')
     const fileName = `${paper.kind}-${String(paper.data.lot).replaceAll(/[^\p{L}\p{N}-]+/gu, '-')}-${String(paper.data.date)}`
-    if (ending === 'pdf') res.type('pdf').attachment(`${fileName}.pdf`).send(await paperPdf(paper.data as never))
+    if (ending === 'pdf')
+      res
+        .type('pdf')
+        .attachment(`${fileName}.pdf`)
+        .send(await paperPdf(paper.data as never))
     else if (ending === 'csv' && paper.kind === 'price-list') {
-      res.attachment(`${fileName}.csv`).type('text/csv').send(priceListCsv(paper.data as unknown as PriceList))
+      res
+        .attachment(`${fileName}.csv`)
+        .type('text/csv')
+        .send(priceListCsv(paper.data as unknown as PriceList))
     } else throw notFound('form of this paper')
   })
 
@@ -94,7 +111,11 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
   })
 
   api.use(() => {
-    throw new Refusal({ type: '/problems/not-found', title: 'There is nothing at this address.', status: 404 })
+    throw new Refusal({
+      type: '/problems/not-found',
+      title: 'There is nothing at this address.',
+      status: 404,
+    })
   })
   return api
 }

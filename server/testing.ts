@@ -35,8 +35,18 @@ export const copyOf = (folder: string): string => {
   return copy
 }
 
-export const lotBody = (more: Partial<NewLot> = {}): NewLot => ({ id: uuid(), tag: 'Thistle', species: 'hog', count: 1, ...more })
-export const weighingBody = (stage: NewWeighing['stage'], value: number, more: Partial<NewWeighing> = {}): NewWeighing => ({
+export const lotBody = (more: Partial<NewLot> = {}): NewLot => ({
+  id: uuid(),
+  tag: 'Thistle',
+  species: 'hog',
+  count: 1,
+  ...more,
+})
+export const weighingBody = (
+  stage: NewWeighing['stage'],
+  value: number,
+  more: Partial<NewWeighing> = {},
+): NewWeighing => ({
   id: uuid(),
   stage,
   basis: stage === 'hanging' ? 'cold' : null,
@@ -64,5 +74,17 @@ export const appendBody = (base: number, ...decisions: Decision[]): Append => ({
   redoes: null,
   commands: decisions.map((decision) => ({ id: uuid(), decision })),
 })
-export const takePath = (target: string, value: string, side: 'left' | 'right' = 'left'): Decision => ({ field: 'path', target, side, value })
-export const FARM = { name: 'Fallowmere', currency: 'USD', massUnit: 'lb', nameSet: 'american', zone: 'UTC', mincePerKg: 1653 } as const
+export const takePath = (target: string, value: string, side: 'left' | 'right' = 'left'): Decision => ({
+  field: 'path',
+  target,
+  side,
+  value,
+})
+export const FARM = {
+  name: 'Fallowmere',
+  currency: 'USD',
+  massUnit: 'lb',
+  nameSet: 'american',
+  zone: 'UTC',
+  mincePerKg: 1653,
+} as const

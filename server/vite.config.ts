@@ -10,6 +10,8 @@ export default defineConfig({
     outDir: here('../dist/server'),
     emptyOutDir: true,
     target: 'node20',
-    rollupOptions: { input: { main: here('main.ts'), worker: here('database/worker.ts'), restore: here('restore.ts') } },
+    rollupOptions: {
+      input: { main: here('main.ts'), worker: here('database/worker.ts'), restore: here('restore.ts') },
+    },
   },
 })

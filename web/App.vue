@@ -31,7 +31,10 @@ watch(
   <div v-else-if="store.state === 'failed'" class="wait" role="alert">
     <div class="beam" />
     <h1>The farm’s records do not open</h1>
-    <p>This page reached no server. Start Ekko again with <code>npm start</code> or <code>npm run demo</code>, then try once more. Nothing is lost.</p>
+    <p>
+      This page reached no server. Start Ekko again with <code>npm start</code> or <code>npm run demo</code>,
+      then try once more. Nothing is lost.
+    </p>
     <Button label="Try again" icon="pi pi-refresh" @click="store.load()" />
   </div>
   <RouterView v-else />
@@ -40,7 +43,32 @@ watch(
 </template>
 
 <style scoped>
-.wait { display: grid; gap: 1rem; justify-items: center; align-content: center; min-height: 100vh; padding: 2rem; text-align: center; max-width: 34rem; margin: 0 auto; }
-.beam { width: 220px; height: 10px; background: var(--ink); position: relative; }
-.beam::after { content: ''; position: absolute; left: 50%; top: 10px; width: 14px; height: 22px; border: 3px solid var(--accent); border-top: 0; border-radius: 0 0 10px 10px; }
+.wait {
+  display: grid;
+  gap: 1rem;
+  justify-items: center;
+  align-content: center;
+  min-height: 100vh;
+  padding: 2rem;
+  text-align: center;
+  max-width: 34rem;
+  margin: 0 auto;
+}
+.beam {
+  width: 220px;
+  height: 10px;
+  background: var(--ink);
+  position: relative;
+}
+.beam::after {
+  content: '';
+  position: absolute;
+  left: 50%;
+  top: 10px;
+  width: 14px;
+  height: 22px;
+  border: 3px solid var(--accent);
+  border-top: 0;
+  border-radius: 0 0 10px 10px;
+}
 </style>

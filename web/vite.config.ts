@@ -8,5 +8,8 @@ export default defineConfig({
   root: here('.'),
   plugins: [vue()],
   build: { outDir: here('../dist/web'), emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0 },
-  server: { port: 5173, proxy: { '/api': { target: 'http://127.0.0.1:4310', headers: { origin: 'http://127.0.0.1:4310' } } } },
+  server: {
+    port: 5173,
+    proxy: { '/api': { target: 'http://127.0.0.1:4310', headers: { origin: 'http://127.0.0.1:4310' } } },
+  },
 })

@@ -30,7 +30,9 @@ describe('an unsound anatomy is told what is wrong', () => {
     expect(faults.join()).toMatch(/shoulder-whole: lean adds up to 0\.9\d*: some is missing/)
   })
   it('finds references to nothing', () => {
-    expect(broken((a) => void (a.paths[0]!.outputs[0]!.cut = 'wing')).join()).toContain('makes unknown cut wing')
+    expect(broken((a) => void (a.paths[0]!.outputs[0]!.cut = 'wing')).join()).toContain(
+      'makes unknown cut wing',
+    )
     expect(broken((a) => void (a.parts[0]!.fallback = 'loin-chops')).join()).toContain('none of its paths')
     expect(broken((a) => void (a.cuts[0]!.names.commonwealth = '')).join()).toContain('lacks a name')
   })
@@ -40,7 +42,15 @@ describe('the drawing', () => {
   const at = (shoulder: number) => drawSide(hog, { 'shoulder-line': shoulder, 'leg-line': 22 })
   const area = (side: ReturnType<typeof at>, part: string) => {
     const polygon = side.parts.find((p) => p.part === part)!.polygon
-    return Math.abs(polygon.reduce((s, [x, y], i) => s + x * polygon[(i + 1) % polygon.length]![1] - polygon[(i + 1) % polygon.length]![0] * y, 0)) / 2
+    return (
+      Math.abs(
+        polygon.reduce(
+          (s, [x, y], i) =>
+            s + x * polygon[(i + 1) % polygon.length]![1] - polygon[(i + 1) % polygon.length]![0] * y,
+          0,
+        ),
+      ) / 2
+    )
   }
   it('moves ground from loin and belly to the shoulder when the line moves back, and leaves the leg alone', () => {
     const [front, back] = [at(3), at(6)]

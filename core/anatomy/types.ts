@@ -130,5 +130,8 @@ export interface Anatomy {
   paths: Path[]
   /** Between-animal SDs (log) of the common factors, and the between-cutter SD (log) of one output's share. */
   spread: { fat: number; lean: number; bone: number; cutter: number }
-  map: { outline: { at: number; back: number; eye: number; belly: number }[]; foreleg: { at: number; left: number; right: number }[] }
+  map: {
+    outline: { at: number; back: number; eye: number; belly: number }[]
+    foreleg: { at: number; left: number; right: number }[]
+  }
 }

@@ -23,7 +23,11 @@ const flow = compile(hog)
 const scalded = { skin: true, head: false }
 const dressing = hog.chain.dressings[0]!
 const both = (paths: Record<string, string>, line = '2|3'): Choices => ({
-  paths: new Map(Object.entries(paths).flatMap(([part, path]) => ['left', 'right', 'animal'].map((s) => [`${part}:${s}`, path] as const))),
+  paths: new Map(
+    Object.entries(paths).flatMap(([part, path]) =>
+      ['left', 'right', 'animal'].map((s) => [`${part}:${s}`, path] as const),
+    ),
+  ),
   lines: new Map(['left', 'right'].map((s) => [`shoulder-line:${s}`, line])),
 })
 function cutUp(choices: Choices, carcass = 100, state = scalded) {
@@ -33,7 +37,12 @@ function cutUp(choices: Choices, carcass = 100, state = scalded) {
   const part = (id: string, tissue?: number) =>
     flow.slots.reduce((sum, slot, i) => {
       if (slot.part !== id) return sum
-      return sum + (tissue === undefined ? TISSUES.reduce((s, _, t) => s + inputs[i * 4 + t]!, 0) : inputs[i * 4 + tissue]!)
+      return (
+        sum +
+        (tissue === undefined
+          ? TISSUES.reduce((s, _, t) => s + inputs[i * 4 + t]!, 0)
+          : inputs[i * 4 + tissue]!)
+      )
     }, 0)
   const cut = (id: string) => y.cutKg[hog.cuts.findIndex((c) => c.id === id)]!
   return { inputs, y, part, cut, balance: balanceOf(flow, inputs, y) }
@@ -55,7 +64,11 @@ const weighing = (stage: Weighing['stage'], value: number, more: Partial<Weighin
 
 describe('every kilogram is somewhere', () => {
   const pick = fc.record({
-    paths: fc.tuple(...hog.parts.flatMap((p) => [0, 1].map(() => fc.constantFrom(...hog.paths.filter((x) => x.part === p.id).map((x) => x.id))))),
+    paths: fc.tuple(
+      ...hog.parts.flatMap((p) =>
+        [0, 1].map(() => fc.constantFrom(...hog.paths.filter((x) => x.part === p.id).map((x) => x.id))),
+      ),
+    ),
     lines: fc.tuple(fc.constantFrom('2|3', '4|5', '5|6'), fc.constantFrom('2|3', '4|5', '5|6')),
     skin: fc.boolean(),
     head: fc.boolean(),
@@ -65,12 +78,26 @@ describe('every kilogram is somewhere', () => {
     fc.assert(
       fc.property(pick, ({ paths, lines, skin, head, carcass }) => {
         const choices: Choices = {
-          paths: new Map(hog.parts.flatMap((p, i) => [[`${p.id}:left`, paths[2 * i]!], [`${p.id}:right`, paths[2 * i + 1]!], [`${p.id}:animal`, paths[2 * i]!]] as const)),
-          lines: new Map([['shoulder-line:left', lines[0]], ['shoulder-line:right', lines[1]]]),
+          paths: new Map(
+            hog.parts.flatMap(
+              (p, i) =>
+                [
+                  [`${p.id}:left`, paths[2 * i]!],
+                  [`${p.id}:right`, paths[2 * i + 1]!],
+                  [`${p.id}:animal`, paths[2 * i]!],
+                ] as const,
+            ),
+          ),
+          lines: new Map([
+            ['shoulder-line:left', lines[0]],
+            ['shoulder-line:right', lines[1]],
+          ]),
         }
         const { balance: b, y } = cutUp(choices, carcass, { skin, head })
         expect(b.carcass).toBeCloseTo(carcass, 9)
-        expect(Math.abs(b.carcass + b.added - b.products - b.byProducts - b.losses)).toBeLessThan(1e-9 * carcass)
+        expect(Math.abs(b.carcass + b.added - b.products - b.byProducts - b.losses)).toBeLessThan(
+          1e-9 * carcass,
+        )
         expect(Math.min(...y.cutKg)).toBeGreaterThanOrEqual(0)
       }),
       { seed: 11, numRuns: 300 },
@@ -98,7 +125,8 @@ describe('the shoulder line', () => {
     expect(Math.min(...from)).toBeGreaterThan(0)
     expect(from.reduce((a, b) => a + b, 0)).toBeCloseTo(moved, 9)
     for (const p of hog.parts) {
-      if (!['shoulder', 'loin', 'belly', 'spare-ribs'].includes(p.id)) expect(back.part(p.id), p.id).toBeCloseTo(front.part(p.id), 12)
+      if (!['shoulder', 'loin', 'belly', 'spare-ribs'].includes(p.id))
+        expect(back.part(p.id), p.id).toBeCloseTo(front.part(p.id), 12)
     }
   })
 })
@@ -114,11 +142,22 @@ describe('figures of the trade (common practice)', () => {
     expect(tissue[3]).toBeLessThan(6)
   })
   it('saleable meat, without lard, kidneys, feet and tail, is 70–76 % bone-in and 60–66 % boneless', () => {
-    const meat = (c: ReturnType<typeof cutUp>) => c.balance.products - ['leaf-lard', 'kidney', 'trotter', 'tail'].reduce((s, id) => s + c.cut(id), 0)
+    const meat = (c: ReturnType<typeof cutUp>) =>
+      c.balance.products - ['leaf-lard', 'kidney', 'trotter', 'tail'].reduce((s, id) => s + c.cut(id), 0)
     const bone = 'fore-hock-boned hind-hock-boned'.split(' ')
     const boneIn = meat(cutUp(both({})))
     const boneless = meat(
-      cutUp(both({ shoulder: 'shoulder-collar', loin: 'loin-boneless-chops', leg: 'leg-seamed', belly: 'belly-slices', 'spare-ribs': 'ribs-grind', 'fore-hock': bone[0]!, 'hind-hock': bone[1]! })),
+      cutUp(
+        both({
+          shoulder: 'shoulder-collar',
+          loin: 'loin-boneless-chops',
+          leg: 'leg-seamed',
+          belly: 'belly-slices',
+          'spare-ribs': 'ribs-grind',
+          'fore-hock': bone[0]!,
+          'hind-hock': bone[1]!,
+        }),
+      ),
     )
     expect(boneIn).toBeGreaterThan(70)
     expect(boneIn).toBeLessThan(76)
@@ -144,7 +183,8 @@ describe('figures of the trade (common practice)', () => {
 })
 
 describe('the weight chain', () => {
-  const chain = (evidence: ReturnType<typeof evidenceOf>, count = 1) => solveChain(hog.chain, dressing, 2, count, evidence)!
+  const chain = (evidence: ReturnType<typeof evidenceOf>, count = 1) =>
+    solveChain(hog.chain, dressing, 2, count, evidence)!
   const at = (points: ReturnType<typeof chain>, stage: string) => points.find((p) => p.stage === stage)!
 
   it('takes shrink off a full live weight once, then dressing, then chill (worked by hand)', () => {
@@ -178,7 +218,10 @@ describe('the weight chain', () => {
     expect(at(chain(ev, 4), 'hot').sd).toBeCloseTo(at(chain(ev, 1), 'hot').sd / 2, 9)
   })
   it('draws have the mean and spread the solution states', () => {
-    const evidence = evidenceOf([weighing('live', 250, { source: 'tape' }), weighing('hanging', 178, { basis: 'cold' })])
+    const evidence = evidenceOf([
+      weighing('live', 250, { source: 'tape' }),
+      weighing('hanging', 178, { basis: 'cold' }),
+    ])
     const points = chain(evidence)
     let seed = 1
     const uniform = () => (seed = (seed * 48271) % 2147483647) / 2147483647
@@ -199,20 +242,37 @@ describe('the weight chain', () => {
     expect(evidenceOf([wrong, weighing('live', 26, { corrects: wrong.id, stands: false })])).toEqual([])
   })
   it('says when two weighings disagree beyond 3 SD', () => {
-    const found = disagreements(hog.chain, dressing, 2, 1, evidenceOf([weighing('live', 260), weighing('hot', 150)]))
+    const found = disagreements(
+      hog.chain,
+      dressing,
+      2,
+      1,
+      evidenceOf([weighing('live', 260), weighing('hot', 150)]),
+    )
     expect(found.map((d) => d.stage)).toEqual(['live', 'hot'])
     expect(found[1]!.z).toBeLessThan(-3)
   })
 })
 
 describe('a weighing is judged before it is kept', () => {
-  const judge = (held: Weighing[], added: Weighing, count = 1) => judgeWeighing(hog, dressing, count, held, added)
+  const judge = (held: Weighing[], added: Weighing, count = 1) =>
+    judgeWeighing(hog, dressing, count, held, added)
   it.each([
     ['hot above live', [weighing('live', 180)], weighing('hot', 200), 'later-above-earlier'],
     ['dressing impossible', [weighing('live', 260)], weighing('hot', 100), 'dressing-impossible'],
     ['dressing unusual', [weighing('live', 260)], weighing('hot', 160), 'dressing-unusual'],
-    ['cold above hot', [weighing('hot', 180)], weighing('hanging', 185, { basis: 'cold' }), 'later-above-earlier'],
-    ['cold far below hot', [weighing('hot', 180)], weighing('hanging', 160, { basis: 'cold' }), 'loss-unusual'],
+    [
+      'cold above hot',
+      [weighing('hot', 180)],
+      weighing('hanging', 185, { basis: 'cold' }),
+      'later-above-earlier',
+    ],
+    [
+      'cold far below hot',
+      [weighing('hot', 180)],
+      weighing('hanging', 160, { basis: 'cold' }),
+      'loss-unusual',
+    ],
     ['absurd', [], weighing('live', 2600), 'mass-absurd'],
   ])('%s', (_, held, added, code) => {
     const [issue] = judge(held as Weighing[], added)

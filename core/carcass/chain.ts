@@ -58,7 +58,9 @@ export function basisNode(basis: HangingBasis): { stage: Stage; factor: number }
 }
 
 /** The weighings in force: those no later one corrects, and that were not withdrawn. */
-export function currentWeighings<W extends { id: string; corrects: string | null; stands: boolean }>(all: readonly W[]): W[] {
+export function currentWeighings<W extends { id: string; corrects: string | null; stands: boolean }>(
+  all: readonly W[],
+): W[] {
   const corrected = new Set(all.flatMap((w) => (w.corrects ? [w.corrects] : [])))
   return all.filter((w) => w.stands && !corrected.has(w.id))
 }
@@ -67,7 +69,8 @@ export function currentWeighings<W extends { id: string; corrects: string | null
 export function evidenceOf(weighings: readonly Weighing[]): Evidence[] {
   const best = new Map<Stage, Evidence>()
   for (const w of currentWeighings(weighings)) {
-    const { stage, factor } = w.stage === 'hanging' ? basisNode(w.basis ?? 'hot') : { stage: w.stage, factor: 1 }
+    const { stage, factor } =
+      w.stage === 'hanging' ? basisNode(w.basis ?? 'hot') : { stage: w.stage, factor: 1 }
     const e: Evidence = { stage, kg: w.grams / 1000 / factor, sd: SOURCE_SD[w.source], id: w.id }
     const held = best.get(stage)
     if (!held || e.sd <= held.sd) best.set(stage, e)
@@ -85,7 +88,10 @@ interface Step {
  * spread of a group's total shrinks with √n.
  */
 function stepsOf(figures: ChainFigures, dressing: Dressing, days: number, count: number): Step[] {
-  const step = (mean: number, sd: number): Step => ({ mean: Math.log(mean), variance: (sd / mean) ** 2 / count })
+  const step = (mean: number, sd: number): Step => ({
+    mean: Math.log(mean),
+    variance: (sd / mean) ** 2 / count,
+  })
   const aged = 1 - figures.ageingPerDay.mean * days
   return [
     step(figures.shrink.mean, figures.shrink.sd),
@@ -123,7 +129,13 @@ function filter(steps: Step[], evidence: readonly Evidence[]): Filtered[] {
  * Solves the chain both ways from all evidence: median kg and log SD per stage, or nothing without evidence.
  * A stage that was weighed is that weight; the others move around it.
  */
-export function solveChain(figures: ChainFigures, dressing: Dressing, days: number, count: number, evidence: readonly Evidence[]): ChainPoint[] | null {
+export function solveChain(
+  figures: ChainFigures,
+  dressing: Dressing,
+  days: number,
+  count: number,
+  evidence: readonly Evidence[],
+): ChainPoint[] | null {
   if (evidence.length === 0) return null
   const steps = stepsOf(figures, dressing, days, count)
   const filtered = filter(steps, evidence)
@@ -169,7 +181,13 @@ export function sampleChain(
 }
 
 /** Weighings that lie beyond 3 SD of what all the other evidence says: stage, and z. */
-export function disagreements(figures: ChainFigures, dressing: Dressing, days: number, count: number, evidence: readonly Evidence[]): { stage: Stage; z: number; expectedKg: number }[] {
+export function disagreements(
+  figures: ChainFigures,
+  dressing: Dressing,
+  days: number,
+  count: number,
+  evidence: readonly Evidence[],
+): { stage: Stage; z: number; expectedKg: number }[] {
   return evidence.flatMap((e) => {
     const others = evidence.filter((x) => x !== e)
     const point = solveChain(figures, dressing, days, count, others)?.find((p) => p.stage === e.stage)

@@ -20,7 +20,13 @@ export const newYield = (flow: Flow): Yield => ({
  * One pass: masses of all cuts from the parts' tissue (`inputs`, kg) through the active rows. `share` is the
  * flow's own, or one drawn by `perturb`. Process: product = green × yield, and green + added = product + loss.
  */
-export function evaluate(flow: Flow, setting: FlowSetting, inputs: Float64Array, out: Yield, share = flow.rowShare): Yield {
+export function evaluate(
+  flow: Flow,
+  setting: FlowSetting,
+  inputs: Float64Array,
+  out: Yield,
+  share = flow.rowShare,
+): Yield {
   const { rowCut, rowAdded, rowYield, lossCut } = flow
   const { start, end } = setting
   const { cutKg, rowKg } = out
@@ -51,7 +57,13 @@ export function evaluate(flow: Flow, setting: FlowSetting, inputs: Float64Array,
  * Draws the cutter: each active row's share is multiplied by its factor in draw `d` and every tissue closed
  * again to 1, so mass is conserved in each draw. `factors` holds one row of factors per draw. Writes into `share`.
  */
-export function perturb(flow: Flow, setting: FlowSetting, factors: Float64Array, d: number, share: Float64Array): Float64Array {
+export function perturb(
+  flow: Flow,
+  setting: FlowSetting,
+  factors: Float64Array,
+  d: number,
+  share: Float64Array,
+): Float64Array {
   const { rowShare, rowCut } = flow
   const offset = d * rowCut.length
   for (let s = 0; s < setting.start.length; s++) {

@@ -22,7 +22,10 @@ export interface Flow {
   /** Per band, cumulative tissue mass up to each axis position: ((position × 4) + tissue). */
   cumulative: Float64Array[]
   /** Per band and side, the slot of each span, and of the part that takes the band out before the lines. */
-  spanSlots: Record<'left' | 'right', { spans: number[]; extraction: { part: string; slot: number } | null }[]>
+  spanSlots: Record<
+    'left' | 'right',
+    { spans: number[]; extraction: { part: string; slot: number } | null }[]
+  >
 }
 
 /** What a plan says: a path per slot and a setting per line and side, keyed `part:side`, `line:side`. */
@@ -62,7 +65,12 @@ export function compile(anatomy: Anatomy): Flow {
         .map((p) => {
           const start = rows.length
           for (const o of p.outputs) {
-            rows.push({ cut: cutIndex.get(o.cut)!, share: TISSUES.map((t) => o[t]), added: o.process?.added ?? 0, yield: o.process?.yield ?? 1 })
+            rows.push({
+              cut: cutIndex.get(o.cut)!,
+              share: TISSUES.map((t) => o[t]),
+              added: o.process?.added ?? 0,
+              yield: o.process?.yield ?? 1,
+            })
           }
           return { id: p.id, start, end: rows.length, extracts: p.extracts ?? [], minutes: p.minutes }
         }),
@@ -71,9 +79,13 @@ export function compile(anatomy: Anatomy): Flow {
   const slotIndex = new Map(slots.map((s, i) => [slotKey(s.part, s.side), i]))
   const spanSlotsOf = (side: 'left' | 'right') =>
     anatomy.bands.map((band) => {
-      const slotOf = (part: string) => (slotIndex.get(slotKey(part, side)) ?? slotIndex.get(slotKey(part, 'animal')))!
+      const slotOf = (part: string) =>
+        (slotIndex.get(slotKey(part, side)) ?? slotIndex.get(slotKey(part, 'animal')))!
       const out = anatomy.parts.find((p) => p.extraction?.band === band.id)
-      return { spans: band.spans.map((s) => slotOf(s.part)), extraction: out ? { part: out.id, slot: slotOf(out.id) } : null }
+      return {
+        spans: band.spans.map((s) => slotOf(s.part)),
+        extraction: out ? { part: out.id, slot: slotOf(out.id) } : null,
+      }
     })
   return {
     anatomy,
@@ -106,7 +118,10 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   const extracted = { left: new Set<string>(), right: new Set<string>() }
   const pathOf = slots.map((slot, i) => {
     const wanted = choices.paths.get(slotKey(slot.part, slot.side)) ?? fallback.get(slot.part)
-    const index = Math.max(0, slot.paths.findIndex((p) => p.id === wanted))
+    const index = Math.max(
+      0,
+      slot.paths.findIndex((p) => p.id === wanted),
+    )
     const path = slot.paths[index]!
     start[i] = path.start
     end[i] = path.end
@@ -117,14 +132,22 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   for (const line of anatomy.lines) {
     for (const side of SIDES) {
       const id = choices.lines.get(`${line.id}:${side}`) ?? line.fallback
-      lineAt[side][line.id] = (line.settings.find((s) => s.id === id) ?? line.settings.find((s) => s.id === line.fallback)!).at
+      lineAt[side][line.id] = (
+        line.settings.find((s) => s.id === id) ?? line.settings.find((s) => s.id === line.fallback)!
+      ).at
     }
   }
   return { start, end, pathOf, lineAt, extracted }
 }
 
 /** How much of a band's tissue hangs under a dressing: a hide takes the skin and a little of the fat under it. */
-function kept(anatomy: Anatomy, partOfBand: string, bandId: string, tissue: number, dressing: DressingState): number {
+function kept(
+  anatomy: Anatomy,
+  partOfBand: string,
+  bandId: string,
+  tissue: number,
+  dressing: DressingState,
+): number {
   const needs = anatomy.parts.find((p) => p.id === partOfBand)?.needs
   if (needs === 'head' && !dressing.head) return 0
   if (needs === 'feet' && !dressing.skin) return 0
@@ -137,7 +160,12 @@ function kept(anatomy: Anatomy, partOfBand: string, bandId: string, tissue: numb
  * Pours a carcass of `carcassKg` into the slots: kg of each tissue in each part of each side, as
  * (slot × 4 + tissue). Lines only move mass between the parts that touch them; the total is `carcassKg`.
  */
-export function pour(flow: Flow, setting: FlowSetting, dressing: DressingState, carcassKg: number): Float64Array {
+export function pour(
+  flow: Flow,
+  setting: FlowSetting,
+  dressing: DressingState,
+  carcassKg: number,
+): Float64Array {
   const { anatomy, cumulative, spanSlots } = flow
   const inputs = new Float64Array(flow.slots.length * T)
   const last = anatomy.axis.length

@@ -1,5 +1,13 @@
 /** What does an animal weigh at every stage, and where does every kilogram of its carcass go? */
-export { STAGES, basisNode, currentWeighings, evidenceOf, sampleChain, solveChain, disagreements } from './chain.ts'
+export {
+  STAGES,
+  basisNode,
+  currentWeighings,
+  evidenceOf,
+  sampleChain,
+  solveChain,
+  disagreements,
+} from './chain.ts'
 export type { ChainPoint, Evidence, HangingBasis, Source, Stage, Weighing } from './chain.ts'
 export { judgeWeighing } from './judge.ts'
 export { tapeWeightLb } from './tape.ts'

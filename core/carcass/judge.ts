@@ -15,7 +15,13 @@ const STAGE_WORD: Record<Stage, string> = {
  * above what the animal can weigh, a later stage above an earlier one, dressing out of all bounds) are
  * refused; unusual ones (beyond 3 SD) come back confirmable. Empty when the figure may simply be kept.
  */
-export function judgeWeighing(anatomy: Anatomy, dressing: Dressing, count: number, held: readonly Weighing[], added: Weighing): Issue[] {
+export function judgeWeighing(
+  anatomy: Anatomy,
+  dressing: Dressing,
+  count: number,
+  held: readonly Weighing[],
+  added: Weighing,
+): Issue[] {
   const unit = added.shown.unit
   const show = (kg: number) => formatMass(kg, unit, 1)
   const field = added.stage
@@ -29,13 +35,19 @@ export function judgeWeighing(anatomy: Anatomy, dressing: Dressing, count: numbe
   if (!scale(own)) return []
 
   for (const other of evidence.filter((e) => e !== own && scale(e))) {
-    const [early, late] = STAGES.indexOf(own.stage) < STAGES.indexOf(other.stage) ? [own, other] : [other, own]
+    const [early, late] =
+      STAGES.indexOf(own.stage) < STAGES.indexOf(other.stage) ? [own, other] : [other, own]
     if (late.kg > early.kg * 1.0005) {
       return [
         {
           code: 'later-above-earlier',
           field,
-          figures: { later: STAGE_WORD[late.stage], laterShown: show(late.kg), earlier: STAGE_WORD[early.stage].toLowerCase(), earlierShown: show(early.kg) },
+          figures: {
+            later: STAGE_WORD[late.stage],
+            laterShown: show(late.kg),
+            earlier: STAGE_WORD[early.stage].toLowerCase(),
+            earlierShown: show(early.kg),
+          },
         },
       ]
     }
@@ -45,7 +57,13 @@ export function judgeWeighing(anatomy: Anatomy, dressing: Dressing, count: numbe
   return []
 }
 
-function outsideSpecies(anatomy: Anatomy, own: Evidence, count: number, added: Weighing, field: string): Issue | null {
+function outsideSpecies(
+  anatomy: Anatomy,
+  own: Evidence,
+  count: number,
+  added: Weighing,
+  field: string,
+): Issue | null {
   const { low, high } = anatomy.chain.liveKg
   const isLive = own.stage === 'live' || own.stage === 'shrunk'
   const bounds = isLive ? { low, high } : { low: low * 0.5, high: high * 0.86 }
@@ -69,25 +87,49 @@ function outsideSpecies(anatomy: Anatomy, own: Evidence, count: number, added: W
   }
 }
 
-function judgePair(anatomy: Anatomy, dressing: Dressing, early: Evidence, late: Evidence, show: (kg: number) => string, field: string, count: number): Issue | null {
+function judgePair(
+  anatomy: Anatomy,
+  dressing: Dressing,
+  early: Evidence,
+  late: Evidence,
+  show: (kg: number) => string,
+  field: string,
+  count: number,
+): Issue | null {
   const { dressingPossible, shrink, chill, ageingPerDay } = anatomy.chain
   const ratio = late.kg / early.kg
   const carcass = (e: Evidence) => STAGES.indexOf(e.stage) >= STAGES.indexOf('hot')
   if (!carcass(early) && carcass(late)) {
     const shrunkRatio = early.stage === 'live' ? ratio / shrink.mean : ratio
-    const figures = { hot: show(late.kg), live: show(early.kg), what: 'hog', percent: (shrunkRatio * 100).toFixed(1) }
+    const figures = {
+      hot: show(late.kg),
+      live: show(early.kg),
+      what: 'hog',
+      percent: (shrunkRatio * 100).toFixed(1),
+    }
     if (shrunkRatio < dressingPossible.low || shrunkRatio > dressingPossible.high) {
       const pct = (x: number) => (x * 100).toFixed(0)
-      return { code: 'dressing-impossible', field, figures: { ...figures, low: pct(dressingPossible.low), high: pct(dressingPossible.high) } }
+      return {
+        code: 'dressing-impossible',
+        field,
+        figures: { ...figures, low: pct(dressingPossible.low), high: pct(dressingPossible.high) },
+      }
     }
     const sd = Math.hypot(dressing.sd, early.stage === 'live' ? shrink.sd : 0) / Math.sqrt(count)
     if (Math.abs(shrunkRatio - dressing.mean) > 3 * sd) {
       const pct = (x: number) => (x * 100).toFixed(1)
-      return { code: 'dressing-unusual', field, confirmable: true, figures: { ...figures, low: pct(dressing.mean - 3 * sd), high: pct(dressing.mean + 3 * sd) } }
+      return {
+        code: 'dressing-unusual',
+        field,
+        confirmable: true,
+        figures: { ...figures, low: pct(dressing.mean - 3 * sd), high: pct(dressing.mean + 3 * sd) },
+      }
     }
     return null
   }
-  const usual = carcass(early) ? { low: 0, high: 1 - chill.mean + 3 * chill.sd + 10 * ageingPerDay.mean } : { low: 0, high: 1 - shrink.mean + 5 * shrink.sd }
+  const usual = carcass(early)
+    ? { low: 0, high: 1 - chill.mean + 3 * chill.sd + 10 * ageingPerDay.mean }
+    : { low: 0, high: 1 - shrink.mean + 5 * shrink.sd }
   if (1 - ratio <= usual.high) return null
   return {
     code: 'loss-unusual',

@@ -9,14 +9,38 @@ const flow = compile(hog)
 const farm = { massUnit: 'lb', mincePerKg: 700 / KG_PER_LB } as const
 let seq = 0
 const id = () => `id-${++seq}`
-const say = (...decisions: Decision[]): Command[] => decisions.map((decision) => ({ id: id(), seq, batch: id(), undoes: null, redoes: null, decision, at: '' }))
+const say = (...decisions: Decision[]): Command[] =>
+  decisions.map((decision) => ({ id: id(), seq, batch: id(), undoes: null, redoes: null, decision, at: '' }))
 const weigh = (stage: Weighing['stage'], value: number, more: Partial<Weighing> = {}): Weighing => ({
-  id: id(), stage, basis: stage === 'hanging' ? 'cold' : null, source: 'scale', shown: { value, unit: 'lb' }, grams: gramsOf({ value, unit: 'lb' }), corrects: null, stands: true, at: '', ...more,
+  id: id(),
+  stage,
+  basis: stage === 'hanging' ? 'cold' : null,
+  source: 'scale',
+  shown: { value, unit: 'lb' },
+  grams: gramsOf({ value, unit: 'lb' }),
+  corrects: null,
+  stands: true,
+  at: '',
+  ...more,
 })
 const packed = (cut: string, value: number, more: Partial<PackWeighing> = {}): PackWeighing => ({
-  id: id(), cut, shown: { value, unit: 'lb' }, grams: gramsOf({ value, unit: 'lb' }), packs: 1, corrects: null, stands: true, at: '', ...more,
+  id: id(),
+  cut,
+  shown: { value, unit: 'lb' },
+  grams: gramsOf({ value, unit: 'lb' }),
+  packs: 1,
+  corrects: null,
+  stands: true,
+  at: '',
+  ...more,
 })
-const lot = (more: Partial<LotState> = {}): LotState => ({ count: 1, weighings: [weigh('live', 260)], commands: [], packs: [], ...more })
+const lot = (more: Partial<LotState> = {}): LotState => ({
+  count: 1,
+  weighings: [weigh('live', 260)],
+  commands: [],
+  packs: [],
+  ...more,
+})
 const costs = say(
   { field: 'cost', target: 'feed', side: 'animal', value: { label: 'Feed', amount: 42000 } },
   { field: 'fee', target: 'kill', side: 'animal', value: { amount: 7500, per: 'head', basis: null } },
@@ -41,14 +65,18 @@ describe('intervals', () => {
   it('narrow when a later stage is weighed; a weighed stage has none', () => {
     const live = reckon(flow, lot(), farm)
     const hot = reckon(flow, lot({ weighings: [weigh('live', 260), weigh('hot', 182)] }), farm)
-    const cold = reckon(flow, lot({ weighings: [weigh('live', 260), weigh('hot', 182), weigh('hanging', 178)] }), farm)
+    const cold = reckon(
+      flow,
+      lot({ weighings: [weigh('live', 260), weigh('hot', 182), weigh('hanging', 178)] }),
+      farm,
+    )
     expect(width(live, 'cut')).toBeGreaterThan(width(hot, 'cut'))
     expect(width(hot, 'hanging')).toBeGreaterThan(width(cold, 'hanging'))
     expect(hot.stages.find((s) => s.id === 'hot')).toMatchObject({ weighed: true, range: null })
   })
   it('of total saleable share given the carcass weight stand for an SD of 2 points within 20 % (our target, from memory)', () => {
     const r = reckon(flow, lot({ weighings: [weigh('hanging', 200, { basis: 'aged' })] }), farm, 4000)
-    const sd = width(r, 'cut') / (2 * 1.2816) / (200 * KG_PER_LB) * 100
+    const sd = (width(r, 'cut') / (2 * 1.2816) / (200 * KG_PER_LB)) * 100
     expect(sd).toBeGreaterThan(1.6)
     expect(sd).toBeLessThan(2.4)
   })
@@ -59,7 +87,17 @@ describe('intervals', () => {
     const state = lot({
       weighings,
       packs: products.map((c) => packed(c.cut.id, Number((c.expectedKg / KG_PER_LB).toFixed(2)))),
-      commands: [...costs, ...say(...products.map((c): Decision => ({ field: 'done', target: c.cut.id, side: 'animal', value: true })))],
+      commands: [
+        ...costs,
+        ...say(
+          ...products.map((c): Decision => ({
+            field: 'done',
+            target: c.cut.id,
+            side: 'animal',
+            value: true,
+          })),
+        ),
+      ],
     })
     const all = reckon(flow, state, farm)
     expect(all.stages.find((s) => s.id === 'packed')).toMatchObject({ weighed: true, range: null })
@@ -73,7 +111,11 @@ describe('weighing packs', () => {
   it('packed = weighed so far + remaining estimate, and the balance still closes', () => {
     const before = reckon(flow, lot({ weighings, commands: costs }), farm)
     const chops = before.cuts.find((c) => c.cut.id === 'bone-in-chop')!
-    const r = reckon(flow, lot({ weighings, commands: costs, packs: [packed('bone-in-chop', 10), packed('bone-in-chop', 5)] }), farm)
+    const r = reckon(
+      flow,
+      lot({ weighings, commands: costs, packs: [packed('bone-in-chop', 10), packed('bone-in-chop', 5)] }),
+      farm,
+    )
     const now = r.cuts.find((c) => c.cut.id === 'bone-in-chop')!
     expect(now.weighedKg).toBeCloseTo(15 * KG_PER_LB, 2)
     expect(now.remainingKg).toBeCloseTo(chops.expectedKg - now.weighedKg, 9)
@@ -83,26 +125,43 @@ describe('weighing packs', () => {
   })
   it('moves Cover: more chops than expected pay for more of the animal', () => {
     const done = say({ field: 'done', target: 'bone-in-chop', side: 'animal', value: true })
-    const cover = (lb: number) => reckon(flow, lot({ weighings, commands: [...costs, ...done], packs: [packed('bone-in-chop', lb)] }), farm).money.cover!
+    const cover = (lb: number) =>
+      reckon(
+        flow,
+        lot({ weighings, commands: [...costs, ...done], packs: [packed('bone-in-chop', lb)] }),
+        farm,
+      ).money.cover!
     expect(cover(34)).toBeGreaterThan(cover(28))
   })
   it('a wrong entry is corrected by one that names it', () => {
     const wrong = packed('bone-in-chop', 300)
-    const r = reckon(flow, lot({ weighings, packs: [wrong, packed('bone-in-chop', 30, { corrects: wrong.id })] }), farm)
+    const r = reckon(
+      flow,
+      lot({ weighings, packs: [wrong, packed('bone-in-chop', 30, { corrects: wrong.id })] }),
+      farm,
+    )
     expect(r.cuts.find((c) => c.cut.id === 'bone-in-chop')!.weighedKg).toBeCloseTo(30 * KG_PER_LB, 2)
   })
 })
 
 describe('where the rest of the animal went', () => {
   it('live weight less every named loss, plus what was added, is what is taken home', () => {
-    const r = reckon(flow, lot({ packs: [packed('bacon', 9)], commands: say({ field: 'done', target: 'bacon', side: 'animal', value: true }) }), farm)
+    const r = reckon(
+      flow,
+      lot({
+        packs: [packed('bacon', 9)],
+        commands: say({ field: 'done', target: 'bacon', side: 'animal', value: true }),
+      }),
+      farm,
+    )
     const losses = whereItGoes(r)
     const home = r.cuts.reduce((s, c) => s + (c.cut.kind === 'product' ? c.kg : 0), 0)
     expect(losses.at(-1)!.left).toBeCloseTo(home, 9)
     expect(losses.find((l) => l.id === 'added')!.kg).toBeLessThan(0)
     expect(losses.find((l) => l.id === 'unaccounted')!.kg).toBeGreaterThan(0)
   })
-  it('nothing is said before anything was weighed', () => expect(whereItGoes(reckon(flow, lot({ weighings: [] }), farm))).toEqual([]))
+  it('nothing is said before anything was weighed', () =>
+    expect(whereItGoes(reckon(flow, lot({ weighings: [] }), farm))).toEqual([]))
 })
 
 describe('money', () => {
@@ -127,7 +186,24 @@ describe('alternatives', () => {
     const r = reckon(flow, state, farm)
     const found = alternativesFor(flow, r.plan, 'loin', ['left', 'right'], tallyWith(flow, state, farm, r))
     const boned = found.find((a) => a.path === 'loin-boneless-chops')!
-    const taken = reckon(flow, lot({ commands: [...costs, ...say(...(['left', 'right'] as const).map((side): Decision => ({ field: 'path', target: 'loin', side, value: 'loin-boneless-chops' })))], weighings: state.weighings }), farm)
+    const taken = reckon(
+      flow,
+      lot({
+        commands: [
+          ...costs,
+          ...say(
+            ...(['left', 'right'] as const).map((side): Decision => ({
+              field: 'path',
+              target: 'loin',
+              side,
+              value: 'loin-boneless-chops',
+            })),
+          ),
+        ],
+        weighings: state.weighings,
+      }),
+      farm,
+    )
     const takeHome = (x: typeof r) => x.cuts.reduce((s, c) => s + (c.cut.kind === 'product' ? c.kg : 0), 0)
     expect(boned.difference.takeHomeKg).toBeCloseTo(takeHome(taken) - takeHome(r), 9)
     expect(boned.difference.money).toBe(taken.money.net - r.money.net)
@@ -138,7 +214,13 @@ describe('alternatives', () => {
   it('bone-in chops weigh more to take home and leave less in the bone bin', () => {
     const state = lot()
     const r = reckon(flow, state, farm)
-    const boned = alternativesFor(flow, r.plan, 'loin', ['left', 'right'], tallyWith(flow, state, farm, r)).find((a) => a.path === 'loin-roasts')!
+    const boned = alternativesFor(
+      flow,
+      r.plan,
+      'loin',
+      ['left', 'right'],
+      tallyWith(flow, state, farm, r),
+    ).find((a) => a.path === 'loin-roasts')!
     expect(boned.difference.takeHomeKg).toBeLessThan(0)
     expect(boned.difference.boneKg).toBeGreaterThan(0)
   })

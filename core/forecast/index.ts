@@ -2,4 +2,12 @@
 export { whereItGoes } from './losses.ts'
 export type { Loss } from './losses.ts'
 export { reckon, tallyWith } from './reckon.ts'
-export type { CutFigure, FarmFigures, LotState, MoneyFigures, PackWeighing, Reckoning, StageFigure } from './reckon.ts'
+export type {
+  CutFigure,
+  FarmFigures,
+  LotState,
+  MoneyFigures,
+  PackWeighing,
+  Reckoning,
+  StageFigure,
+} from './reckon.ts'

@@ -21,7 +21,16 @@ import {
 } from '#core/carcass'
 import { costsOf, feePerKg, priceInForce, takings, type CostFigures } from '#core/ledger'
 import { interval, perKg, type Grams, type Interval, type MassUnit, type UnitPrice } from '#core/measure'
-import { dressingOf, minutesOf, portionsOf, readPlan, type Command, type Plan, type Tally, type TallyPlan } from '#core/plan'
+import {
+  dressingOf,
+  minutesOf,
+  portionsOf,
+  readPlan,
+  type Command,
+  type Plan,
+  type Tally,
+  type TallyPlan,
+} from '#core/plan'
 
 /** One weighing of packs of a cut. Never changed: a correction names it. */
 export interface PackWeighing {
@@ -122,13 +131,18 @@ export function reckon(flow: Flow, lot: LotState, farm: FarmFigures, draws = DRA
   const evidence = evidenceOf(lot.weighings)
   const chain = [anatomy.chain, dressing, plan.days, lot.count] as const
   const points = solveChain(...chain, evidence)
-  const weights = points ? (Object.fromEntries(points.map((p) => [p.stage, p.kg])) as Record<Stage, number>) : null
+  const weights = points
+    ? (Object.fromEntries(points.map((p) => [p.stage, p.kg])) as Record<Stage, number>)
+    : null
 
   const carcassKg = weights?.aged ?? 0
   const inputs = pour(flow, setting, plan.dressing, carcassKg)
   const y = evaluate(flow, setting, inputs, newYield(flow))
   const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit)
-  const drawn = weights && draws > 0 ? draw(flow, setting, inputs, lot.count, sampleChain(...chain, evidence), draws) : null
+  const drawn =
+    weights && draws > 0
+      ? draw(flow, setting, inputs, lot.count, sampleChain(...chain, evidence), draws)
+      : null
 
   const packed = currentWeighings(lot.packs)
   const cuts = anatomy.cuts.flatMap((cut, i): CutFigure[] => {
@@ -197,7 +211,14 @@ function cutterFactors(flow: Flow, sd: number, draws: number): Float64Array {
 }
 
 /** Draws whole carcasses: chain, then fatness, muscling and bone of the animal, then the cutter. */
-function draw(flow: Flow, setting: FlowSetting, inputs: Float64Array, count: number, chain: (normal: () => number) => number[], draws: number): Drawn {
+function draw(
+  flow: Flow,
+  setting: FlowSetting,
+  inputs: Float64Array,
+  count: number,
+  chain: (normal: () => number) => number[],
+  draws: number,
+): Drawn {
   const normal = randomNormal.source(randomLcg(SEED))(0, 1)
   const { spread, cuts } = flow.anatomy
   const root = Math.sqrt(count)
@@ -226,7 +247,14 @@ function draw(flow: Flow, setting: FlowSetting, inputs: Float64Array, count: num
 /** Kilograms of a cut in draw d: what was weighed, and what that draw leaves still to come. */
 const drawnKg = (c: CutFigure, kg: number) => (c.done ? c.weighedKg : Math.max(c.weighedKg, kg))
 
-function stagesOf(flow: Flow, lot: LotState, weights: Record<Stage, number>, evidence: Evidence[], drawn: Drawn | null, cuts: CutFigure[]): StageFigure[] {
+function stagesOf(
+  flow: Flow,
+  lot: LotState,
+  weights: Record<Stage, number>,
+  evidence: Evidence[],
+  drawn: Drawn | null,
+  cuts: CutFigure[],
+): StageFigure[] {
   const at = (id: StageFigure['id'], stage: Stage): StageFigure => {
     const range = drawn && interval(drawn.stages[stage])
     const weighed = evidence.some((e) => e.stage === stage && e.sd === 0)
@@ -249,23 +277,56 @@ function stagesOf(flow: Flow, lot: LotState, weights: Record<Stage, number>, evi
     at('live', 'live'),
     at('hot', 'hot'),
     at('hanging', 'aged'),
-    { id: 'cut', kg: products.reduce((s, c) => s + c.expectedKg, 0), range: total((_, kg) => kg), weighed: false },
-    ...(any ? [{ id: 'packed', kg: products.reduce((s, c) => s + c.kg, 0), range: all ? null : total(drawnKg), weighed: all } as const] : []),
+    {
+      id: 'cut',
+      kg: products.reduce((s, c) => s + c.expectedKg, 0),
+      range: total((_, kg) => kg),
+      weighed: false,
+    },
+    ...(any
+      ? [
+          {
+            id: 'packed',
+            kg: products.reduce((s, c) => s + c.kg, 0),
+            range: all ? null : total(drawnKg),
+            weighed: all,
+          } as const,
+        ]
+      : []),
   ]
 }
 
 function balance(carcass: number, added: number, cuts: CutFigure[]): Reckoning['balance'] {
   const sum = (kind: Cut['kind']) => cuts.reduce((s, c) => s + (c.cut.kind === kind ? c.kg : 0), 0)
   const [products, byProducts, losses] = [sum('product'), sum('by-product'), sum('loss')]
-  return { carcass, added, products, byProducts, losses, difference: carcass + added - products - byProducts - losses }
+  return {
+    carcass,
+    added,
+    products,
+    byProducts,
+    losses,
+    difference: carcass + added - products - byProducts - losses,
+  }
 }
 
-function money(flow: Flow, plan: Plan, count: number, weights: Record<Stage, number> | null, cuts: CutFigure[], drawn: Drawn | null): MoneyFigures {
-  const packs = cuts.reduce((sum, c) => sum + (c.done ? c.weighedPacks : Math.max(c.packs, c.weighedPacks)), 0)
+function money(
+  flow: Flow,
+  plan: Plan,
+  count: number,
+  weights: Record<Stage, number> | null,
+  cuts: CutFigure[],
+  drawn: Drawn | null,
+): MoneyFigures {
+  const packs = cuts.reduce(
+    (sum, c) => sum + (c.done ? c.weighedPacks : Math.max(c.packs, c.weighedPacks)),
+    0,
+  )
   const billed = { hot: weights?.hot ?? 0, hanging: weights?.aged ?? 0 }
   const costs = costsOf(plan, count, billed, packs)
   const shares = plan.route === 'custom' && plan.sharePrice
-  const net = shares ? takings(billed.hanging, plan.sharePrice!, 1) : cuts.reduce((sum, c) => sum + c.value, 0)
+  const net = shares
+    ? takings(billed.hanging, plan.sharePrice!, 1)
+    : cuts.reduce((sum, c) => sum + c.value, 0)
   const sellable = cuts.filter((c) => c.price.minor > 0)
   const soldKg = sellable.reduce((sum, c) => sum + c.kg, 0)
   const cover = costs.total > 0 && weights ? net / costs.total : null
@@ -285,7 +346,11 @@ function money(flow: Flow, plan: Plan, count: number, weights: Record<Stage, num
   if (cover !== null) {
     const slope = feePerKg(plan.fees)
     figures.coverRange = interval(
-      nets.map((n, d) => n / (costs.total + slope.hot * (hot[d]! - billed.hot) + slope.hanging * (aged[d]! - billed.hanging))),
+      nets.map(
+        (n, d) =>
+          n /
+          (costs.total + slope.hot * (hot[d]! - billed.hot) + slope.hanging * (aged[d]! - billed.hanging)),
+      ),
     )
   }
   return figures
@@ -307,7 +372,12 @@ function netDraws(flow: Flow, sellable: CutFigure[], drawn: Drawn): Float64Array
  * Values any setting of this lot's plan: what `alternativesFor` asks of each path. Weights as they stand now,
  * no draws, so that all alternatives of a part fit one frame.
  */
-export function tallyWith(flow: Flow, lot: Pick<LotState, 'count'>, farm: FarmFigures, read: Reckoning): TallyPlan {
+export function tallyWith(
+  flow: Flow,
+  lot: Pick<LotState, 'count'>,
+  farm: FarmFigures,
+  read: Reckoning,
+): TallyPlan {
   const { plan, weights } = read
   const carcassKg = weights?.aged ?? 0
   const y = newYield(flow)
@@ -337,7 +407,12 @@ export function tallyWith(flow: Flow, lot: Pick<LotState, 'count'>, farm: FarmFi
       tally.packs += portions.packs[i]!
       tally.money += takings(kg, prices[i]!.price, prices[i]!.sold)
     })
-    tally.fees = costsOf({ costs: [], fees: plan.fees }, lot.count, { hot: weights?.hot ?? 0, hanging: carcassKg }, tally.packs).total
+    tally.fees = costsOf(
+      { costs: [], fees: plan.fees },
+      lot.count,
+      { hot: weights?.hot ?? 0, hanging: carcassKg },
+      tally.packs,
+    ).total
     return tally
   }
 }

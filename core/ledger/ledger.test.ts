@@ -11,34 +11,53 @@ const line = fc.record({
   index: fc.double({ min: 0.2, max: 4, noNaN: true }),
   bound: fc.option(fc.integer({ min: 50, max: 3000 }), { nil: null }),
 })
-const named = (lines: { quantity: number; index: number; bound: number | null }[], bound: 'floor' | 'ceiling'): PriceLine[] =>
-  lines.map((l, i) => ({ cut: `c${i}`, quantity: l.quantity, index: l.index, locked: null, floor: null, ceiling: null, [bound]: l.bound }))
+const named = (
+  lines: { quantity: number; index: number; bound: number | null }[],
+  bound: 'floor' | 'ceiling',
+): PriceLine[] =>
+  lines.map((l, i) => ({
+    cut: `c${i}`,
+    quantity: l.quantity,
+    index: l.index,
+    locked: null,
+    floor: null,
+    ceiling: null,
+    [bound]: l.bound,
+  }))
 
 describe('price solving agrees with a linear programme (HiGHS, npm package highs) on random instances', () => {
   it('with ceilings: the least scale whose capped prices meet the need', () => {
     fc.assert(
-      fc.property(fc.array(line, { minLength: 1, maxLength: 8 }), fc.integer({ min: 1000, max: 90000 }), (raw, need) => {
-        const lines = named(raw, 'ceiling')
-        const lp = `Minimize\n obj: s\nSubject To\n need: ${lines.map((l, i) => `+ ${l.quantity} p${i}`).join(' ')} >= ${need}\n${lines.map((l, i) => ` r${i}: p${i} - ${l.index} s <= 0`).join('\n')}\nBounds\n${lines.map((l, i) => ` 0 <= p${i} <= ${l.ceiling ?? 1e7}`).join('\n')}\n 0 <= s\nEnd`
-        const theirs = highs.solve(lp)
-        const ours = solvePrices({ lines, need, ending: 'exact' })
-        expect(ours.ok).toBe(theirs.Status === 'Optimal')
-        if (ours.ok) expect(ours.value.scale / theirs.ObjectiveValue).toBeCloseTo(1, 5)
-      }),
+      fc.property(
+        fc.array(line, { minLength: 1, maxLength: 8 }),
+        fc.integer({ min: 1000, max: 90000 }),
+        (raw, need) => {
+          const lines = named(raw, 'ceiling')
+          const lp = `Minimize\n obj: s\nSubject To\n need: ${lines.map((l, i) => `+ ${l.quantity} p${i}`).join(' ')} >= ${need}\n${lines.map((l, i) => ` r${i}: p${i} - ${l.index} s <= 0`).join('\n')}\nBounds\n${lines.map((l, i) => ` 0 <= p${i} <= ${l.ceiling ?? 1e7}`).join('\n')}\n 0 <= s\nEnd`
+          const theirs = highs.solve(lp)
+          const ours = solvePrices({ lines, need, ending: 'exact' })
+          expect(ours.ok).toBe(theirs.Status === 'Optimal')
+          if (ours.ok) expect(ours.value.scale / theirs.ObjectiveValue).toBeCloseTo(1, 5)
+        },
+      ),
       { seed: 3, numRuns: 60 },
     )
   })
   it('with floors: the greatest scale whose raised prices do not pass the need', () => {
     fc.assert(
-      fc.property(fc.array(line, { minLength: 1, maxLength: 8 }), fc.integer({ min: 1000, max: 90000 }), (raw, need) => {
-        const lines = named(raw, 'floor')
-        const lp = `Maximize\n obj: s\nSubject To\n need: ${lines.map((l, i) => `+ ${l.quantity} p${i}`).join(' ')} <= ${need}\n${lines.map((l, i) => ` r${i}: p${i} - ${l.index} s >= 0`).join('\n')}\nBounds\n${lines.map((l, i) => ` ${l.floor ?? 0} <= p${i} <= 1e7`).join('\n')}\n 0 <= s\nEnd`
-        const theirs = highs.solve(lp)
-        const ours = solvePrices({ lines, need, ending: 'exact' })
-        if (!ours.ok) throw new Error('refused')
-        if (theirs.Status === 'Optimal') expect(ours.value.scale).toBeCloseTo(theirs.ObjectiveValue, 3)
-        else expect(ours.value.scale).toBe(0)
-      }),
+      fc.property(
+        fc.array(line, { minLength: 1, maxLength: 8 }),
+        fc.integer({ min: 1000, max: 90000 }),
+        (raw, need) => {
+          const lines = named(raw, 'floor')
+          const lp = `Maximize\n obj: s\nSubject To\n need: ${lines.map((l, i) => `+ ${l.quantity} p${i}`).join(' ')} <= ${need}\n${lines.map((l, i) => ` r${i}: p${i} - ${l.index} s >= 0`).join('\n')}\nBounds\n${lines.map((l, i) => ` ${l.floor ?? 0} <= p${i} <= 1e7`).join('\n')}\n 0 <= s\nEnd`
+          const theirs = highs.solve(lp)
+          const ours = solvePrices({ lines, need, ending: 'exact' })
+          if (!ours.ok) throw new Error('refused')
+          if (theirs.Status === 'Optimal') expect(ours.value.scale).toBeCloseTo(theirs.ObjectiveValue, 3)
+          else expect(ours.value.scale).toBe(0)
+        },
+      ),
       { seed: 5, numRuns: 60 },
     )
   })
@@ -63,7 +82,15 @@ describe('endings', () => {
           const lines = raw.map((l, i) => ({ ...l, cut: `c${i}` }))
           const out = solvePrices({ lines, need, ending })
           if (!out.ok) return
-          const bring = (change?: string) => lines.reduce((s, l) => s + Math.round(l.quantity * (out.value.prices.get(l.cut)! - (l.cut === change ? steps[ending] : 0))), 0)
+          const bring = (change?: string) =>
+            lines.reduce(
+              (s, l) =>
+                s +
+                Math.round(
+                  l.quantity * (out.value.prices.get(l.cut)! - (l.cut === change ? steps[ending] : 0)),
+                ),
+              0,
+            )
           expect(bring()).toBe(out.value.net)
           expect(bring()).toBeGreaterThanOrEqual(need)
           for (const l of lines) {
@@ -72,7 +99,8 @@ describe('endings', () => {
             else {
               expect(price).toBe(onGrid(price, ending, 'up'))
               if (l.ceiling !== null) expect(price).toBeLessThanOrEqual(l.ceiling)
-              if (price - steps[ending] >= onGrid(l.floor ?? 0, ending, 'up')) expect(bring(l.cut)).toBeLessThan(need)
+              if (price - steps[ending] >= onGrid(l.floor ?? 0, ending, 'up'))
+                expect(bring(l.cut)).toBeLessThan(need)
             }
           }
         },
@@ -81,13 +109,33 @@ describe('endings', () => {
     )
   })
   it('says which bounds make it impossible, and by how much', () => {
-    const out = solvePrices({ need: 10000, ending: 'exact', lines: [{ cut: 'chops', quantity: 10, index: 1, locked: null, floor: null, ceiling: 500 }, { cut: 'ham', quantity: 4, index: 1, locked: 300, floor: null, ceiling: null }] })
-    expect(out).toMatchObject({ ok: false, issues: [{ code: 'price-impossible', figures: { most: '6200', short: '3800', binding: 'the ceiling on chops, the lock on ham' } }] })
+    const out = solvePrices({
+      need: 10000,
+      ending: 'exact',
+      lines: [
+        { cut: 'chops', quantity: 10, index: 1, locked: null, floor: null, ceiling: 500 },
+        { cut: 'ham', quantity: 4, index: 1, locked: 300, floor: null, ceiling: null },
+      ],
+    })
+    expect(out).toMatchObject({
+      ok: false,
+      issues: [
+        {
+          code: 'price-impossible',
+          figures: { most: '6200', short: '3800', binding: 'the ceiling on chops, the lock on ham' },
+        },
+      ],
+    })
   })
   it('refuses a floor above its ceiling, and a list with nothing to price', () => {
     const l = { cut: 'a', quantity: 1, index: 1, locked: null, floor: 900, ceiling: 800 }
-    expect(solvePrices({ need: 1, ending: 'exact', lines: [l] })).toMatchObject({ ok: false, issues: [{ code: 'price-floor-above-ceiling' }] })
-    expect(solvePrices({ need: 1, ending: 'exact', lines: [{ ...l, floor: null, locked: 5 }] })).toMatchObject({ ok: false, issues: [{ code: 'price-nothing-to-sell' }] })
+    expect(solvePrices({ need: 1, ending: 'exact', lines: [l] })).toMatchObject({
+      ok: false,
+      issues: [{ code: 'price-floor-above-ceiling' }],
+    })
+    expect(
+      solvePrices({ need: 1, ending: 'exact', lines: [{ ...l, floor: null, locked: 5 }] }),
+    ).toMatchObject({ ok: false, issues: [{ code: 'price-nothing-to-sell' }] })
   })
 })
 
@@ -99,10 +147,20 @@ describe('costs and takings', () => {
       pack: { amount: 40, per: 'pack', basis: null },
     } as const
     const weights = { hot: 180 * KG_PER_LB, hanging: 176 * KG_PER_LB }
-    const { rows, total } = costsOf({ costs: [{ id: 'a', label: 'Weaner', amount: 9000 }], fees }, 1, weights, 100)
+    const { rows, total } = costsOf(
+      { costs: [{ id: 'a', label: 'Weaner', amount: 9000 }], fees },
+      1,
+      weights,
+      100,
+    )
     expect(rows.map((r) => r.amount)).toEqual([9000, 7500, 17100, 4000])
     expect(total).toBe(37600)
-    const cold = costsOf({ costs: [], fees: { 'cut-wrap': { ...fees['cut-wrap'], basis: 'hanging' } } }, 1, weights, 0)
+    const cold = costsOf(
+      { costs: [], fees: { 'cut-wrap': { ...fees['cut-wrap'], basis: 'hanging' } } },
+      1,
+      weights,
+      0,
+    )
     expect(cold.total).toBe(16720)
   })
   it('what does not sell at full price brings half: 10 lb at $8, 90 % sold, is $76', () => {

@@ -12,7 +12,10 @@ export interface PriceList {
 }
 
 /** Cuts in the order they earn, those without a price left off. */
-export function priceList(head: Omit<PriceList, 'kind' | 'rows'>, rows: (PriceList['rows'][number] & { value: number })[]): PriceList {
+export function priceList(
+  head: Omit<PriceList, 'kind' | 'rows'>,
+  rows: (PriceList['rows'][number] & { value: number })[],
+): PriceList {
   return {
     kind: 'price-list',
     ...head,

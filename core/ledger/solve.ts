@@ -43,7 +43,8 @@ export function onGrid(price: number, ending: Ending, direction: 'up' | 'down'):
   return Math.max(direction === 'up' ? offset % step : 0, offset + step * snapped)
 }
 
-const clamped = (l: PriceLine, scale: number) => Math.min(l.ceiling ?? Infinity, Math.max(l.floor ?? 0, l.index * scale))
+const clamped = (l: PriceLine, scale: number) =>
+  Math.min(l.ceiling ?? Infinity, Math.max(l.floor ?? 0, l.index * scale))
 const free = (l: PriceLine) => l.locked === null && l.index > 0 && l.quantity > 0
 const lineNet = (l: PriceLine, price: number) => Math.round(l.quantity * price)
 
@@ -52,11 +53,18 @@ const lineNet = (l: PriceLine, price: number) => Math.round(l.quantity * price)
  * then puts every free price on its ending so that the whole-unit net still covers and lowering any one of
  * them a step (not below its floor) would not. Refuses with the bounds that make it impossible.
  */
-export function solvePrices(problem: PriceProblem, show: (minor: number) => string = String): Outcome<PriceSolution> {
+export function solvePrices(
+  problem: PriceProblem,
+  show: (minor: number) => string = String,
+): Outcome<PriceSolution> {
   const { lines, need, ending } = problem
   for (const l of lines) {
     if (l.floor !== null && l.ceiling !== null && l.floor > l.ceiling) {
-      return refuse('price-floor-above-ceiling', `floor:${l.cut}`, { cut: l.cut, floor: show(l.floor), ceiling: show(l.ceiling) })
+      return refuse('price-floor-above-ceiling', `floor:${l.cut}`, {
+        cut: l.cut,
+        floor: show(l.floor),
+        ceiling: show(l.ceiling),
+      })
     }
   }
   const open = lines.filter(free)
@@ -88,7 +96,8 @@ function scaleFor(open: PriceLine[], need: number): number | null {
   if (netLow >= need) return 0
   for (const corner of corners) {
     const netCorner = net(corner)
-    if (netCorner >= need && netCorner > netLow) return low + ((need - netLow) / (netCorner - netLow)) * (corner - low)
+    if (netCorner >= need && netCorner > netLow)
+      return low + ((need - netLow) / (netCorner - netLow)) * (corner - low)
     ;[low, netLow] = [corner, netCorner]
   }
   const slope = net(low + 1) - netLow
@@ -102,7 +111,12 @@ function endings(open: PriceLine[], scale: number, need: number, ending: Ending)
     high: l.ceiling === null ? Infinity : onGrid(l.ceiling, ending, 'down'),
   })
   const exact = new Map(open.map((l) => [l.cut, clamped(l, scale)]))
-  const price = new Map(open.map((l) => [l.cut, Math.max(bound(l).low, Math.min(bound(l).high, onGrid(exact.get(l.cut)!, ending, 'up')))]))
+  const price = new Map(
+    open.map((l) => [
+      l.cut,
+      Math.max(bound(l).low, Math.min(bound(l).high, onGrid(exact.get(l.cut)!, ending, 'up'))),
+    ]),
+  )
   const excess = (l: PriceLine) => price.get(l.cut)! / Math.max(exact.get(l.cut)!, 1)
   let net = open.reduce((sum, l) => sum + lineNet(l, price.get(l.cut)!), 0)
   const move = (l: PriceLine, by: number) => {
@@ -111,11 +125,13 @@ function endings(open: PriceLine[], scale: number, need: number, ending: Ending)
     price.set(l.cut, from + by)
   }
   while (net < need) {
-    const raisable = open.filter((l) => price.get(l.cut)! + step <= bound(l).high).sort((a, b) => excess(a) - excess(b))[0]
+    const raisable = open
+      .filter((l) => price.get(l.cut)! + step <= bound(l).high)
+      .sort((a, b) => excess(a) - excess(b))[0]
     if (!raisable) return null
     move(raisable, step)
   }
-  for (let lowered = true; lowered; ) {
+  for (let lowered = true; lowered;) {
     lowered = false
     for (const l of [...open].sort((a, b) => excess(b) - excess(a))) {
       const from = price.get(l.cut)!
@@ -129,7 +145,13 @@ function endings(open: PriceLine[], scale: number, need: number, ending: Ending)
   return price
 }
 
-function impossible(lines: PriceLine[], open: PriceLine[], need: number, lockedNet: number, show: (minor: number) => string) {
+function impossible(
+  lines: PriceLine[],
+  open: PriceLine[],
+  need: number,
+  lockedNet: number,
+  show: (minor: number) => string,
+) {
   const most = lockedNet + open.reduce((sum, l) => sum + lineNet(l, l.ceiling ?? 0), 0)
   const binding = [
     ...open.flatMap((l) => (l.ceiling === null ? [] : [`the ceiling on ${l.cut}`])),
@@ -139,6 +161,9 @@ function impossible(lines: PriceLine[], open: PriceLine[], need: number, lockedN
     need: show(need),
     most: show(most),
     short: show(Math.max(0, need - most)),
-    binding: binding.length > 6 ? `${binding.slice(0, 6).join(', ')} and ${binding.length - 6} more` : binding.join(', '),
+    binding:
+      binding.length > 6
+        ? `${binding.slice(0, 6).join(', ')} and ${binding.length - 6} more`
+        : binding.join(', '),
   })
 }

@@ -38,7 +38,11 @@ export type IssueCode =
 
 export type Outcome<T> = { ok: true; value: T } | { ok: false; issues: Issue[] }
 
-export function refuse(code: IssueCode, field: string, figures: Issue['figures'] = {}): { ok: false; issues: Issue[] } {
+export function refuse(
+  code: IssueCode,
+  field: string,
+  figures: Issue['figures'] = {},
+): { ok: false; issues: Issue[] } {
   return { ok: false, issues: [{ code, field, figures }] }
 }
 

@@ -43,7 +43,11 @@ export function parseMass(text: string, fallback: MassUnit, field = 'weight'): O
   if (!plain) return refuse('mass-unreadable', field, { typed })
   const [, digits = '', word] = plain
   if (/^-?\d{1,3},\d{3}$/.test(digits)) {
-    return refuse('mass-ambiguous', field, { typed, large: digits.replace(',', ''), small: digits.replace(',', '.') })
+    return refuse('mass-ambiguous', field, {
+      typed,
+      large: digits.replace(',', ''),
+      small: digits.replace(',', '.'),
+    })
   }
   const { unit, scale } = unitNamed(word, fallback)
   return positive(Number(digits.replace(',', '.')) * scale, unit, typed, field)

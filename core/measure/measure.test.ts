@@ -1,6 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatMass, formatMoney, gramsOf, parseMass, parseMoney, perKg, pricePer, roundToSum, sayIssue, type TypedMass } from './index.ts'
+import {
+  formatMass,
+  formatMoney,
+  gramsOf,
+  parseMass,
+  parseMoney,
+  perKg,
+  pricePer,
+  roundToSum,
+  sayIssue,
+  type TypedMass,
+} from './index.ts'
 
 const read = (text: string, unit: 'kg' | 'lb' = 'lb'): TypedMass => {
   const out = parseMass(text, unit)
@@ -66,12 +77,15 @@ describe('money', () => {
 describe('figures on one screen', () => {
   it('add up after rounding, each within one step of itself', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 0, max: 500, noNaN: true }), { minLength: 1, maxLength: 40 }), (xs) => {
-        const shown = roundToSum(xs, 1)
-        const sum = xs.reduce((a, b) => a + b, 0)
-        expect(shown.reduce((a, b) => a + b, 0)).toBeCloseTo(Math.round(sum * 10) / 10, 6)
-        shown.forEach((x, i) => expect(Math.abs(x - xs[i]!)).toBeLessThan(0.1 + 1e-6))
-      }),
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 500, noNaN: true }), { minLength: 1, maxLength: 40 }),
+        (xs) => {
+          const shown = roundToSum(xs, 1)
+          const sum = xs.reduce((a, b) => a + b, 0)
+          expect(shown.reduce((a, b) => a + b, 0)).toBeCloseTo(Math.round(sum * 10) / 10, 6)
+          shown.forEach((x, i) => expect(Math.abs(x - xs[i]!)).toBeLessThan(0.1 + 1e-6))
+        },
+      ),
       { seed: 7 },
     )
   })

@@ -13,7 +13,9 @@ const digitsByCurrency = new Map<string, number>()
 export function currencyDigits(currency: string): number {
   let digits = digitsByCurrency.get(currency)
   if (digits === undefined) {
-    digits = new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
+    digits =
+      new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ??
+      2
     digitsByCurrency.set(currency, digits)
   }
   return digits
@@ -23,7 +25,9 @@ export function currencyDigits(currency: string): number {
 export function parseMoney(text: string, currency: string, field = 'amount'): Outcome<Minor> {
   const typed = text.trim()
   const bare = typed.replace(/^(-?)\s*[$£€]\s*/, '$1').replace(/\s*(?:[$£€]|[A-Za-z]{3})$/, '')
-  const thousands = /^-?\d{1,3}(?:,\d{3})+(?:\.\d+)?$/.test(bare) ? bare.replaceAll(',', '') : bare.replace(',', '.')
+  const thousands = /^-?\d{1,3}(?:,\d{3})+(?:\.\d+)?$/.test(bare)
+    ? bare.replaceAll(',', '')
+    : bare.replace(',', '.')
   if (!/^-?(?:\d+(?:\.\d*)?|\.\d+)$/.test(thousands)) return refuse('money-unreadable', field, { typed })
   const digits = currencyDigits(currency)
   if ((thousands.split('.')[1] ?? '').replace(/0+$/, '').length > digits) {
@@ -45,10 +49,12 @@ export function formatMoney(amount: number, currency: string): string {
 }
 
 /** "$8.95/lb". */
-export const formatPrice = (price: UnitPrice, currency: string) => `${formatMoney(price.minor, currency)}/${price.per}`
+export const formatPrice = (price: UnitPrice, currency: string) =>
+  `${formatMoney(price.minor, currency)}/${price.per}`
 
 /** Minor units per kg of a price in either unit. */
-export const perKg = (price: UnitPrice): number => (price.per === 'kg' ? price.minor : price.minor / KG_PER_LB)
+export const perKg = (price: UnitPrice): number =>
+  price.per === 'kg' ? price.minor : price.minor / KG_PER_LB
 /** The price in `per` that equals `minorPerKg`; not rounded. */
 export const pricePer = (minorPerKg: number, per: MassUnit): UnitPrice => ({
   minor: per === 'kg' ? minorPerKg : minorPerKg * KG_PER_LB,

@@ -29,7 +29,10 @@ export type TallyPlan = (setting: FlowSetting) => Tally
 
 /** Bench minutes of a plan for one animal: every path taken, both sides. Parts that are not there take none. */
 export function minutesOf(flow: Flow, setting: FlowSetting, present: (slot: number) => boolean): number {
-  return flow.slots.reduce((sum, slot, i) => (present(i) ? sum + slot.paths[setting.pathOf[i]!]!.minutes : sum), 0)
+  return flow.slots.reduce(
+    (sum, slot, i) => (present(i) ? sum + slot.paths[setting.pathOf[i]!]!.minutes : sum),
+    0,
+  )
 }
 
 const less = (a: Tally, b: Tally): Tally =>
@@ -46,7 +49,13 @@ function taking(choices: Choices, part: string, sides: readonly SideName[], path
  * Every path of a part for the given sides, each evaluated as a whole plan, knock-on effects included.
  * Refused paths stay in the list with their reason. `inForce` only where all the sides already take it.
  */
-export function alternativesFor(flow: Flow, plan: Plan, part: string, sides: readonly SideName[], tally: TallyPlan): Alternative[] {
+export function alternativesFor(
+  flow: Flow,
+  plan: Plan,
+  part: string,
+  sides: readonly SideName[],
+  tally: TallyPlan,
+): Alternative[] {
   const { anatomy } = flow
   const now = tally(setFlow(flow, plan.choices))
   const fallback = anatomy.parts.find((p) => p.id === part)!.fallback

@@ -1,7 +1,10 @@
 import { z } from 'zod'
 
 /** Minor units per kg or lb. Ten million minor units per unit is past any meat. */
-export const unitPriceSchema = z.object({ minor: z.number().int().min(0).max(10_000_000), per: z.enum(['kg', 'lb']) })
+export const unitPriceSchema = z.object({
+  minor: z.number().int().min(0).max(10_000_000),
+  per: z.enum(['kg', 'lb']),
+})
 const money = z.number().int().min(0).max(1_000_000_000)
 const id = z.string().min(1).max(60)
 
@@ -14,7 +17,11 @@ export type FeeBasis = z.infer<typeof feeBasisSchema>
 export const endingSchema = z.enum(['exact', 'fives', 'nines', 'halves'])
 export type Ending = z.infer<typeof endingSchema>
 
-const feeSchema = z.object({ amount: money, per: z.enum(['head', 'kg', 'lb', 'pack']), basis: feeBasisSchema.nullable() })
+const feeSchema = z.object({
+  amount: money,
+  per: z.enum(['head', 'kg', 'lb', 'pack']),
+  basis: feeBasisSchema.nullable(),
+})
 export type Fee = z.infer<typeof feeSchema>
 
 const sided = z.enum(['left', 'right', 'animal'])
@@ -33,8 +40,18 @@ export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('ceiling'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('sold'), ...onCut, value: z.number().min(0).max(1).nullable() }),
   z.object({ field: z.literal('done'), ...onCut, value: z.boolean().nullable() }),
-  z.object({ field: z.literal('cost'), target: id, side: whole, value: z.object({ label: z.string().trim().min(1).max(80), amount: money }).nullable() }),
-  z.object({ field: z.literal('fee'), target: z.enum(['kill', 'cut-wrap', 'pack']), side: whole, value: feeSchema.nullable() }),
+  z.object({
+    field: z.literal('cost'),
+    target: id,
+    side: whole,
+    value: z.object({ label: z.string().trim().min(1).max(80), amount: money }).nullable(),
+  }),
+  z.object({
+    field: z.literal('fee'),
+    target: z.enum(['kill', 'cut-wrap', 'pack']),
+    side: whole,
+    value: feeSchema.nullable(),
+  }),
   z.object({ field: z.literal('target'), ...lot, value: money.nullable() }),
   z.object({ field: z.literal('ending'), ...lot, value: endingSchema.nullable() }),
   z.object({ field: z.literal('sharePrice'), ...lot, value: unitPriceSchema.nullable() }),

@@ -25,7 +25,13 @@ export interface SheetHead {
 }
 
 /** The cut sheet of a plan, in the farm's words. Parts that do not hang, or that a choice leaves no meat for, are left out. */
-export function cutSheet(anatomy: Anatomy, plan: Plan, names: NameSet, head: SheetHead, present: (part: string, side: 'left' | 'right' | 'animal') => boolean): CutSheet {
+export function cutSheet(
+  anatomy: Anatomy,
+  plan: Plan,
+  names: NameSet,
+  head: SheetHead,
+  present: (part: string, side: 'left' | 'right' | 'animal') => boolean,
+): CutSheet {
   const wordOf = (part: string, side: 'left' | 'right' | 'animal', fallback: string) => {
     if (!present(part, side)) return '–'
     const id = plan.choices.paths.get(`${part}:${side}`) ?? fallback
@@ -48,8 +54,12 @@ export function cutSheet(anatomy: Anatomy, plan: Plan, names: NameSet, head: She
       const sides = part.scope === 'animal' ? (['animal', 'animal'] as const) : (['left', 'right'] as const)
       const [left, right] = sides.map((side) => wordOf(part.id, side, part.fallback)) as [string, string]
       if (left === '–' && right === '–') return []
-      const chosen = anatomy.paths.filter((p) => p.part === part.id && (p.names[names] === left || p.names[names] === right))
-      return [{ part: part.names[names], left, right, note: [...new Set(chosen.map((p) => p.steps))].join(' / ') }]
+      const chosen = anatomy.paths.filter(
+        (p) => p.part === part.id && (p.names[names] === left || p.names[names] === right),
+      )
+      return [
+        { part: part.names[names], left, right, note: [...new Set(chosen.map((p) => p.steps))].join(' / ') },
+      ]
     }),
   }
 }

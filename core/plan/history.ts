@@ -1,7 +1,8 @@
 import type { Command, Decision } from './commands.ts'
 
 /** Two decisions on the same key are about the same thing; on different keys they merge. */
-export const decisionKey = (d: Pick<Decision, 'target' | 'side' | 'field'>) => `${d.field}|${d.target}|${d.side}`
+export const decisionKey = (d: Pick<Decision, 'target' | 'side' | 'field'>) =>
+  `${d.field}|${d.target}|${d.side}`
 
 /** The last decision on every key. */
 export function latest(commands: readonly Command[]): Map<string, Command> {
@@ -18,7 +19,12 @@ export interface Conflict {
 }
 
 /** Decisions that someone else took on the same fields after `base`, with another value; `own` batches are not someone else. */
-export function conflicts(commands: readonly Command[], base: number, mine: readonly Decision[], own: readonly string[] = []): Conflict[] {
+export function conflicts(
+  commands: readonly Command[],
+  base: number,
+  mine: readonly Decision[],
+  own: readonly string[] = [],
+): Conflict[] {
   const last = latest(commands)
   return mine.flatMap((d) => {
     const other = last.get(decisionKey(d))
@@ -61,7 +67,8 @@ function before(commands: readonly Command[], batch: string): Decision[] {
   const then = latest(commands.slice(0, first))
   const own = latest(commands.filter((c) => c.batch === batch))
   return [...own.values()].map(
-    ({ decision }) => ({ ...decision, value: then.get(decisionKey(decision))?.decision.value ?? null }) as Decision,
+    ({ decision }) =>
+      ({ ...decision, value: then.get(decisionKey(decision))?.decision.value ?? null }) as Decision,
   )
 }
 
@@ -75,5 +82,8 @@ export function nextUndo(commands: readonly Command[]): Inverse | null {
 export function nextRedo(commands: readonly Command[]): Inverse | null {
   const batch = stacks(commands).redo.at(-1)
   if (!batch) return null
-  return { batch, decisions: [...latest(commands.filter((c) => c.batch === batch)).values()].map((c) => c.decision) }
+  return {
+    batch,
+    decisions: [...latest(commands.filter((c) => c.batch === batch)).values()].map((c) => c.decision),
+  }
 }

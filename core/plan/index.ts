@@ -1,5 +1,12 @@
 /** What was decided for a lot? Decisions are an append-only list of commands; the plan is what they come to. */
-export { commandSchema, decisionSchema, endingSchema, feeBasisSchema, routeSchema, unitPriceSchema } from './commands.ts'
+export {
+  commandSchema,
+  decisionSchema,
+  endingSchema,
+  feeBasisSchema,
+  routeSchema,
+  unitPriceSchema,
+} from './commands.ts'
 export type { Command, Decision, Ending, Fee, FeeBasis, Field, Route } from './commands.ts'
 export { conflicts, decisionKey, latest, nextRedo, nextUndo } from './history.ts'
 export type { Conflict } from './history.ts'

@@ -12,7 +12,14 @@ export interface Portions {
  * Pieces and packs of every cut for a group of `count` animals. Sawn: floor(length / (thickness + kerf)), the
  * part's length scaled with carcass weight to the third root; roasts: by target weight; packs: by pack size.
  */
-export function portionsOf(flow: Flow, setting: FlowSetting, y: Yield, carcassKg: number, count: number, unit: MassUnit): Portions {
+export function portionsOf(
+  flow: Flow,
+  setting: FlowSetting,
+  y: Yield,
+  carcassKg: number,
+  count: number,
+  unit: MassUnit,
+): Portions {
   const { anatomy } = flow
   const pieces = new Int32Array(anatomy.cuts.length)
   const packs = new Int32Array(anatomy.cuts.length)
@@ -52,7 +59,12 @@ function piecesOf(portion: Portion, kg: number, mm: number): number {
   }
 }
 
-function lengthMm(flow: Flow, setting: FlowSetting, side: 'left' | 'right' | 'animal', length: { from: string; to: string }): number {
+function lengthMm(
+  flow: Flow,
+  setting: FlowSetting,
+  side: 'left' | 'right' | 'animal',
+  length: { from: string; to: string },
+): number {
   const at = setting.lineAt[side === 'right' ? 'right' : 'left']
   const from = length.from === 'start' ? 0 : at[length.from]!
   const to = length.to === 'end' ? flow.anatomy.axis.length : at[length.to]!

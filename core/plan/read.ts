@@ -73,7 +73,10 @@ export function readPlan(anatomy: Anatomy, commands: readonly Command[]): Plan {
   const fees: Plan['fees'] = {}
   for (const d of said.fee.values()) if (d.value) fees[d.target] = d.value
   return {
-    choices: { paths, lines: new Map([...said.line].flatMap(([key, d]) => (d.value ? [[key, d.value] as const] : []))) },
+    choices: {
+      paths,
+      lines: new Map([...said.line].flatMap(([key, d]) => (d.value ? [[key, d.value] as const] : []))),
+    },
     dressing,
     route: said.route.get('lot:animal')?.value ?? null,
     days: said.days.get('lot:animal')?.value ?? USUAL_DAYS,
@@ -117,7 +120,13 @@ export function doorOf(anatomy: Anatomy, pathId: string, dressing: DressingState
 }
 
 /** Why a path cannot be taken on a side under the plan as it stands, or null when it can. */
-export function refusalOf(anatomy: Anatomy, plan: Plan, part: string, side: SideName, pathId: string): Issue | null {
+export function refusalOf(
+  anatomy: Anatomy,
+  plan: Plan,
+  part: string,
+  side: SideName,
+  pathId: string,
+): Issue | null {
   const path = anatomy.paths.find((p) => p.id === pathId && p.part === part)
   if (!path) return { code: 'unknown-id', field: 'path', figures: { kind: 'path', id: pathId } }
   const partData = anatomy.parts.find((p) => p.id === part)!
@@ -127,9 +136,17 @@ export function refusalOf(anatomy: Anatomy, plan: Plan, part: string, side: Side
   if (door) return door
   for (const other of anatomy.parts) {
     if (other.id === part || other.scope !== partData.scope) continue
-    const taken = anatomy.paths.find((p) => p.id === (plan.choices.paths.get(`${other.id}:${side}`) ?? other.fallback))
-    const clash = path.excludes?.find((x) => x.path === taken?.id) ?? taken?.excludes?.find((x) => x.path === path.id)
-    if (clash) return { code: 'shut-out', field: 'path', figures: { reason: clash.reason, part: other.id, path: taken!.id } }
+    const taken = anatomy.paths.find(
+      (p) => p.id === (plan.choices.paths.get(`${other.id}:${side}`) ?? other.fallback),
+    )
+    const clash =
+      path.excludes?.find((x) => x.path === taken?.id) ?? taken?.excludes?.find((x) => x.path === path.id)
+    if (clash)
+      return {
+        code: 'shut-out',
+        field: 'path',
+        figures: { reason: clash.reason, part: other.id, path: taken!.id },
+      }
   }
   return null
 }

@@ -1,7 +1,9 @@
 import { Worker } from 'node:worker_threads'
 import type { Store } from '../store/operations.ts'
 
-export type Request = { id: number } & ({ kind: 'run'; name: string; argument: unknown } | { kind: 'checkpoint' } | { kind: 'close' })
+export type Request = { id: number } & (
+  { kind: 'run'; name: string; argument: unknown } | { kind: 'checkpoint' } | { kind: 'close' }
+)
 
 interface Waiting {
   resolve: (value: never) => void

@@ -1,4 +1,15 @@
-import { closeSync, cpSync, existsSync, fsyncSync, openSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  closeSync,
+  cpSync,
+  existsSync,
+  fsyncSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { dirname, join } from 'node:path'
 
 /** Where a data folder keeps what. */
@@ -38,7 +49,9 @@ export function flushFolder(folder: string): void {
 export function walFlusher(wal: string): () => void {
   let known = ''
   return () => {
-    const names = readdirSync(wal, { withFileTypes: true }).filter((e) => e.isFile()).map((e) => e.name)
+    const names = readdirSync(wal, { withFileTypes: true })
+      .filter((e) => e.isFile())
+      .map((e) => e.name)
     for (const name of names) flushPath(join(wal, name))
     const now = names.join()
     if (now !== known) flushPath(wal)
@@ -68,7 +81,8 @@ export function checkpointDone(folder: string): void {
   const { backups, marker } = placesOf(folder)
   rmSync(marker, { force: true })
   flushPath(folder)
-  for (const old of readdirSync(backups).sort().slice(0, -KEEP)) rmSync(join(backups, old), { recursive: true, force: true })
+  for (const old of readdirSync(backups).sort().slice(0, -KEEP))
+    rmSync(join(backups, old), { recursive: true, force: true })
 }
 
 /** A start that finds the marker was cut off inside a checkpoint: the copy made before it takes the folder's place. */

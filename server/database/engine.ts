@@ -1,9 +1,23 @@
 import { cpSync, existsSync, mkdirSync } from 'node:fs'
 import { PGlite } from '@electric-sql/pglite'
 import { migrate } from '../store/migrate.ts'
-import { operations, writes, type ArgumentOf, type OperationName, type ResultOf, type Store } from '../store/operations.ts'
+import {
+  operations,
+  writes,
+  type ArgumentOf,
+  type OperationName,
+  type ResultOf,
+  type Store,
+} from '../store/operations.ts'
 import type { Tx } from '../store/rows.ts'
-import { checkpointDone, copyBeforeCheckpoint, flushFolder, placesOf, recover, walFlusher } from './durable.ts'
+import {
+  checkpointDone,
+  copyBeforeCheckpoint,
+  flushFolder,
+  placesOf,
+  recover,
+  walFlusher,
+} from './durable.ts'
 
 const CHECKPOINT_AFTER_BYTES = 64 * 1024 * 1024
 const LOOK_EVERY = 100
@@ -18,7 +32,10 @@ export interface EngineOptions {
  * Opens the database of a data folder on this thread. PGlite never calls fsync: the folder is flushed after
  * every open, and the write-ahead log before every write is acknowledged. Operations run one after another.
  */
-export async function openEngine(folder: string, { template, now = () => new Date() }: EngineOptions = {}): Promise<Store> {
+export async function openEngine(
+  folder: string,
+  { template, now = () => new Date() }: EngineOptions = {},
+): Promise<Store> {
   const { db: place, wal, backups } = placesOf(folder)
   mkdirSync(backups, { recursive: true })
   recover(folder)
@@ -52,11 +69,15 @@ export async function openEngine(folder: string, { template, now = () => new Dat
   return {
     run: <K extends OperationName>(name: K, argument: ArgumentOf<K>) =>
       inTurn(async () => {
-        const operation = operations[name] as unknown as (tx: Tx, argument: ArgumentOf<K>) => Promise<ResultOf<K>>
+        const operation = operations[name] as unknown as (
+          tx: Tx,
+          argument: ArgumentOf<K>,
+        ) => Promise<ResultOf<K>>
         const result = await db.transaction((tx) => operation(tx, argument))
         if (name in writes) {
           flushWal()
-          if (++sinceLook % LOOK_EVERY === 0 && (await walBytes()) > CHECKPOINT_AFTER_BYTES) await checkpointNow()
+          if (++sinceLook % LOOK_EVERY === 0 && (await walBytes()) > CHECKPOINT_AFTER_BYTES)
+            await checkpointNow()
         }
         return result as ResultOf<K>
       }),

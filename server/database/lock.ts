@@ -3,7 +3,9 @@ import lockfile from 'proper-lockfile'
 
 export class FolderInUse extends Error {
   constructor(folder: string) {
-    super(`Another Ekko has the folder ${folder} open. Use the window it serves, or stop it first; two at once would damage the records.`)
+    super(
+      `Another Ekko has the folder ${folder} open. Use the window it serves, or stop it first; two at once would damage the records.`,
+    )
   }
 }
 
@@ -14,7 +16,11 @@ export class FolderInUse extends Error {
 export async function lockFolder(folder: string, patience = 7): Promise<() => Promise<void>> {
   mkdirSync(folder, { recursive: true })
   try {
-    return await lockfile.lock(folder, { stale: 5000, update: 1500, retries: { retries: patience, minTimeout: 1000, maxTimeout: 1000 } })
+    return await lockfile.lock(folder, {
+      stale: 5000,
+      update: 1500,
+      retries: { retries: patience, minTimeout: 1000, maxTimeout: 1000 },
+    })
   } catch (error) {
     if ((error as { code?: string }).code === 'ELOCKED') throw new FolderInUse(folder)
     throw error

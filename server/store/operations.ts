@@ -21,8 +21,14 @@ export type Kept =
 /** SHA-256 of a value as JSON with sorted keys: the same for the same content, however it was stored. */
 export const digestOf = (content: unknown) => createHash('sha256').update(stringify(content)!).digest('hex')
 const missing = { result: 'missing' } as const
-const kept = async (tx: Tx, id: string): Promise<Kept> => ({ result: 'kept', lot: (await q.selectLot(tx, id))! })
-const stranger = (kind: string, id: string): Kept => ({ result: 'refused', issues: [{ code: 'unknown-id', field: 'corrects', figures: { kind, id } }] })
+const kept = async (tx: Tx, id: string): Promise<Kept> => ({
+  result: 'kept',
+  lot: (await q.selectLot(tx, id))!,
+})
+const stranger = (kind: string, id: string): Kept => ({
+  result: 'refused',
+  issues: [{ code: 'unknown-id', field: 'corrects', figures: { kind, id } }],
+})
 
 async function home(tx: Tx): Promise<Home> {
   return { farm: await q.selectFarm(tx), lots: await q.selectLots(tx) }
@@ -36,26 +42,40 @@ async function saveFarm(tx: Tx, farm: Farm): Promise<Farm> {
 /** Hangs a new lot and pins it to the anatomy of today. */
 async function hangLot(tx: Tx, { lot, at }: { lot: NewLot; at: string }): Promise<Kept> {
   const held = await q.selectLot(tx, lot.id)
-  if (held) return held.tag === lot.tag && held.count === lot.count ? { result: 'kept', lot: held } : { result: 'taken' }
+  if (held)
+    return held.tag === lot.tag && held.count === lot.count
+      ? { result: 'kept', lot: held }
+      : { result: 'taken' }
   const hash = digestOf(hog)
   await q.insertAnatomy(tx, hash, hog.species, hog)
   await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at })
   return kept(tx, lot.id)
 }
 
-async function weigh(tx: Tx, { lot: id, weighing, at }: { lot: string; weighing: NewWeighing; at: string }): Promise<Kept> {
+async function weigh(
+  tx: Tx,
+  { lot: id, weighing, at }: { lot: string; weighing: NewWeighing; at: string },
+): Promise<Kept> {
   const lot = await q.selectLot(tx, id)
   if (!lot) return missing
   const same = lot.weighings.find((w) => w.id === weighing.id)
   if (same) return { result: 'kept', lot }
   const { confirmed, ...sent } = weighing
-  if (sent.corrects && !correctable(lot.weighings, sent.corrects)) return stranger('weighing that still stands', sent.corrects)
+  if (sent.corrects && !correctable(lot.weighings, sent.corrects))
+    return stranger('weighing that still stands', sent.corrects)
   const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
   const added: Weighing = { ...sent, grams: gramsOf(sent.shown), at }
   if (sent.stands) {
     const held = lot.weighings as Weighing[]
-    const issues = judgeWeighing(anatomy, dressingOf(anatomy, readPlan(anatomy, lot.commands).dressing), lot.count, held, added)
-    if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed)) return { result: 'refused', issues }
+    const issues = judgeWeighing(
+      anatomy,
+      dressingOf(anatomy, readPlan(anatomy, lot.commands).dressing),
+      lot.count,
+      held,
+      added,
+    )
+    if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed))
+      return { result: 'refused', issues }
   }
   await q.insertWeighing(tx, id, sent, at)
   return kept(tx, id)
@@ -64,43 +84,82 @@ async function weigh(tx: Tx, { lot: id, weighing, at }: { lot: string; weighing:
 const correctable = (all: readonly { id: string; corrects: string | null }[], id: string) =>
   all.some((w) => w.id === id) && !all.some((w) => w.corrects === id)
 
-async function pack(tx: Tx, { lot: id, pack: sent, at }: { lot: string; pack: NewPack; at: string }): Promise<Kept> {
+async function pack(
+  tx: Tx,
+  { lot: id, pack: sent, at }: { lot: string; pack: NewPack; at: string },
+): Promise<Kept> {
   const lot = await q.selectLot(tx, id)
   if (!lot) return missing
   if (lot.packs.some((p) => p.id === sent.id)) return { result: 'kept', lot }
   const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
   if (!anatomy.cuts.some((c) => c.id === sent.cut)) {
-    return { result: 'refused', issues: [{ code: 'unknown-id', field: 'cut', figures: { kind: 'cut', id: sent.cut } }] }
+    return {
+      result: 'refused',
+      issues: [{ code: 'unknown-id', field: 'cut', figures: { kind: 'cut', id: sent.cut } }],
+    }
   }
-  if (sent.corrects && !correctable(lot.packs, sent.corrects)) return stranger('pack that still stands', sent.corrects)
+  if (sent.corrects && !correctable(lot.packs, sent.corrects))
+    return stranger('pack that still stands', sent.corrects)
   const added: PackWeighing = { ...sent, grams: gramsOf(sent.shown), at }
-  const read = reckon(compile(anatomy), { ...asState(lot), packs: [...asState(lot).packs, added] }, { massUnit: sent.shown.unit, mincePerKg: 1 })
+  const read = reckon(
+    compile(anatomy),
+    { ...asState(lot), packs: [...asState(lot).packs, added] },
+    { massUnit: sent.shown.unit, mincePerKg: 1 },
+  )
   const hanging = read.stages.find((s) => s.id === 'hanging')
   const most = hanging && (hanging.range?.high ?? hanging.kg) * 1.02 + read.balance.added
   const packed = read.cuts.reduce((sum, c) => sum + c.weighedKg, 0)
   if (most && packed > most) {
     const show = (kg: number) => formatMass(kg, sent.shown.unit)
-    return { result: 'refused', issues: [{ code: 'packed-above-carcass', field: 'shown', figures: { packed: show(packed), carcass: show(hanging.kg) } }] }
+    return {
+      result: 'refused',
+      issues: [
+        {
+          code: 'packed-above-carcass',
+          field: 'shown',
+          figures: { packed: show(packed), carcass: show(hanging.kg) },
+        },
+      ],
+    }
   }
   await q.insertPack(tx, id, sent, at)
   return kept(tx, id)
 }
 
-const asState = (lot: Lot) => ({ count: lot.count, weighings: lot.weighings as Weighing[], commands: lot.commands, packs: lot.packs as PackWeighing[] })
+const asState = (lot: Lot) => ({
+  count: lot.count,
+  weighings: lot.weighings as Weighing[],
+  commands: lot.commands,
+  packs: lot.packs as PackWeighing[],
+})
 
 /** Appends a batch of decisions. Sent twice it is kept once; on a field someone else changed since, both come back. */
-async function decide(tx: Tx, { lot: id, append, at }: { lot: string; append: Append; at: string }): Promise<Kept> {
+async function decide(
+  tx: Tx,
+  { lot: id, append, at }: { lot: string; append: Append; at: string },
+): Promise<Kept> {
   const lot = await q.selectLot(tx, id)
   if (!lot) return missing
   if (lot.commands.some((c) => c.batch === append.batch)) return { result: 'kept', lot }
   const decisions = append.commands.map((c) => c.decision)
   const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
-  const issues = checkDecisions(anatomy, lot.commands, decisions, append.undoes !== null || append.redoes !== null)
+  const issues = checkDecisions(
+    anatomy,
+    lot.commands,
+    decisions,
+    append.undoes !== null || append.redoes !== null,
+  )
   if (issues.length > 0) return { result: 'refused', issues }
   const clashes = conflicts(lot.commands, append.base, decisions, append.own)
   if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
   for (const c of append.commands) {
-    await q.insertCommand(tx, id, { ...c, batch: append.batch, undoes: append.undoes, redoes: append.redoes, at })
+    await q.insertCommand(tx, id, {
+      ...c,
+      batch: append.batch,
+      undoes: append.undoes,
+      redoes: append.redoes,
+      at,
+    })
   }
   return kept(tx, id)
 }
@@ -127,7 +186,8 @@ async function importBundle(tx: Tx, { content }: Bundle): Promise<{ result: 'kep
   const present = await home(tx)
   if (present.farm || present.lots.length > 0) return { result: 'occupied' }
   if (content.farm) await q.upsertFarm(tx, content.farm)
-  for (const [hash, body] of Object.entries(content.anatomies)) await q.insertAnatomy(tx, hash, String(body.species), body)
+  for (const [hash, body] of Object.entries(content.anatomies))
+    await q.insertAnatomy(tx, hash, String(body.species), body)
   for (const lot of content.lots) {
     await q.insertLot(tx, lot)
     for (const w of lot.weighings) await q.insertWeighing(tx, lot.id, w, w.at)

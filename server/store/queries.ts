@@ -2,7 +2,22 @@ import type { Farm, Lot, NewPack, NewWeighing, Paper } from '#contracts'
 import type { Anatomy } from '#core/anatomy'
 import { gramsOf } from '#core/measure'
 import type { Command } from '#core/plan'
-import { commandOf, farmOf, many, one, packOf, paperOf, weighingOf, type CommandRow, type FarmRow, type LotRow, type PackRow, type PaperRow, type Tx, type WeighingRow } from './rows.ts'
+import {
+  commandOf,
+  farmOf,
+  many,
+  one,
+  packOf,
+  paperOf,
+  weighingOf,
+  type CommandRow,
+  type FarmRow,
+  type LotRow,
+  type PackRow,
+  type PaperRow,
+  type Tx,
+  type WeighingRow,
+} from './rows.ts'
 
 export async function selectFarm(tx: Tx): Promise<Farm | null> {
   const row = await one<FarmRow>(tx, 'select * from farm where id = 1')
@@ -22,11 +37,24 @@ export async function selectAnatomy(tx: Tx, hash: string): Promise<Anatomy | nul
 }
 
 export async function insertAnatomy(tx: Tx, hash: string, species: string, body: unknown): Promise<void> {
-  await tx.query('insert into anatomy (hash, species, body) values ($1, $2, $3) on conflict do nothing', [hash, species, JSON.stringify(body)])
+  await tx.query('insert into anatomy (hash, species, body) values ($1, $2, $3) on conflict do nothing', [
+    hash,
+    species,
+    JSON.stringify(body),
+  ])
 }
 
-export async function insertLot(tx: Tx, lot: Pick<Lot, 'id' | 'tag' | 'species' | 'count' | 'anatomy' | 'createdAt'>): Promise<void> {
-  await tx.query('insert into lot (id, tag, species, anatomy, created_at) values ($1, $2, $3, $4, $5)', [lot.id, lot.tag, lot.species, lot.anatomy, lot.createdAt])
+export async function insertLot(
+  tx: Tx,
+  lot: Pick<Lot, 'id' | 'tag' | 'species' | 'count' | 'anatomy' | 'createdAt'>,
+): Promise<void> {
+  await tx.query('insert into lot (id, tag, species, anatomy, created_at) values ($1, $2, $3, $4, $5)', [
+    lot.id,
+    lot.tag,
+    lot.species,
+    lot.anatomy,
+    lot.createdAt,
+  ])
   await tx.query('insert into lot_group (id, lot, animals) values ($1, $1, $2)', [lot.id, lot.count])
 }
 
@@ -41,9 +69,17 @@ async function filled(tx: Tx, row: LotRow): Promise<Lot> {
     count: row.animals,
     anatomy: row.anatomy,
     createdAt: row.created_at.toISOString(),
-    weighings: (await many<WeighingRow>(tx, 'select * from weighing where lot_group = $1 order by ordinal', [row.group_id])).map(weighingOf),
-    commands: (await many<CommandRow>(tx, 'select * from command where lot_group = $1 order by seq', [row.group_id])).map(commandOf),
-    packs: (await many<PackRow>(tx, 'select * from pack where lot_group = $1 order by ordinal', [row.group_id])).map(packOf),
+    weighings: (
+      await many<WeighingRow>(tx, 'select * from weighing where lot_group = $1 order by ordinal', [
+        row.group_id,
+      ])
+    ).map(weighingOf),
+    commands: (
+      await many<CommandRow>(tx, 'select * from command where lot_group = $1 order by seq', [row.group_id])
+    ).map(commandOf),
+    packs: (
+      await many<PackRow>(tx, 'select * from pack where lot_group = $1 order by ordinal', [row.group_id])
+    ).map(packOf),
   }
 }
 
@@ -54,15 +90,33 @@ export async function selectLot(tx: Tx, id: string): Promise<Lot | null> {
 
 export async function selectLots(tx: Tx): Promise<Lot[]> {
   const lots: Lot[] = []
-  for (const row of await many<LotRow>(tx, `${LOTS} order by l.created_at, l.id`)) lots.push(await filled(tx, row))
+  for (const row of await many<LotRow>(tx, `${LOTS} order by l.created_at, l.id`))
+    lots.push(await filled(tx, row))
   return lots
 }
 
-export async function insertWeighing(tx: Tx, lot: string, w: Omit<NewWeighing, 'confirmed'>, at: string): Promise<void> {
+export async function insertWeighing(
+  tx: Tx,
+  lot: string,
+  w: Omit<NewWeighing, 'confirmed'>,
+  at: string,
+): Promise<void> {
   await tx.query(
     `insert into weighing (id, lot_group, stage, basis, source, shown_value, shown_unit, grams, corrects, stands, at)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
-    [w.id, lot, w.stage, w.basis, w.source, w.shown.value, w.shown.unit, gramsOf(w.shown), w.corrects, w.stands, at],
+    [
+      w.id,
+      lot,
+      w.stage,
+      w.basis,
+      w.source,
+      w.shown.value,
+      w.shown.unit,
+      gramsOf(w.shown),
+      w.corrects,
+      w.stands,
+      at,
+    ],
   )
 }
 
@@ -75,15 +129,10 @@ export async function insertPack(tx: Tx, lot: string, p: NewPack, at: string): P
 }
 
 export async function insertCommand(tx: Tx, lot: string, c: Omit<Command, 'seq'>): Promise<void> {
-  await tx.query('insert into command (id, lot_group, batch, undoes, redoes, decision, at) values ($1, $2, $3, $4, $5, $6, $7)', [
-    c.id,
-    lot,
-    c.batch,
-    c.undoes,
-    c.redoes,
-    JSON.stringify(c.decision),
-    c.at,
-  ])
+  await tx.query(
+    'insert into command (id, lot_group, batch, undoes, redoes, decision, at) values ($1, $2, $3, $4, $5, $6, $7)',
+    [c.id, lot, c.batch, c.undoes, c.redoes, JSON.stringify(c.decision), c.at],
+  )
 }
 
 /** A restored command keeps its number: later conflicts are judged by it. */
@@ -96,11 +145,19 @@ export async function insertNumberedCommand(tx: Tx, lot: string, c: Command): Pr
 }
 
 export async function continueNumbers(tx: Tx): Promise<void> {
-  await tx.query(`select setval(pg_get_serial_sequence('command', 'seq'), coalesce((select max(seq) from command), 0) + 1, false)`)
+  await tx.query(
+    `select setval(pg_get_serial_sequence('command', 'seq'), coalesce((select max(seq) from command), 0) + 1, false)`,
+  )
 }
 
 export async function insertPaper(tx: Tx, p: Paper): Promise<void> {
-  await tx.query('insert into paper (id, lot, kind, data, issued_at) values ($1, $2, $3, $4, $5)', [p.id, p.lot, p.kind, JSON.stringify(p.data), p.issuedAt])
+  await tx.query('insert into paper (id, lot, kind, data, issued_at) values ($1, $2, $3, $4, $5)', [
+    p.id,
+    p.lot,
+    p.kind,
+    JSON.stringify(p.data),
+    p.issuedAt,
+  ])
 }
 
 export async function selectPaper(tx: Tx, id: string): Promise<Paper | null> {

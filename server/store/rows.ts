@@ -74,7 +74,12 @@ const weightOf = (r: WeightRow) => ({
   stands: r.stands,
   at: r.at.toISOString(),
 })
-export const weighingOf = (r: WeighingRow) => ({ ...weightOf(r), stage: r.stage, basis: r.basis, source: r.source })
+export const weighingOf = (r: WeighingRow) => ({
+  ...weightOf(r),
+  stage: r.stage,
+  basis: r.basis,
+  source: r.source,
+})
 export const packOf = (r: PackRow) => ({ ...weightOf(r), cut: r.cut, packs: r.packs })
 export const commandOf = (r: CommandRow): Command => ({
   id: r.id,
@@ -85,4 +90,10 @@ export const commandOf = (r: CommandRow): Command => ({
   decision: r.decision,
   at: r.at.toISOString(),
 })
-export const paperOf = (r: PaperRow): Paper => ({ id: r.id, lot: r.lot, kind: r.kind, data: r.data, issuedAt: r.issued_at.toISOString() })
+export const paperOf = (r: PaperRow): Paper => ({
+  id: r.id,
+  lot: r.lot,
+  kind: r.kind,
+  data: r.data,
+  issuedAt: r.issued_at.toISOString(),
+})

@@ -15,26 +15,52 @@ const anatomy = computed(() => {
 
 /** A decision in the farm's words. */
 function say(d: Decision): { what: string; value: string } {
-  const named = [...(anatomy.value?.parts ?? []), ...(anatomy.value?.cuts ?? []), ...(anatomy.value?.lines ?? [])].find((x) => x.id === d.target)
+  const named = [
+    ...(anatomy.value?.parts ?? []),
+    ...(anatomy.value?.cuts ?? []),
+    ...(anatomy.value?.lines ?? []),
+  ].find((x) => x.id === d.target)
   const side = d.side === 'animal' ? '' : `, ${d.side} side`
   const path = d.field === 'path' ? anatomy.value?.paths.find((p) => p.id === d.value) : undefined
-  const value = d.value === null ? 'the usual' : path ? words.name(path.names) : typeof d.value === 'object' ? ('minor' in d.value ? words.price(d.value) : 'label' in d.value ? `${d.value.label} ${words.money(d.value.amount)}` : words.money(d.value.amount)) : String(d.value)
+  const value =
+    d.value === null
+      ? 'the usual'
+      : path
+        ? words.name(path.names)
+        : typeof d.value === 'object'
+          ? 'minor' in d.value
+            ? words.price(d.value)
+            : 'label' in d.value
+              ? `${d.value.label} ${words.money(d.value.amount)}`
+              : words.money(d.value.amount)
+          : String(d.value)
   return { what: `${named ? words.name(named.names) : d.field}${side}: ${d.field}`, value }
 }
 </script>
 
 <template>
   <Dialog visible modal :closable="false" header="Changed in two windows" :style="{ width: '36rem' }">
-    <p>While this page was deciding, another window decided the same thing differently. Nothing was overwritten. Which shall count?</p>
+    <p>
+      While this page was deciding, another window decided the same thing differently. Nothing was
+      overwritten. Which shall count?
+    </p>
     <table class="plain" style="margin: 1rem 0">
       <thead>
-        <tr><th>About</th><th>Here</th><th>In the other window</th></tr>
+        <tr>
+          <th>About</th>
+          <th>Here</th>
+          <th>In the other window</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="c in store.conflict!.conflicts" :key="c.seq">
           <td>{{ say(c.mine).what }}</td>
-          <td><b>{{ say(c.mine).value }}</b></td>
-          <td><b>{{ say(c.theirs).value }}</b></td>
+          <td>
+            <b>{{ say(c.mine).value }}</b>
+          </td>
+          <td>
+            <b>{{ say(c.theirs).value }}</b>
+          </td>
         </tr>
       </tbody>
     </table>

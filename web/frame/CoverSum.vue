@@ -13,41 +13,104 @@ const earning = computed(() => read.value.cuts.filter((c) => c.value > 0).sort((
 </script>
 
 <template>
-  <Dialog visible modal dismissable-mask header="The sum behind Cover" :style="{ width: '44rem' }" @update:visible="emit('close')">
+  <Dialog
+    visible
+    modal
+    dismissable-mask
+    header="The sum behind Cover"
+    :style="{ width: '44rem' }"
+    @update:visible="emit('close')"
+  >
     <div class="two">
       <table class="plain">
-        <thead><tr><th>What it costs</th><th class="right">{{ words.currency.value }}</th></tr></thead>
+        <thead>
+          <tr>
+            <th>What it costs</th>
+            <th class="right">{{ words.currency.value }}</th>
+          </tr>
+        </thead>
         <tbody>
-          <tr v-for="row in money.costs.rows" :key="row.id"><td>{{ row.label }} <small v-if="row.fromPlan" class="muted">follows from the plan</small></td><td class="right">{{ words.money(row.amount) }}</td></tr>
-          <tr v-if="money.costs.rows.length === 0"><td colspan="2" class="muted">No costs yet: enter them at Price.</td></tr>
+          <tr v-for="row in money.costs.rows" :key="row.id">
+            <td>{{ row.label }} <small v-if="row.fromPlan" class="muted">follows from the plan</small></td>
+            <td class="right">{{ words.money(row.amount) }}</td>
+          </tr>
+          <tr v-if="money.costs.rows.length === 0">
+            <td colspan="2" class="muted">No costs yet: enter them at Price.</td>
+          </tr>
         </tbody>
         <tfoot>
-          <tr><td>Cost</td><td class="right">{{ words.money(money.costs.total) }}</td></tr>
-          <tr v-if="money.target > 0"><td>Target profit</td><td class="right">{{ words.money(money.target) }}</td></tr>
+          <tr>
+            <td>Cost</td>
+            <td class="right">{{ words.money(money.costs.total) }}</td>
+          </tr>
+          <tr v-if="money.target > 0">
+            <td>Target profit</td>
+            <td class="right">{{ words.money(money.target) }}</td>
+          </tr>
         </tfoot>
       </table>
       <table class="plain">
-        <thead><tr><th>{{ shares ? 'What the shares bring' : 'What the cuts bring' }}</th><th class="right">{{ words.currency.value }}</th></tr></thead>
+        <thead>
+          <tr>
+            <th>{{ shares ? 'What the shares bring' : 'What the cuts bring' }}</th>
+            <th class="right">{{ words.currency.value }}</th>
+          </tr>
+        </thead>
         <tbody v-if="shares">
-          <tr v-if="read.plan.sharePrice"><td>Hanging weight at {{ words.price(read.plan.sharePrice) }}</td><td class="right">{{ words.money(money.net) }}</td></tr>
-          <tr v-else><td colspan="2" class="muted">No share price set: shown as if sold by the cut.</td></tr>
+          <tr v-if="read.plan.sharePrice">
+            <td>Hanging weight at {{ words.price(read.plan.sharePrice) }}</td>
+            <td class="right">{{ words.money(money.net) }}</td>
+          </tr>
+          <tr v-else>
+            <td colspan="2" class="muted">No share price set: shown as if sold by the cut.</td>
+          </tr>
         </tbody>
         <tbody v-else>
-          <tr v-for="c in earning" :key="c.cut.id"><td>{{ words.name(c.cut.names) }} <small class="muted">{{ words.mass(c.kg) }} at {{ words.price(c.price) }}</small></td><td class="right">{{ words.money(c.value) }}</td></tr>
+          <tr v-for="c in earning" :key="c.cut.id">
+            <td>
+              {{ words.name(c.cut.names) }}
+              <small class="muted">{{ words.mass(c.kg) }} at {{ words.price(c.price) }}</small>
+            </td>
+            <td class="right">{{ words.money(c.value) }}</td>
+          </tr>
         </tbody>
-        <tfoot><tr><td>Expected net</td><td class="right">{{ words.money(money.net) }}</td></tr></tfoot>
+        <tfoot>
+          <tr>
+            <td>Expected net</td>
+            <td class="right">{{ words.money(money.net) }}</td>
+          </tr>
+        </tfoot>
       </table>
     </div>
     <p v-if="money.cover !== null" class="sum">
-      {{ words.money(money.net) }} ÷ {{ words.money(money.costs.total) }} = <b>{{ words.percent(money.cover) }}</b>
-      <template v-if="money.coverRange">, likely {{ words.percent(money.coverRange.low) }} to {{ words.percent(money.coverRange.high) }} (four times in five)</template>.
-      {{ money.net >= money.costs.total ? `That leaves ${words.money(money.net - money.costs.total)} after all costs.` : `That is ${words.money(money.costs.total - money.net)} short of its cost.` }}
+      {{ words.money(money.net) }} ÷ {{ words.money(money.costs.total) }} =
+      <b>{{ words.percent(money.cover) }}</b>
+      <template v-if="money.coverRange"
+        >, likely {{ words.percent(money.coverRange.low) }} to
+        {{ words.percent(money.coverRange.high) }} (four times in five)</template
+      >.
+      {{
+        money.net >= money.costs.total
+          ? `That leaves ${words.money(money.net - money.costs.total)} after all costs.`
+          : `That is ${words.money(money.costs.total - money.net)} short of its cost.`
+      }}
     </p>
   </Dialog>
 </template>
 
 <style scoped>
-.two { display: grid; grid-template-columns: 1fr 1fr; gap: 1.5rem; align-items: start; }
-.sum { padding-top: 1rem; }
-@media (max-width: 700px) { .two { grid-template-columns: 1fr; } }
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 1.5rem;
+  align-items: start;
+}
+.sum {
+  padding-top: 1rem;
+}
+@media (max-width: 700px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

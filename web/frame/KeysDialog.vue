@@ -7,6 +7,7 @@ const KEYS: [string, string][] = [
   ['← → ↑ ↓', 'walk the parts of the carcass (on the Block)'],
   ['1 – 9', 'take that way of cutting the part'],
   ['L  R  B', 'left, right or both sides'],
+  ['C', 'enter a cost (at Price)'],
   ['W', 'weigh a pack now'],
   ['/', 'find a lot, part or cut, by either name'],
   ['U   Shift+U   or   Ctrl+Z   Ctrl+Shift+Z', 'undo and redo'],
@@ -15,12 +16,26 @@ const KEYS: [string, string][] = [
 </script>
 
 <template>
-  <Dialog visible modal dismissable-mask header="Keys" :style="{ width: '34rem' }" @update:visible="emit('close')">
+  <Dialog
+    visible
+    modal
+    dismissable-mask
+    header="Keys"
+    :style="{ width: '34rem' }"
+    @update:visible="emit('close')"
+  >
     <table class="plain">
       <tbody>
-        <tr v-for="[key, what] in KEYS" :key="key"><td class="nowrap"><b>{{ key }}</b></td><td>{{ what }}</td></tr>
+        <tr v-for="[key, what] in KEYS" :key="key">
+          <td class="nowrap">
+            <b>{{ key }}</b>
+          </td>
+          <td>{{ what }}</td>
+        </tr>
       </tbody>
     </table>
-    <p class="muted" style="padding-top: 0.8rem">Single keys rest while you type in a field. They can be switched off under Farm.</p>
+    <p class="muted" style="padding-top: 0.8rem">
+      Single keys rest while you type in a field. They can be switched off under Farm.
+    </p>
   </Dialog>
 </template>

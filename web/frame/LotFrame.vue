@@ -23,7 +23,10 @@ const others = computed(() => [...store.lots.values()].slice(0, 7))
 
 /** Where the last key led, so that two quick ones go two stations even while the first still loads. */
 const heading = ref(route.name as Station)
-watch(() => route.name, (name) => (heading.value = name as Station))
+watch(
+  () => route.name,
+  (name) => (heading.value = name as Station),
+)
 function step(by: number) {
   const next = STATIONS[STATIONS.indexOf(heading.value) + by]
   if (!next) return
@@ -49,14 +52,29 @@ useKeys(() => ({
 <template>
   <div v-if="!lot">
     <PlaceHead title="No such lot" />
-    <main id="main" style="padding: 1.5rem"><p>This farm has no lot with that number. <RouterLink :to="{ name: 'rail' }">Go back to the rail</RouterLink> and choose one.</p></main>
+    <main id="main" style="padding: 1.5rem">
+      <p>
+        This farm has no lot with that number.
+        <RouterLink :to="{ name: 'rail' }">Go back to the rail</RouterLink> and choose one.
+      </p>
+    </main>
   </div>
   <div v-else class="frame">
     <header class="strip">
-      <RouterLink :to="{ name: 'rail' }" class="back"><i class="pi pi-arrow-left" aria-hidden="true" /> The rail</RouterLink>
-      <h1>{{ lot.tag }}<small v-if="lot.count > 1"> × {{ lot.count }}</small></h1>
+      <RouterLink :to="{ name: 'rail' }" class="back"
+        ><i class="pi pi-arrow-left" aria-hidden="true" /> The rail</RouterLink
+      >
+      <h1>
+        {{ lot.tag }}<small v-if="lot.count > 1"> × {{ lot.count }}</small>
+      </h1>
       <nav class="others" aria-label="Other lots">
-        <RouterLink v-for="o in others.filter((x) => x.id !== lot!.id)" :key="o.id" :to="{ name: route.name!, params: { id: o.id } }" class="chip">{{ o.tag }}</RouterLink>
+        <RouterLink
+          v-for="o in others.filter((x) => x.id !== lot!.id)"
+          :key="o.id"
+          :to="{ name: route.name!, params: { id: o.id } }"
+          class="chip"
+          >{{ o.tag }}</RouterLink
+        >
       </nav>
       <span style="flex: 1" />
       <SaveState />
@@ -74,14 +92,62 @@ useKeys(() => ({
 </template>
 
 <style scoped>
-.frame { min-height: 100vh; display: flex; flex-direction: column; }
-.strip { display: flex; align-items: center; gap: 0.9rem; min-height: 40px; padding: 0 1rem; border-bottom: 5px solid var(--ink); }
-.strip h1 { font-size: 1.15rem; white-space: nowrap; }
-.strip small { font: 400 0.9rem var(--body); color: var(--muted); }
-.back { font-weight: 600; text-decoration: none; white-space: nowrap; }
-.others { display: flex; gap: 0.4rem; overflow: hidden; }
-.chip { border: 1px solid var(--rule); border-top: 0; padding: 0.1rem 0.5rem 0.2rem; color: var(--muted); text-decoration: none; font-size: 0.9rem; background: var(--sheet); white-space: nowrap; }
-.chip:hover { color: var(--ink); border-color: var(--ink); }
-.station { flex: 1; padding: 0.8rem 1rem 1rem; }
-@media (max-width: 900px) { .others { display: none; } .strip { flex-wrap: wrap; gap: 0.3rem 0.7rem; } }
+.frame {
+  min-height: 100vh;
+  display: flex;
+  flex-direction: column;
+}
+.strip {
+  display: flex;
+  align-items: center;
+  gap: 0.9rem;
+  min-height: 40px;
+  padding: 0 1rem;
+  border-bottom: 5px solid var(--ink);
+}
+.strip h1 {
+  font-size: 1.15rem;
+  white-space: nowrap;
+}
+.strip small {
+  font: 400 0.9rem var(--body);
+  color: var(--muted);
+}
+.back {
+  font-weight: 600;
+  text-decoration: none;
+  white-space: nowrap;
+}
+.others {
+  display: flex;
+  gap: 0.4rem;
+  overflow: hidden;
+}
+.chip {
+  border: 1px solid var(--rule);
+  border-top: 0;
+  padding: 0.1rem 0.5rem 0.2rem;
+  color: var(--muted);
+  text-decoration: none;
+  font-size: 0.9rem;
+  background: var(--sheet);
+  white-space: nowrap;
+}
+.chip:hover {
+  color: var(--ink);
+  border-color: var(--ink);
+}
+.station {
+  flex: 1;
+  padding: 0.8rem 1rem 1rem;
+}
+@media (max-width: 900px) {
+  .others {
+    display: none;
+  }
+  .strip {
+    flex-wrap: wrap;
+    gap: 0.3rem 0.7rem;
+  }
+}
 </style>

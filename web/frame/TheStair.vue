@@ -16,15 +16,23 @@ const STEPS: { id: StageFigure['id']; word: string; station: string; empty: stri
 const route = useRoute()
 const { reading } = useLot()
 const words = useWords()
-const stages = computed(() => STEPS.map((step) => ({ ...step, figure: reading.value?.stages.find((s) => s.id === step.id) ?? null })))
-const full = computed(() => Math.max(0, ...(reading.value?.stages.flatMap((s) => [s.kg, s.range?.high ?? 0]) ?? [])))
+const stages = computed(() =>
+  STEPS.map((step) => ({ ...step, figure: reading.value?.stages.find((s) => s.id === step.id) ?? null })),
+)
+const full = computed(() =>
+  Math.max(0, ...(reading.value?.stages.flatMap((s) => [s.kg, s.range?.high ?? 0]) ?? [])),
+)
 const at = (kg: number) => `${(100 * kg) / full.value}%`
 const spoken = (s: (typeof stages.value)[number]) =>
-  s.figure ? `${words.mass(s.figure.kg)}, ${s.figure.weighed ? 'weighed' : `estimate${s.figure.range ? `, likely ${words.massRange(s.figure.range)}` : ''}`}` : s.empty
+  s.figure
+    ? `${words.mass(s.figure.kg)}, ${s.figure.weighed ? 'weighed' : `estimate${s.figure.range ? `, likely ${words.massRange(s.figure.range)}` : ''}`}`
+    : s.empty
 /** Notches: what went between a step and the one before it. */
 const lost = (i: number) => {
   const [before, now] = [stages.value[i - 1]?.figure, stages.value[i]?.figure]
-  return before && now && stages.value[i]!.id !== 'packed' ? `−${(100 * (1 - now.kg / before.kg)).toFixed(1)} %` : ''
+  return before && now && stages.value[i]!.id !== 'packed'
+    ? `−${(100 * (1 - now.kg / before.kg)).toFixed(1)} %`
+    : ''
 }
 </script>
 
@@ -39,45 +47,152 @@ const lost = (i: number) => {
       :aria-label="`${s.word}: ${spoken(s)}`"
       :data-stage="s.id"
     >
-      <span class="word">{{ s.word }} <small v-if="lost(i)" class="notch">{{ lost(i) }}</small></span>
-      <span v-if="s.figure" class="weight"><span :class="{ estimate: !s.figure.weighed }">{{ words.mass(s.figure.kg) }}</span></span>
+      <span class="word"
+        >{{ s.word }} <small v-if="lost(i)" class="notch">{{ lost(i) }}</small></span
+      >
+      <span v-if="s.figure" class="weight"
+        ><span :class="{ estimate: !s.figure.weighed }">{{ words.mass(s.figure.kg) }}</span></span
+      >
       <span v-else class="muted">{{ s.empty }}</span>
       <span class="track">
         <span v-if="s.figure" class="bar" :style="{ width: at(s.figure.kg) }" />
-        <span v-if="s.figure?.range" class="whisker" :style="{ left: at(s.figure.range.low), width: at(s.figure.range.high - s.figure.range.low) }" />
+        <span
+          v-if="s.figure?.range"
+          class="whisker"
+          :style="{ left: at(s.figure.range.low), width: at(s.figure.range.high - s.figure.range.low) }"
+        />
       </span>
-      <small class="under muted">{{ s.figure ? (s.figure.range ? words.massRange(s.figure.range) : 'weighed') : '' }}</small>
+      <small class="under muted">{{
+        s.figure ? (s.figure.range ? words.massRange(s.figure.range) : 'weighed') : ''
+      }}</small>
     </RouterLink>
     <CoverFlag />
   </nav>
   <nav class="stations" aria-label="Stations">
-    <RouterLink v-for="s in [['hang', 'Hang'], ['block', 'Block'], ['price', 'Price'], ['pack', 'Pack']] as const" :key="s[0]" :to="{ name: s[0] }" class="flag" :class="{ here: route.name === s[0] }">{{ s[1] }}</RouterLink>
+    <RouterLink
+      v-for="s in [
+        ['hang', 'Hang'],
+        ['block', 'Block'],
+        ['price', 'Price'],
+        ['pack', 'Pack'],
+      ] as const"
+      :key="s[0]"
+      :to="{ name: s[0] }"
+      class="flag"
+      :class="{ here: route.name === s[0] }"
+      >{{ s[1] }}</RouterLink
+    >
   </nav>
 </template>
 
 <style scoped>
-.stair { display: grid; grid-template-columns: repeat(5, minmax(0, 1fr)) minmax(190px, 1.15fr); border-bottom: 1px solid var(--rule-strong); background: var(--sheet); }
-.step { display: grid; grid-template-rows: auto 1.75rem 13px 1.2rem; padding: 0.3rem 0.7rem 0.1rem; color: var(--ink); text-decoration: none; border-right: 1px solid var(--rule); min-width: 0; }
-.step:hover { background: #fff; }
-.word { font-weight: 600; font-size: 0.92rem; display: flex; justify-content: space-between; }
-.notch { font-weight: 400; color: var(--muted); }
-.weight { font-size: 1.25rem; white-space: nowrap; }
-.track { position: relative; background: linear-gradient(var(--rule), var(--rule)) bottom / 100% 1px no-repeat; }
-.bar { position: absolute; left: 0; top: 1px; bottom: 1px; background: #eaddc6; border: 1px dashed #8a7452; transition: width 0.2s; }
-.weighed .bar { background: var(--ink); border: 1px solid var(--ink); }
-.whisker { position: absolute; top: 6px; height: 2px; background: var(--accent); }
-.whisker::before, .whisker::after { content: ''; position: absolute; top: -3px; height: 8px; width: 2px; background: var(--accent); }
-.whisker::after { right: 0; }
-.under { font-size: 0.8rem; white-space: nowrap; overflow: hidden; }
-.stations { display: flex; gap: 0.25rem; padding: 0 1rem; border-bottom: 1px solid var(--rule); }
-.flag { padding: 0.3rem 1.1rem 0.35rem; font-weight: 600; color: var(--muted); text-decoration: none; border-bottom: 3px solid transparent; }
-.flag:hover { color: var(--ink); }
-.flag.here { color: var(--accent); border-bottom-color: var(--accent); }
+.stair {
+  display: grid;
+  grid-template-columns: repeat(5, minmax(0, 1fr)) minmax(190px, 1.15fr);
+  border-bottom: 1px solid var(--rule-strong);
+  background: var(--sheet);
+}
+.step {
+  display: grid;
+  grid-template-rows: auto 1.75rem 13px 1.2rem;
+  padding: 0.3rem 0.7rem 0.1rem;
+  color: var(--ink);
+  text-decoration: none;
+  border-right: 1px solid var(--rule);
+  min-width: 0;
+}
+.step:hover {
+  background: #fff;
+}
+.word {
+  font-weight: 600;
+  font-size: 0.92rem;
+  display: flex;
+  justify-content: space-between;
+}
+.notch {
+  font-weight: 400;
+  color: var(--muted);
+}
+.weight {
+  font-size: 1.25rem;
+  white-space: nowrap;
+}
+.track {
+  position: relative;
+  background: linear-gradient(var(--rule), var(--rule)) bottom / 100% 1px no-repeat;
+}
+.bar {
+  position: absolute;
+  left: 0;
+  top: 1px;
+  bottom: 1px;
+  background: #eaddc6;
+  border: 1px dashed #8a7452;
+  transition: width 0.2s;
+}
+.weighed .bar {
+  background: var(--ink);
+  border: 1px solid var(--ink);
+}
+.whisker {
+  position: absolute;
+  top: 6px;
+  height: 2px;
+  background: var(--accent);
+}
+.whisker::before,
+.whisker::after {
+  content: '';
+  position: absolute;
+  top: -3px;
+  height: 8px;
+  width: 2px;
+  background: var(--accent);
+}
+.whisker::after {
+  right: 0;
+}
+.under {
+  font-size: 0.8rem;
+  white-space: nowrap;
+  overflow: hidden;
+}
+.stations {
+  display: flex;
+  gap: 0.25rem;
+  padding: 0 1rem;
+  border-bottom: 1px solid var(--rule);
+}
+.flag {
+  padding: 0.3rem 1.1rem 0.35rem;
+  font-weight: 600;
+  color: var(--muted);
+  text-decoration: none;
+  border-bottom: 3px solid transparent;
+}
+.flag:hover {
+  color: var(--ink);
+}
+.flag.here {
+  color: var(--accent);
+  border-bottom-color: var(--accent);
+}
 @media (max-width: 900px) {
-  .stair { grid-template-columns: repeat(5, minmax(0, 1fr)); }
-  .step { padding: 0.25rem 0.45rem 0.1rem; }
-  .weight { font-size: 1.05rem; }
-  .notch { display: none; }
-  .under { font-size: 0.72rem; }
+  .stair {
+    grid-template-columns: repeat(5, minmax(0, 1fr));
+  }
+  .step {
+    padding: 0.25rem 0.45rem 0.1rem;
+  }
+  .weight {
+    font-size: 1.05rem;
+  }
+  .notch {
+    display: none;
+  }
+  .under {
+    font-size: 0.72rem;
+  }
 }
 </style>

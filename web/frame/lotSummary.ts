@@ -43,18 +43,32 @@ function summarise(store: ReturnType<typeof useFarm>, lot: Lot): LotSummary | nu
     key: shown ? { word, kg: shown.kg, weighed: shown.weighed } : null,
     cover,
     goal: costs.total > 0 && target > 0 ? (costs.total + target) / costs.total : null,
-    next: nextStep(standing, read.stages.length > 0, Boolean(read.plan.route), costs.total > 0, read.plan.choices.paths.size > 0),
+    next: nextStep(
+      standing,
+      read.stages.length > 0,
+      Boolean(read.plan.route),
+      costs.total > 0,
+      read.plan.choices.paths.size > 0,
+    ),
   }
 }
 
-function nextStep(standing: Standing, weighed: boolean, route: boolean, costs: boolean, planned: boolean): LotSummary['next'] {
+function nextStep(
+  standing: Standing,
+  weighed: boolean,
+  route: boolean,
+  costs: boolean,
+  planned: boolean,
+): LotSummary['next'] {
   if (!weighed) return { say: 'Enter a live, hot or hanging weight', station: 'hang' }
   if (standing === 'packed') return { say: 'Everything is weighed: look at the sum', station: 'price' }
   if (standing === 'packing') return { say: 'Go on weighing packs', station: 'pack' }
   if (!costs) return { say: 'Say what the animal cost', station: 'price' }
   if (standing === 'hanging' && !route) return { say: 'Say how it was slaughtered', station: 'hang' }
   if (!planned) return { say: 'Decide how each part is cut', station: 'block' }
-  return standing === 'hanging' ? { say: 'Set prices, then weigh packs', station: 'price' } : { say: 'Weigh it again, or try other cuts', station: 'hang' }
+  return standing === 'hanging'
+    ? { say: 'Set prices, then weigh packs', station: 'price' }
+    : { say: 'Weigh it again, or try other cuts', station: 'hang' }
 }
 
 /** Summaries of all lots, each worked out again only when that lot changed. */

@@ -4,7 +4,17 @@ import { computed, ref, useId, watch } from 'vue'
 import { sayIssue, type Outcome } from '#core/measure'
 
 /** A figure in a table: read when left or on Enter, kept when right; when wrong it says why and stays as typed. */
-const { shown, read, label, optional = false } = defineProps<{ shown: string; read: (typed: string) => Outcome<number>; label: string; optional?: boolean }>()
+const {
+  shown,
+  read,
+  label,
+  optional = false,
+} = defineProps<{
+  shown: string
+  read: (typed: string) => Outcome<number>
+  label: string
+  optional?: boolean
+}>()
 const emit = defineEmits<{ take: [value: number | null] }>()
 const text = ref(shown)
 const issue = ref<string | null>(null)
@@ -30,13 +40,43 @@ function leave() {
 
 <template>
   <span class="figure">
-    <InputText v-model="text" size="small" inputmode="decimal" autocomplete="off" :aria-label="label" :invalid="invalid" :aria-describedby="invalid ? id : undefined" @blur="leave" @keydown.enter.prevent="leave" />
+    <InputText
+      v-model="text"
+      size="small"
+      inputmode="decimal"
+      autocomplete="off"
+      :aria-label="label"
+      :invalid="invalid"
+      :aria-describedby="invalid ? id : undefined"
+      @blur="leave"
+      @keydown.enter.prevent="leave"
+    />
     <small v-if="issue" :id="id" class="issue" role="alert">{{ issue }}</small>
   </span>
 </template>
 
 <style scoped>
-.figure { display: inline-grid; width: 100%; position: relative; }
-.figure input { width: 100%; text-align: right; font-variant-numeric: tabular-nums; }
-.issue { color: var(--danger); background: var(--sheet); border: 1px solid var(--danger); padding: 0.25rem 0.4rem; position: absolute; top: 100%; right: 0; z-index: 3; width: max-content; max-width: 15rem; text-align: left; }
+.figure {
+  display: inline-grid;
+  width: 100%;
+  position: relative;
+}
+.figure input {
+  width: 100%;
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+.issue {
+  color: var(--danger);
+  background: var(--sheet);
+  border: 1px solid var(--danger);
+  padding: 0.25rem 0.4rem;
+  position: absolute;
+  top: 100%;
+  right: 0;
+  z-index: 3;
+  width: max-content;
+  max-width: 15rem;
+  text-align: left;
+}
 </style>

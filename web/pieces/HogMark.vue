@@ -8,5 +8,9 @@
 </template>
 
 <style scoped>
-.hog { width: 34px; height: 20px; display: block; }
+.hog {
+  width: 34px;
+  height: 20px;
+  display: block;
+}
 </style>

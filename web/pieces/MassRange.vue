@@ -15,7 +15,15 @@ const words = useWords()
 </template>
 
 <style scoped>
-.mass { display: inline-grid; }
-.mass.inline { display: inline-flex; gap: 0.4rem; align-items: baseline; }
-.range { font-size: 0.85em; }
+.mass {
+  display: inline-grid;
+}
+.mass.inline {
+  display: inline-flex;
+  gap: 0.4rem;
+  align-items: baseline;
+}
+.range {
+  font-size: 0.85em;
+}
 </style>

@@ -19,17 +19,34 @@ const form = reactive({
   massUnit: held?.massUnit ?? ('lb' as MassUnit),
   currency: held?.currency ?? 'USD',
   nameSet: held?.nameSet ?? ('american' as const),
-  mince: held ? (Math.round(held.mincePerKg * perUnit(held.massUnit)) / 10 ** currencyDigits(held.currency)).toFixed(currencyDigits(held.currency)) : '7.50',
+  mince: held
+    ? (Math.round(held.mincePerKg * perUnit(held.massUnit)) / 10 ** currencyDigits(held.currency)).toFixed(
+        currencyDigits(held.currency),
+      )
+    : '7.50',
 })
 const issues = ref<FieldIssue[]>([])
-const CURRENCIES = ['USD', 'CAD', 'GBP', 'EUR', 'AUD', 'NZD'].map((id) => ({ id, word: `${id} (${formatMoney(0, id).replace(/[\d.,\s]/g, '')})` }))
+const CURRENCIES = ['USD', 'CAD', 'GBP', 'EUR', 'AUD', 'NZD'].map((id) => ({
+  id,
+  word: `${id} (${formatMoney(0, id).replace(/[\d.,\s]/g, '')})`,
+}))
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 
 async function save() {
   const mince = parseMoney(form.mince, form.currency, 'mince')
   issues.value = [
-    ...(form.name.trim() ? [] : [{ field: 'name', detail: 'The farm has no name yet. Type one; it stands on every paper.', confirmable: false }]),
-    ...(mince.ok ? [] : mince.issues.map((i) => ({ field: 'mince', detail: sayIssue(i), confirmable: false }))),
+    ...(form.name.trim()
+      ? []
+      : [
+          {
+            field: 'name',
+            detail: 'The farm has no name yet. Type one; it stands on every paper.',
+            confirmable: false,
+          },
+        ]),
+    ...(mince.ok
+      ? []
+      : mince.issues.map((i) => ({ field: 'mince', detail: sayIssue(i), confirmable: false }))),
   ]
   if (!mince.ok || issues.value.length > 0) return
   issues.value = await store.saveFarm({
@@ -48,27 +65,65 @@ async function save() {
   <form class="stack" novalidate @submit.prevent="save">
     <div class="field">
       <label for="farm-name">Farm’s name</label>
-      <InputText id="farm-name" v-model="form.name" :invalid="at('name').length > 0" autocomplete="organization" />
+      <InputText
+        id="farm-name"
+        v-model="form.name"
+        :invalid="at('name').length > 0"
+        autocomplete="organization"
+      />
       <FieldIssues :issues="at('name')" />
     </div>
     <div class="pair">
       <div class="field">
         <label for="farm-unit">Weights in</label>
-        <Select v-model="form.massUnit" label-id="farm-unit" input-id="farm-unit" :options="[{ id: 'lb', word: 'pounds (lb)' }, { id: 'kg', word: 'kilograms (kg)' }]" option-label="word" option-value="id" />
+        <Select
+          v-model="form.massUnit"
+          label-id="farm-unit"
+          input-id="farm-unit"
+          :options="[
+            { id: 'lb', word: 'pounds (lb)' },
+            { id: 'kg', word: 'kilograms (kg)' },
+          ]"
+          option-label="word"
+          option-value="id"
+        />
       </div>
       <div class="field">
         <label for="farm-currency">Money in</label>
-        <Select v-model="form.currency" input-id="farm-currency" :options="CURRENCIES" option-label="word" option-value="id" />
+        <Select
+          v-model="form.currency"
+          input-id="farm-currency"
+          :options="CURRENCIES"
+          option-label="word"
+          option-value="id"
+        />
       </div>
     </div>
     <div class="field">
       <label for="farm-names">Names of cuts</label>
-      <Select v-model="form.nameSet" input-id="farm-names" :options="[{ id: 'american', word: 'American (Boston butt, ground pork)' }, { id: 'commonwealth', word: 'Commonwealth (neck end, mince)' }]" option-label="word" option-value="id" />
+      <Select
+        v-model="form.nameSet"
+        input-id="farm-names"
+        :options="[
+          { id: 'american', word: 'American (Boston butt, ground pork)' },
+          { id: 'commonwealth', word: 'Commonwealth (neck end, mince)' },
+        ]"
+        option-label="word"
+        option-value="id"
+      />
     </div>
     <div class="field">
       <label for="farm-mince">Your usual price of mince, per {{ form.massUnit }}</label>
-      <InputText id="farm-mince" v-model="form.mince" inputmode="decimal" :invalid="at('mince').length > 0" aria-describedby="farm-mince-why" />
-      <small id="farm-mince-why" class="muted">Every other cut starts from it, until you set prices of your own.</small>
+      <InputText
+        id="farm-mince"
+        v-model="form.mince"
+        inputmode="decimal"
+        :invalid="at('mince').length > 0"
+        aria-describedby="farm-mince-why"
+      />
+      <small id="farm-mince-why" class="muted"
+        >Every other cut starts from it, until you set prices of your own.</small
+      >
       <FieldIssues :issues="at('mince')" />
     </div>
     <FieldIssues :issues="issues.filter((i) => !['name', 'mince'].includes(i.field))" />
@@ -77,5 +132,9 @@ async function save() {
 </template>
 
 <style scoped>
-.pair { display: grid; grid-template-columns: 1fr 1fr; gap: 0.75rem; }
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.75rem;
+}
 </style>

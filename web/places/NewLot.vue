@@ -9,5 +9,9 @@ import LotForm from './LotForm.vue'
 </template>
 
 <style scoped>
-.narrow { max-width: 34rem; margin: 0 auto; padding: 1.5rem; }
+.narrow {
+  max-width: 34rem;
+  margin: 0 auto;
+  padding: 1.5rem;
+}
 </style>

@@ -14,11 +14,22 @@ const store = useFarm()
 const words = useWords()
 const summaries = useSummaries()
 const wanted = ref('')
-const groups = computed(() => STANDINGS.map((s) => ({ ...s, lots: summaries.value.filter((x) => x.standing === s.id) })).filter((g) => g.lots.length > 0))
+const groups = computed(() =>
+  STANDINGS.map((s) => ({ ...s, lots: summaries.value.filter((x) => x.standing === s.id) })).filter(
+    (g) => g.lots.length > 0,
+  ),
+)
 const bundled = computed(() => summaries.value.length > MOST_TAGS)
 const listed = computed(() => {
   const text = wanted.value.trim().toLowerCase()
-  return summaries.value.filter((s) => !text || s.lot.tag.toLowerCase().includes(text) || STANDINGS.find((x) => x.id === s.standing)!.word.toLowerCase().includes(text))
+  return summaries.value.filter(
+    (s) =>
+      !text ||
+      s.lot.tag.toLowerCase().includes(text) ||
+      STANDINGS.find((x) => x.id === s.standing)!
+        .word.toLowerCase()
+        .includes(text),
+  )
 })
 </script>
 
@@ -28,25 +39,39 @@ const listed = computed(() => {
       <h1>{{ store.farm?.name ?? 'Your farm' }}</h1>
       <SaveState />
       <span style="flex: 1" />
-      <RouterLink v-if="store.farm" :to="{ name: 'new' }"><Button label="Hang a new lot" icon="pi pi-plus" tabindex="-1" /></RouterLink>
-      <RouterLink v-if="store.farm" :to="{ name: 'farm' }" class="place-link"><i class="pi pi-home" aria-hidden="true" /> Farm</RouterLink>
+      <RouterLink v-if="store.farm" :to="{ name: 'new' }"
+        ><Button label="Hang a new lot" icon="pi pi-plus" tabindex="-1"
+      /></RouterLink>
+      <RouterLink v-if="store.farm" :to="{ name: 'farm' }" class="place-link"
+        ><i class="pi pi-home" aria-hidden="true" /> Farm</RouterLink
+      >
     </header>
 
     <section class="rail" aria-label="The rail">
       <div class="bar" aria-hidden="true"><span v-for="n in 24" :key="n" class="bolt" /></div>
       <div v-if="summaries.length === 0" class="hooks">
-        <div class="group"><div class="hook" /><p class="empty">An empty hook.<br />Hang the first animal below.</p></div>
+        <div class="group">
+          <div class="hook" />
+          <p class="empty">An empty hook.<br />Hang the first animal below.</p>
+        </div>
       </div>
       <div v-else-if="!bundled" class="hooks">
         <div v-for="g in groups" :key="g.id" class="group">
           <h2>{{ g.word }}</h2>
-          <div class="tags"><div v-for="s in g.lots" :key="s.lot.id" class="hang"><div class="hook" /><RailTag :summary="s" /></div></div>
+          <div class="tags">
+            <div v-for="s in g.lots" :key="s.lot.id" class="hang">
+              <div class="hook" />
+              <RailTag :summary="s" />
+            </div>
+          </div>
         </div>
       </div>
       <div v-else class="hooks">
         <div v-for="g in groups" :key="g.id" class="group bundle">
           <div class="hook" />
-          <button type="button" class="count" @click="wanted = g.word"><b>{{ g.lots.length }}</b> {{ g.word.toLowerCase() }}</button>
+          <button type="button" class="count" @click="wanted = g.word">
+            <b>{{ g.lots.length }}</b> {{ g.word.toLowerCase() }}
+          </button>
         </div>
       </div>
     </section>
@@ -55,19 +80,49 @@ const listed = computed(() => {
     <section v-else class="next">
       <div class="pane-head">
         <h2>What comes next</h2>
-        <InputText v-if="bundled" v-model="wanted" placeholder="Find a lot or a station" aria-label="Find a lot or a station" size="small" />
+        <InputText
+          v-if="bundled"
+          v-model="wanted"
+          placeholder="Find a lot or a station"
+          aria-label="Find a lot or a station"
+          size="small"
+        />
       </div>
       <table class="plain">
         <thead>
-          <tr><th>Lot</th><th>Where</th><th class="right">Key weight</th><th class="right">Cover</th><th>Next</th></tr>
+          <tr>
+            <th>Lot</th>
+            <th>Where</th>
+            <th class="right">Key weight</th>
+            <th class="right">Cover</th>
+            <th>Next</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="s in listed" :key="s.lot.id">
-            <td><RouterLink :to="{ name: 'hang', params: { id: s.lot.id } }"><b>{{ s.lot.tag }}</b></RouterLink><span v-if="s.lot.count > 1" class="muted"> × {{ s.lot.count }}</span></td>
+            <td>
+              <RouterLink :to="{ name: 'hang', params: { id: s.lot.id } }"
+                ><b>{{ s.lot.tag }}</b></RouterLink
+              ><span v-if="s.lot.count > 1" class="muted"> × {{ s.lot.count }}</span>
+            </td>
             <td>{{ STANDINGS.find((x) => x.id === s.standing)!.word }}</td>
-            <td class="right"><template v-if="s.key"><span :class="{ estimate: !s.key.weighed }">{{ words.mass(s.key.kg) }}</span> {{ s.key.word }}</template><span v-else class="muted">none yet</span></td>
-            <td class="right"><span v-if="s.cover !== null" :class="{ good: s.cover >= 1 }"><i v-if="s.cover >= 1" class="pi pi-check" aria-hidden="true" /> {{ words.percent(s.cover) }}</span><span v-else class="muted">no costs yet</span></td>
-            <td><RouterLink :to="{ name: s.next.station, params: { id: s.lot.id } }">{{ s.next.say }} <i class="pi pi-arrow-right" aria-hidden="true" /></RouterLink></td>
+            <td class="right">
+              <template v-if="s.key"
+                ><span :class="{ estimate: !s.key.weighed }">{{ words.mass(s.key.kg) }}</span>
+                {{ s.key.word }}</template
+              ><span v-else class="muted">none yet</span>
+            </td>
+            <td class="right">
+              <span v-if="s.cover !== null" :class="{ good: s.cover >= 1 }"
+                ><i v-if="s.cover >= 1" class="pi pi-check" aria-hidden="true" />
+                {{ words.percent(s.cover) }}</span
+              ><span v-else class="muted">no costs yet</span>
+            </td>
+            <td>
+              <RouterLink :to="{ name: s.next.station, params: { id: s.lot.id } }"
+                >{{ s.next.say }} <i class="pi pi-arrow-right" aria-hidden="true"
+              /></RouterLink>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -77,23 +132,110 @@ const listed = computed(() => {
 </template>
 
 <style scoped>
-.place { padding: 1rem 1.5rem 2rem; max-width: 1500px; margin: 0 auto; }
-.head { gap: 1rem; padding-bottom: 0.9rem; }
-.place-link { padding: 0.45rem 0.4rem; font-weight: 600; text-decoration: none; }
-.rail { margin: 0 -1.5rem; padding-bottom: 1rem; }
-.bar { height: 16px; background: var(--ink); display: flex; justify-content: space-around; align-items: center; }
-.bolt { width: 4px; height: 4px; border-radius: 50%; background: #8a7c68; }
-.hooks { display: flex; flex-wrap: wrap; gap: 0 2.2rem; padding: 0 1.5rem; }
-.group h2 { font: 600 0.95rem var(--body); color: var(--muted); padding: 0.35rem 0 0; }
-.group { display: flex; flex-direction: column-reverse; justify-content: flex-end; align-items: flex-start; }
-.bundle { flex-direction: column; justify-content: flex-start; align-items: center; }
-.tags { display: flex; flex-wrap: wrap; gap: 0 1rem; }
-.hang { display: grid; justify-items: center; }
-.hook { width: 3px; height: 38px; background: var(--ink); margin-bottom: -15px; z-index: 1; position: relative; }
-.hook::after { content: ''; position: absolute; right: 0; bottom: -9px; width: 13px; height: 9px; border: 3px solid var(--ink); border-top: 0; border-left-color: transparent; border-radius: 0 0 9px 9px; }
-.empty { margin: 1.4rem 0 0; color: var(--muted); font-size: 1.05rem; }
-.bundle .count { font: 400 1rem var(--body); background: var(--sheet); border: 1.5px solid var(--ink); padding: 1.1rem 1rem 0.6rem; cursor: pointer; display: grid; justify-items: center; color: var(--ink); }
-.count b { font: 700 1.8rem var(--head); }
-.next { padding-top: 1rem; }
-.next table td { padding: 0.5rem 0.4rem; }
+.place {
+  padding: 1rem 1.5rem 2rem;
+  max-width: 1500px;
+  margin: 0 auto;
+}
+.head {
+  gap: 1rem;
+  padding-bottom: 0.9rem;
+}
+.place-link {
+  padding: 0.45rem 0.4rem;
+  font-weight: 600;
+  text-decoration: none;
+}
+.rail {
+  margin: 0 -1.5rem;
+  padding-bottom: 1rem;
+}
+.bar {
+  height: 16px;
+  background: var(--ink);
+  display: flex;
+  justify-content: space-around;
+  align-items: center;
+}
+.bolt {
+  width: 4px;
+  height: 4px;
+  border-radius: 50%;
+  background: #8a7c68;
+}
+.hooks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 2.2rem;
+  padding: 0 1.5rem;
+}
+.group h2 {
+  font: 600 0.95rem var(--body);
+  color: var(--muted);
+  padding: 0.35rem 0 0;
+}
+.group {
+  display: flex;
+  flex-direction: column-reverse;
+  justify-content: flex-end;
+  align-items: flex-start;
+}
+.bundle {
+  flex-direction: column;
+  justify-content: flex-start;
+  align-items: center;
+}
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 1rem;
+}
+.hang {
+  display: grid;
+  justify-items: center;
+}
+.hook {
+  width: 3px;
+  height: 38px;
+  background: var(--ink);
+  margin-bottom: -15px;
+  z-index: 1;
+  position: relative;
+}
+.hook::after {
+  content: '';
+  position: absolute;
+  right: 0;
+  bottom: -9px;
+  width: 13px;
+  height: 9px;
+  border: 3px solid var(--ink);
+  border-top: 0;
+  border-left-color: transparent;
+  border-radius: 0 0 9px 9px;
+}
+.empty {
+  margin: 1.4rem 0 0;
+  color: var(--muted);
+  font-size: 1.05rem;
+}
+.bundle .count {
+  font: 400 1rem var(--body);
+  background: var(--sheet);
+  border: 1.5px solid var(--ink);
+  padding: 1.1rem 1rem 0.6rem;
+  cursor: pointer;
+  display: grid;
+  justify-items: center;
+  color: var(--ink);
+}
+.count b {
+  font: 700 1.8rem var(--head);
+}
+.next {
+  padding-top: 1rem;
+}
+.next table td {
+  padding: 0.5rem 0.4rem;
+}
 </style>

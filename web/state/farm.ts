@@ -117,23 +117,35 @@ export const useFarm = defineStore('farm', () => {
   function settle(choice: 'mine' | 'theirs') {
     const open = conflict.value
     conflict.value = null
-    if (open && choice === 'mine') decide(open.pending.lot, open.pending.append.commands.map((c) => c.decision))
+    if (open && choice === 'mine')
+      decide(
+        open.pending.lot,
+        open.pending.append.commands.map((c) => c.decision),
+      )
   }
 
   /** A lot as it stands with the decisions still on their way. */
   function stateOf(lot: Lot): LotState {
     const last = lot.commands.at(-1)?.seq ?? 0
     const sent = new Set(lot.commands.map((c) => c.id))
-    const coming: Command[] = queue.decisionsFor(lot.id).filter((p) => !sent.has(p.id)).map((p, i) => ({
-      id: p.id,
-      seq: last + 1 + i,
-      batch: p.append.batch,
-      undoes: p.append.undoes,
-      redoes: p.append.redoes,
-      decision: p.decision,
-      at: '',
-    }))
-    return { count: lot.count, weighings: lot.weighings as Weighing[], commands: [...lot.commands, ...coming], packs: lot.packs as PackWeighing[] }
+    const coming: Command[] = queue
+      .decisionsFor(lot.id)
+      .filter((p) => !sent.has(p.id))
+      .map((p, i) => ({
+        id: p.id,
+        seq: last + 1 + i,
+        batch: p.append.batch,
+        undoes: p.append.undoes,
+        redoes: p.append.redoes,
+        decision: p.decision,
+        at: '',
+      }))
+    return {
+      count: lot.count,
+      weighings: lot.weighings as Weighing[],
+      commands: [...lot.commands, ...coming],
+      packs: lot.packs as PackWeighing[],
+    }
   }
 
   const saving = computed<'saved' | 'saving' | 'held'>(() => {

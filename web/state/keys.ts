@@ -5,7 +5,10 @@ export const singleKeys = () => useLocalStorage('ekko-single-keys', true)
 
 const inField = (target: EventTarget | null) => {
   if (target instanceof HTMLInputElement) return !/^(?:radio|checkbox|button)$/.test(target.type)
-  return target instanceof HTMLElement && (target.isContentEditable || /^(?:TEXTAREA|SELECT)$/.test(target.tagName))
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || /^(?:TEXTAREA|SELECT)$/.test(target.tagName))
+  )
 }
 
 /** Shortcuts by key: 'u', 'Shift+U', 'Ctrl+z'. Off in fields and open dialogs; plain keys also when switched off. */
@@ -15,7 +18,10 @@ export function useKeys(keys: () => Record<string, (() => void) | undefined>) {
     if (event.altKey || inField(event.target) || document.querySelector('[role=dialog]')) return
     const command = event.ctrlKey || event.metaKey
     if (!command && !enabled.value) return
-    const act = keys()[`${command ? 'Ctrl+' : ''}${event.shiftKey && /^[a-zA-Z]$/.test(event.key) ? 'Shift+' : ''}${event.key}`]
+    const act =
+      keys()[
+        `${command ? 'Ctrl+' : ''}${event.shiftKey && /^[a-zA-Z]$/.test(event.key) ? 'Shift+' : ''}${event.key}`
+      ]
     if (!act) return
     event.preventDefault()
     act()

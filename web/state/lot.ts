@@ -13,8 +13,13 @@ function openLot(id: () => string) {
   const lot = computed(() => store.lots.get(id()) ?? null)
   const flow = computed(() => (lot.value ? (store.flows.get(lot.value.anatomy) ?? null) : null))
   const state = computed(() => (lot.value ? store.stateOf(lot.value) : null))
-  const farmFigures = computed(() => ({ massUnit: store.farm?.massUnit ?? ('kg' as const), mincePerKg: store.farm?.mincePerKg ?? 1000 }))
-  const reading = computed<Reckoning | null>(() => (flow.value && state.value ? reckon(flow.value, state.value, farmFigures.value) : null))
+  const farmFigures = computed(() => ({
+    massUnit: store.farm?.massUnit ?? ('kg' as const),
+    mincePerKg: store.farm?.mincePerKg ?? 1000,
+  }))
+  const reading = computed<Reckoning | null>(() =>
+    flow.value && state.value ? reckon(flow.value, state.value, farmFigures.value) : null,
+  )
   const undoable = computed(() => (state.value ? nextUndo(state.value.commands) : null))
   const redoable = computed(() => (state.value ? nextRedo(state.value.commands) : null))
   const part = ref('loin')
@@ -37,8 +42,10 @@ function openLot(id: () => string) {
     decide: (...decisions: Decision[]) => store.decide(id(), decisions),
     weigh: (body: NewWeighing) => store.weigh(id(), body),
     pack: (body: NewPack) => store.pack(id(), body),
-    undo: () => undoable.value && store.decide(id(), undoable.value.decisions, { undoes: undoable.value.batch }),
-    redo: () => redoable.value && store.decide(id(), redoable.value.decisions, { redoes: redoable.value.batch }),
+    undo: () =>
+      undoable.value && store.decide(id(), undoable.value.decisions, { undoes: undoable.value.batch }),
+    redo: () =>
+      redoable.value && store.decide(id(), redoable.value.decisions, { redoes: redoable.value.batch }),
   }
 }
 

@@ -63,6 +63,8 @@ export function decisionQueue(events: QueueEvents) {
       }
     },
     decisionsFor: (lot: string): { append: Append; decision: Decision; id: string }[] =>
-      pending.value.filter((p) => p.lot === lot).flatMap((p) => p.append.commands.map((c) => ({ ...c, append: p.append }))),
+      pending.value
+        .filter((p) => p.lot === lot)
+        .flatMap((p) => p.append.commands.map((c) => ({ ...c, append: p.append }))),
   }
 }

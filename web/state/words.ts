@@ -1,6 +1,16 @@
 import { computed } from 'vue'
 import type { Names } from '#core/anatomy'
-import { formatMass, formatMassRange, formatMoney, formatPercent, formatPrice, fromKg, massDigits, type Interval, type UnitPrice } from '#core/measure'
+import {
+  formatMass,
+  formatMassRange,
+  formatMoney,
+  formatPercent,
+  formatPrice,
+  fromKg,
+  massDigits,
+  type Interval,
+  type UnitPrice,
+} from '#core/measure'
 import { useFarm } from './farm.ts'
 
 /** Figures and names in the farm's units, money and words. */

@@ -29,7 +29,10 @@ useKeys(() => ({
 </script>
 
 <template>
-  <p v-if="!read.weights" class="none">There is no weight yet, so no part has one. <RouterLink :to="{ name: 'hang' }">Enter a live, hot or hanging weight</RouterLink> first.</p>
+  <p v-if="!read.weights" class="none">
+    There is no weight yet, so no part has one.
+    <RouterLink :to="{ name: 'hang' }">Enter a live, hot or hanging weight</RouterLink> first.
+  </p>
   <template v-else>
     <div class="two">
       <HungSides />
@@ -43,7 +46,19 @@ useKeys(() => ({
 </template>
 
 <style scoped>
-.none { padding: 2rem; border: 1.5px dashed var(--rule-strong); max-width: 40rem; }
-.two { display: grid; grid-template-columns: minmax(0, 560px) minmax(0, 1fr); gap: 1.25rem; }
-@media (max-width: 900px) { .two { grid-template-columns: 1fr; } }
+.none {
+  padding: 2rem;
+  border: 1.5px dashed var(--rule-strong);
+  max-width: 40rem;
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 560px) minmax(0, 1fr);
+  gap: 1.25rem;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

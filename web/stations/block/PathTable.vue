@@ -12,17 +12,33 @@ const { alternatives, choose, sides: chosenSides } = usePathChoice()
 const words = useWords()
 const anatomy = computed(() => body.value.anatomy)
 const partData = computed(() => anatomy.value.parts.find((p) => p.id === part.value)!)
-const sideWords = computed(() => (chosenSides.value.includes('animal') ? 'the whole animal' : sides.value === 'both' ? 'both sides' : `${sides.value} side`))
+const sideWords = computed(() =>
+  chosenSides.value.includes('animal')
+    ? 'the whole animal'
+    : sides.value === 'both'
+      ? 'both sides'
+      : `${sides.value} side`,
+)
 const mixed = computed(() => alternatives.value.every((a) => !a.inForce))
 const rows = computed(() =>
   alternatives.value.map((a, i) => {
     const path = anatomy.value.paths.find((p) => p.id === a.path)!
-    return { ...a, path, key: i + 1, reason: a.refusal && sayIssue(a.refusal), shuts: (path.shutsOut ?? []).map((s) => ({ name: words.name(anatomy.value.cuts.find((c) => c.id === s.cut)!.names), reason: s.reason })) }
+    return {
+      ...a,
+      path,
+      key: i + 1,
+      reason: a.refusal && sayIssue(a.refusal),
+      shuts: (path.shutsOut ?? []).map((s) => ({
+        name: words.name(anatomy.value.cuts.find((c) => c.id === s.cut)!.names),
+        reason: s.reason,
+      })),
+    }
   }),
 )
 const inForce = computed(() => rows.value.find((r) => r.inForce))
 const tone = (n: number) => (n > 0 ? 'good' : n < 0 ? 'bad' : 'muted')
-const spoken = (a: Pick<Alternative, 'difference'>) => `take-home ${words.massChange(a.difference.takeHomeKg)}, money ${words.moneyChange(a.difference.money)}`
+const spoken = (a: Pick<Alternative, 'difference'>) =>
+  `take-home ${words.massChange(a.difference.takeHomeKg)}, money ${words.moneyChange(a.difference.money)}`
 </script>
 
 <template>
@@ -34,54 +50,165 @@ const spoken = (a: Pick<Alternative, 'difference'>) => `take-home ${words.massCh
     <p v-if="mixed" class="muted">The two sides are cut differently. Taking one here makes them the same.</p>
     <table class="plain" role="radiogroup" :aria-label="`How to cut the ${words.name(partData.names)}`">
       <thead>
-        <tr><th colspan="2">Way</th><th class="right">Money</th><th class="right">Take-home</th><th class="right wide">Pieces</th><th class="right wide">Bone</th><th class="right wide">Fat</th><th class="right wide">Bench</th></tr>
+        <tr>
+          <th colspan="2">Way</th>
+          <th class="right">Money</th>
+          <th class="right">Take-home</th>
+          <th class="right wide">Pieces</th>
+          <th class="right wide">Bone</th>
+          <th class="right wide">Fat</th>
+          <th class="right wide">Bench</th>
+        </tr>
       </thead>
       <tbody v-for="r in rows" :key="r.path.id">
         <tr :class="{ taken: r.inForce, shut: r.refusal }" @click="choose(r.path.id)">
-          <td class="key"><kbd>{{ r.key }}</kbd></td>
+          <td class="key">
+            <kbd>{{ r.key }}</kbd>
+          </td>
           <td>
-            <button type="button" role="radio" class="way" :aria-checked="r.inForce" :aria-disabled="!!r.refusal" :aria-label="`${words.name(r.path.names)}: ${r.reason ?? spoken(r)}`" :data-path="r.path.id">
+            <button
+              type="button"
+              role="radio"
+              class="way"
+              :aria-checked="r.inForce"
+              :aria-disabled="!!r.refusal"
+              :aria-label="`${words.name(r.path.names)}: ${r.reason ?? spoken(r)}`"
+              :data-path="r.path.id"
+            >
               <DestinationMark :to="r.path.destination" /><span>{{ words.name(r.path.names) }}</span>
             </button>
           </td>
           <template v-if="!r.refusal">
-            <td class="right"><b>{{ words.money(r.whole.money) }}</b><br /><small :class="tone(r.difference.money)">{{ r.inForce ? 'in force' : words.moneyChange(r.difference.money) }}</small></td>
-            <td class="right"><b>{{ words.mass(r.whole.takeHomeKg) }}</b><br /><small :class="r.inForce ? 'muted' : ''">{{ r.inForce ? '' : words.massChange(r.difference.takeHomeKg) }}</small></td>
-            <td class="right wide">{{ r.inForce ? r.whole.pieces : words.change(r.difference.pieces, '') }}</td>
-            <td class="right wide">{{ r.inForce ? words.mass(r.whole.boneKg) : words.massChange(r.difference.boneKg) }}</td>
-            <td class="right wide">{{ r.inForce ? words.mass(r.whole.fatKg) : words.massChange(r.difference.fatKg) }}</td>
-            <td class="right wide nowrap">{{ r.inForce ? `${Math.round(r.whole.minutes)} min` : words.change(Math.round(r.difference.minutes), 'min') }}</td>
+            <td class="right">
+              <b>{{ words.money(r.whole.money) }}</b><br /><small :class="tone(r.difference.money)">{{
+                r.inForce ? 'in force' : words.moneyChange(r.difference.money)
+              }}</small>
+            </td>
+            <td class="right">
+              <b>{{ words.mass(r.whole.takeHomeKg) }}</b><br /><small :class="r.inForce ? 'muted' : ''">{{
+                r.inForce ? '' : words.massChange(r.difference.takeHomeKg)
+              }}</small>
+            </td>
+            <td class="right wide">
+              {{ r.inForce ? r.whole.pieces : words.change(r.difference.pieces, '') }}
+            </td>
+            <td class="right wide">
+              {{ r.inForce ? words.mass(r.whole.boneKg) : words.massChange(r.difference.boneKg) }}
+            </td>
+            <td class="right wide">
+              {{ r.inForce ? words.mass(r.whole.fatKg) : words.massChange(r.difference.fatKg) }}
+            </td>
+            <td class="right wide nowrap">
+              {{
+                r.inForce
+                  ? `${Math.round(r.whole.minutes)} min`
+                  : words.change(Math.round(r.difference.minutes), 'min')
+              }}
+            </td>
           </template>
-          <td v-else colspan="6" class="reason"><i class="pi pi-lock" aria-hidden="true" /> {{ r.reason }}</td>
+          <td v-else colspan="6" class="reason">
+            <i class="pi pi-lock" aria-hidden="true" /> {{ r.reason }}
+          </td>
         </tr>
         <tr v-if="r.shuts.length > 0 && !r.refusal" class="shuts" :class="{ taken: r.inForce }">
-          <td /><td colspan="7"><span v-for="s in r.shuts" :key="s.name"><i class="pi pi-ban" aria-hidden="true" /> No <b>{{ s.name.toLowerCase() }}</b>: {{ s.reason }}. </span></td>
+          <td />
+          <td colspan="7">
+            <span v-for="s in r.shuts" :key="s.name"
+              ><i class="pi pi-ban" aria-hidden="true" /> No <b>{{ s.name.toLowerCase() }}</b>:
+              {{ s.reason }}.
+            </span>
+          </td>
         </tr>
       </tbody>
     </table>
     <div v-if="inForce" class="how">
       <p><b>How:</b> {{ inForce.path.steps }}</p>
-      <p v-if="inForce.path.caution" class="care"><i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ inForce.path.caution }}</p>
+      <p v-if="inForce.path.caution" class="care">
+        <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ inForce.path.caution }}
+      </p>
     </div>
   </div>
 </template>
 
 <style scoped>
-.paths { display: grid; gap: 0.4rem; align-content: start; }
-tbody tr:first-child { cursor: pointer; }
-tbody tr:first-child:hover:not(.shut) td { background: #fff; }
-td { vertical-align: top; }
-.taken td { background: #f3e9d8; }
-.taken .way { font-weight: 700; }
-.key { width: 1.6rem; padding-right: 0; }
-kbd { font: 600 0.85rem var(--body); border: 1px solid var(--rule); background: var(--sheet); padding: 0 0.3rem; color: var(--muted); }
-.way { display: flex; gap: 0.45rem; align-items: flex-start; font: inherit; color: inherit; text-align: left; border: 0; background: none; padding: 0.1rem; cursor: pointer; }
-.shut { color: var(--muted); }
-.shut .way, .shut { cursor: not-allowed; }
-.shuts td { border-bottom: 1px solid var(--rule); font-size: 0.88rem; color: var(--muted); padding-top: 0; }
-tr:has(+ .shuts) td { border-bottom: 0; }
-.shuts .pi, .reason .pi { font-size: 0.8rem; }
-.how { font-size: 0.95rem; display: grid; gap: 0.3rem; }
-.care { color: var(--caution); font-weight: 600; }
-@media (max-width: 900px) { .wide { display: none; } tr:focus-within .wide { display: table-cell; } }
+.paths {
+  display: grid;
+  gap: 0.4rem;
+  align-content: start;
+}
+tbody tr:first-child {
+  cursor: pointer;
+}
+tbody tr:first-child:hover:not(.shut) td {
+  background: #fff;
+}
+td {
+  vertical-align: top;
+}
+.taken td {
+  background: #f3e9d8;
+}
+.taken .way {
+  font-weight: 700;
+}
+.key {
+  width: 1.6rem;
+  padding-right: 0;
+}
+kbd {
+  font: 600 0.85rem var(--body);
+  border: 1px solid var(--rule);
+  background: var(--sheet);
+  padding: 0 0.3rem;
+  color: var(--muted);
+}
+.way {
+  display: flex;
+  gap: 0.45rem;
+  align-items: flex-start;
+  font: inherit;
+  color: inherit;
+  text-align: left;
+  border: 0;
+  background: none;
+  padding: 0.1rem;
+  cursor: pointer;
+}
+.shut {
+  color: var(--muted);
+}
+.shut .way,
+.shut {
+  cursor: not-allowed;
+}
+.shuts td {
+  border-bottom: 1px solid var(--rule);
+  font-size: 0.88rem;
+  color: var(--muted);
+  padding-top: 0;
+}
+tr:has(+ .shuts) td {
+  border-bottom: 0;
+}
+.shuts .pi,
+.reason .pi {
+  font-size: 0.8rem;
+}
+.how {
+  font-size: 0.95rem;
+  display: grid;
+  gap: 0.3rem;
+}
+.care {
+  color: var(--caution);
+  font-weight: 600;
+}
+@media (max-width: 900px) {
+  .wide {
+    display: none;
+  }
+  tr:focus-within .wide {
+    display: table-cell;
+  }
+}
 </style>

@@ -13,14 +13,21 @@ export function hangs(flow: Flow, read: Reckoning, part: string): boolean {
 }
 
 /** Parts in the order they are walked: down the carcass, those that hang. */
-export const partOrder = (flow: Flow, read: Reckoning): string[] => flow.anatomy.parts.map((p) => p.id).filter((id) => hangs(flow, read, id))
+export const partOrder = (flow: Flow, read: Reckoning): string[] =>
+  flow.anatomy.parts.map((p) => p.id).filter((id) => hangs(flow, read, id))
 
 /** The ways to open the selected part on the selected sides, and taking one. */
 export function usePathChoice() {
   const { body, read, state, farmFigures, part, sidesOf, decide } = useReading()
   const sides = computed(() => sidesOf(part.value))
   const alternatives = computed<Alternative[]>(() =>
-    alternativesFor(body.value, read.value.plan, part.value, sides.value, tallyWith(body.value, state.value!, farmFigures.value, read.value)),
+    alternativesFor(
+      body.value,
+      read.value.plan,
+      part.value,
+      sides.value,
+      tallyWith(body.value, state.value!, farmFigures.value, read.value),
+    ),
   )
   const numbered = computed(() => alternatives.value.map((a) => a.path))
   function choose(path: string) {

@@ -23,14 +23,20 @@ const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'co
         <i class="pi pi-exclamation-triangle" aria-hidden="true" />
         <span>
           <b>The weighings disagree.</b> One of them may be wrong, or have another basis.
-          <template v-for="d in read.disagreements" :key="d.stage"> The {{ STAGE_WORDS[d.stage] }} weight is {{ Math.abs(d.z).toFixed(1) }} standard deviations {{ d.z > 0 ? 'above' : 'below' }} what the others say ({{ words.mass(d.expectedKg) }}).</template>
+          <template v-for="d in read.disagreements" :key="d.stage">
+            The {{ STAGE_WORDS[d.stage] }} weight is {{ Math.abs(d.z).toFixed(1) }} standard deviations
+            {{ d.z > 0 ? 'above' : 'below' }} what the others say ({{ words.mass(d.expectedKg) }}).</template
+          >
         </span>
       </div>
       <WeighingList />
     </section>
     <section class="stack">
       <div class="pane-head"><h2>What does it weigh?</h2></div>
-      <p class="muted">Type what you know, in any order: “260 lb”, “118 kg”, “12lb 6oz”. What is missing is estimated, forward and back.</p>
+      <p class="muted">
+        Type what you know, in any order: “260 lb”, “118 kg”, “12lb 6oz”. What is missing is estimated,
+        forward and back.
+      </p>
       <WeightEntry stage="live" label="Live weight" />
       <WeightEntry stage="hot" label="Hot carcass weight" />
       <WeightEntry stage="hanging" label="Hanging weight" />
@@ -44,6 +50,17 @@ const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'co
 </template>
 
 <style scoped>
-.two { display: grid; grid-template-columns: minmax(0, 1.2fr) minmax(340px, 1fr); gap: 2rem; }
-@media (max-width: 900px) { .two { grid-template-columns: 1fr; } .picture { order: 2; } }
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(340px, 1fr);
+  gap: 2rem;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+  .picture {
+    order: 2;
+  }
+}
 </style>

@@ -10,16 +10,41 @@ const take = (value: Route) => decide({ field: 'route', target: 'lot', side: 'an
 
 <template>
   <fieldset>
-    <legend>Inspection decides what may be sold (usual United States rule; your own authority decides)</legend>
+    <legend>
+      Inspection decides what may be sold (usual United States rule; your own authority decides)
+    </legend>
     <label v-for="r in ROUTES" :key="r.id" class="route" :class="{ taken: read.plan.route === r.id }">
-      <RadioButton :model-value="read.plan.route" :value="r.id" name="route" @update:model-value="take(r.id)" />
-      <span><b>{{ r.label }}.</b> <span v-if="read.plan.route === r.id || !read.plan.route" class="muted">{{ r.says }}</span></span>
+      <RadioButton
+        :model-value="read.plan.route"
+        :value="r.id"
+        name="route"
+        @update:model-value="take(r.id)"
+      />
+      <span
+        ><b>{{ r.label }}.</b>
+        <span v-if="read.plan.route === r.id || !read.plan.route" class="muted">{{ r.says }}</span></span
+      >
     </label>
   </fieldset>
 </template>
 
 <style scoped>
-fieldset { border: 0; padding: 0; margin: 0; display: grid; gap: 0.4rem; }
-legend { padding: 0 0 0.3rem; color: var(--muted); font-size: 0.92rem; }
-.route { display: flex; gap: 0.5rem; align-items: flex-start; cursor: pointer; }
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 0.4rem;
+}
+legend {
+  padding: 0 0 0.3rem;
+  color: var(--muted);
+  font-size: 0.92rem;
+}
+.route {
+  display: flex;
+  gap: 0.5rem;
+  align-items: flex-start;
+  cursor: pointer;
+}
 </style>

@@ -13,7 +13,11 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { BASIS_WORDS, SOURCE_WORDS } from './weighingWords.ts'
 
-const EXAMPLES = { live: { lb: '260 lb', kg: '118 kg' }, hot: { lb: '187 lb', kg: '85 kg' }, hanging: { lb: '183 lb', kg: '83 kg' } }
+const EXAMPLES = {
+  live: { lb: '260 lb', kg: '118 kg' },
+  hot: { lb: '187 lb', kg: '85 kg' },
+  hanging: { lb: '183 lb', kg: '83 kg' },
+}
 const { stage, label } = defineProps<{ stage: 'live' | 'hot' | 'hanging'; label: string }>()
 const { lot, weigh, body } = useReading()
 const words = useWords()
@@ -27,17 +31,27 @@ const girth = ref('')
 const length = ref('')
 const issues = ref<FieldIssue[]>([])
 const tapeUnit = computed(() => (words.unit.value === 'kg' ? 'cm' : 'in'))
-const sources = computed(() => (stage === 'live' ? (['scale', 'tape', 'guess'] as const) : (['plant', 'scale', 'guess'] as const)).map((id) => ({ id, word: SOURCE_WORDS[id] })))
+const sources = computed(() =>
+  (stage === 'live' ? (['scale', 'tape', 'guess'] as const) : (['plant', 'scale', 'guess'] as const)).map(
+    (id) => ({ id, word: SOURCE_WORDS[id] }),
+  ),
+)
 const bases = Object.entries(BASIS_WORDS).map(([id, word]) => ({ id, word }))
 
 function fromTape() {
   const [g, l] = [Number(girth.value.replace(',', '.')), Number(length.value.replace(',', '.'))]
-  if (g > 0 && l > 0) text.value = `${tapeWeightLb(body.value.anatomy.species, g, l, tapeUnit.value).toFixed(0)} lb`
+  if (g > 0 && l > 0)
+    text.value = `${tapeWeightLb(body.value.anatomy.species, g, l, tapeUnit.value).toFixed(0)} lb`
 }
 
 async function send(confirmed: boolean) {
   const typed = parseMass(text.value, words.unit.value, stage)
-  if (!typed.ok) return void (issues.value = typed.issues.map((i) => ({ field: i.field, detail: sayIssue(i), confirmable: false })))
+  if (!typed.ok)
+    return void (issues.value = typed.issues.map((i) => ({
+      field: i.field,
+      detail: sayIssue(i),
+      confirmable: false,
+    })))
   await post(typed.value, true, confirmed)
 }
 
@@ -74,33 +88,98 @@ function start(next: 'correct' | 'again') {
       <label :for="`weight-${stage}`" class="name">{{ label }}</label>
       <template v-if="held && !open">
         <span class="weight">{{ held.shown.value }} {{ held.shown.unit }}</span>
-        <span class="muted">{{ SOURCE_WORDS[held.source] }}<template v-if="held.basis">, {{ BASIS_WORDS[held.basis] }}</template></span>
+        <span class="muted"
+          >{{ SOURCE_WORDS[held.source]
+          }}<template v-if="held.basis">, {{ BASIS_WORDS[held.basis] }}</template></span
+        >
         <span style="flex: 1" />
         <Button text size="small" label="Correct" @click="start('correct')" />
         <Button text size="small" label="Weigh again" @click="start('again')" />
-        <Button text size="small" severity="secondary" label="Withdraw" @click="post(held.shown, false, true)" />
+        <Button
+          text
+          size="small"
+          severity="secondary"
+          label="Withdraw"
+          @click="post(held.shown, false, true)"
+        />
       </template>
     </div>
     <form v-if="open" class="row form" novalidate @submit.prevent="send(false)">
-      <InputText :id="`weight-${stage}`" v-model="text" class="figure" autocomplete="off" :placeholder="EXAMPLES[stage][words.unit.value]" :invalid="issues.length > 0" @input="issues = []" />
-      <Select v-model="source" :options="sources" option-label="word" option-value="id" :aria-label="`${label}: how it is known`" size="small" />
-      <Select v-if="stage === 'hanging'" v-model="basis" :options="bases" option-label="word" option-value="id" aria-label="Basis of the hanging weight" size="small" />
+      <InputText
+        :id="`weight-${stage}`"
+        v-model="text"
+        class="figure"
+        autocomplete="off"
+        :placeholder="EXAMPLES[stage][words.unit.value]"
+        :invalid="issues.length > 0"
+        @input="issues = []"
+      />
+      <Select
+        v-model="source"
+        :options="sources"
+        option-label="word"
+        option-value="id"
+        :aria-label="`${label}: how it is known`"
+        size="small"
+      />
+      <Select
+        v-if="stage === 'hanging'"
+        v-model="basis"
+        :options="bases"
+        option-label="word"
+        option-value="id"
+        aria-label="Basis of the hanging weight"
+        size="small"
+      />
       <Button type="submit" :label="mode === 'correct' ? 'Put right' : 'Keep weight'" size="small" />
-      <Button v-if="held" text size="small" severity="secondary" label="Leave as it is" @click="mode = 'rest'" />
+      <Button
+        v-if="held"
+        text
+        size="small"
+        severity="secondary"
+        label="Leave as it is"
+        @click="mode = 'rest'"
+      />
     </form>
     <div v-if="open && source === 'tape'" class="row tape">
-      <label>Heart girth, {{ tapeUnit }} <InputText v-model="girth" size="small" inputmode="decimal" @input="fromTape" /></label>
-      <label>Body length, {{ tapeUnit }} <InputText v-model="length" size="small" inputmode="decimal" @input="fromTape" /></label>
+      <label
+        >Heart girth, {{ tapeUnit }}
+        <InputText v-model="girth" size="small" inputmode="decimal" @input="fromTape"
+      /></label>
+      <label
+        >Body length, {{ tapeUnit }}
+        <InputText v-model="length" size="small" inputmode="decimal" @input="fromTape"
+      /></label>
       <small class="muted">girth² × length ÷ 400, about ± 5–10 %</small>
     </div>
     <FieldIssues :issues="issues" />
-    <Button v-if="issues.length > 0 && issues.every((i) => i.confirmable)" size="small" outlined label="Keep it all the same" @click="send(true)" />
+    <Button
+      v-if="issues.length > 0 && issues.every((i) => i.confirmable)"
+      size="small"
+      outlined
+      label="Keep it all the same"
+      @click="send(true)"
+    />
   </div>
 </template>
 
 <style scoped>
-.entry { display: grid; gap: 0.3rem; border-bottom: 1px solid var(--rule); padding-bottom: 0.5rem; }
-.name { font-weight: 600; min-width: 9.5rem; }
-.figure { width: 9rem; font-family: var(--head); font-weight: 700; }
-.tape input { width: 4.5rem; }
+.entry {
+  display: grid;
+  gap: 0.3rem;
+  border-bottom: 1px solid var(--rule);
+  padding-bottom: 0.5rem;
+}
+.name {
+  font-weight: 600;
+  min-width: 9.5rem;
+}
+.figure {
+  width: 9rem;
+  font-family: var(--head);
+  font-weight: 700;
+}
+.tape input {
+  width: 4.5rem;
+}
 </style>

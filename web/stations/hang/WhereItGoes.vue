@@ -25,7 +25,10 @@ const width = (kg: number) => `${(100 * Math.abs(kg)) / live.value}%`
 </script>
 
 <template>
-  <p v-if="losses.length === 0" class="muted empty">Nothing hangs here yet. Enter one weight, any of the three, and the whole way from the live animal to the boxes appears.</p>
+  <p v-if="losses.length === 0" class="muted empty">
+    Nothing hangs here yet. Enter one weight, any of the three, and the whole way from the live animal to the
+    boxes appears.
+  </p>
   <table v-else class="fall">
     <tbody>
       <tr class="whole">
@@ -36,26 +39,92 @@ const width = (kg: number) => `${(100 * Math.abs(kg)) / live.value}%`
       <tr v-for="l in losses" :key="l.id">
         <th scope="row">{{ WORDS[l.id] }}</th>
         <td class="kg">{{ words.massChange(-l.kg) }}</td>
-        <td class="lane"><span class="slab gone" :class="{ added: l.kg < 0 }" :style="{ left: width(l.kg < 0 ? l.left + l.kg : l.left), width: width(l.kg) }" /></td>
+        <td class="lane">
+          <span
+            class="slab gone"
+            :class="{ added: l.kg < 0 }"
+            :style="{ left: width(l.kg < 0 ? l.left + l.kg : l.left), width: width(l.kg) }"
+          />
+        </td>
       </tr>
       <tr class="whole">
         <th scope="row">Taken home</th>
         <td class="kg">{{ words.mass(home) }}</td>
-        <td class="lane"><span class="slab home" :style="{ width: width(home) }"><b>{{ formatPercent(home / live) }} of live</b></span></td>
+        <td class="lane">
+          <span class="slab home" :style="{ width: width(home) }"
+            ><b>{{ formatPercent(home / live) }} of live</b></span
+          >
+        </td>
       </tr>
     </tbody>
   </table>
 </template>
 
 <style scoped>
-.empty { padding: 2rem; border: 1.5px dashed var(--rule-strong); max-width: 36rem; }
-.fall { width: 100%; border-collapse: collapse; }
-th { text-align: left; font-weight: 400; width: 11.5rem; padding: 0.2rem 0; }
-.whole th, .whole .kg { font-weight: 600; }
-.kg { width: 6rem; text-align: right; padding-right: 0.8rem; white-space: nowrap; }
-.lane { position: relative; height: 27px; border-left: 1px solid var(--ink); background: linear-gradient(90deg, transparent 24.9%, var(--rule) 25%, transparent 25.2%, transparent 49.9%, var(--rule) 50%, transparent 50.2%, transparent 74.9%, var(--rule) 75%, transparent 75.2%); }
-.slab { position: absolute; left: 0; top: 4px; bottom: 4px; background: #b98d55; transition: all 0.2s; }
-.gone { background: #d9ceba; border: 1px solid #a89a82; }
-.added { background: #dcbd6a; border-color: #a98a3b; }
-.home { background: #8d4f3f; color: #fff; display: flex; align-items: center; padding-left: 0.5rem; white-space: nowrap; }
+.empty {
+  padding: 2rem;
+  border: 1.5px dashed var(--rule-strong);
+  max-width: 36rem;
+}
+.fall {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  width: 11.5rem;
+  padding: 0.2rem 0;
+}
+.whole th,
+.whole .kg {
+  font-weight: 600;
+}
+.kg {
+  width: 6rem;
+  text-align: right;
+  padding-right: 0.8rem;
+  white-space: nowrap;
+}
+.lane {
+  position: relative;
+  height: 27px;
+  border-left: 1px solid var(--ink);
+  background: linear-gradient(
+    90deg,
+    transparent 24.9%,
+    var(--rule) 25%,
+    transparent 25.2%,
+    transparent 49.9%,
+    var(--rule) 50%,
+    transparent 50.2%,
+    transparent 74.9%,
+    var(--rule) 75%,
+    transparent 75.2%
+  );
+}
+.slab {
+  position: absolute;
+  left: 0;
+  top: 4px;
+  bottom: 4px;
+  background: #b98d55;
+  transition: all 0.2s;
+}
+.gone {
+  background: #d9ceba;
+  border: 1px solid #a89a82;
+}
+.added {
+  background: #dcbd6a;
+  border-color: #a98a3b;
+}
+.home {
+  background: #7a5442;
+  color: #fff;
+  display: flex;
+  align-items: center;
+  padding-left: 0.5rem;
+  white-space: nowrap;
+}
 </style>

@@ -19,7 +19,10 @@ const name = (id: string) => {
 
 <template>
   <section v-if="rows.length > 0">
-    <div class="pane-head"><h3>On record</h3><span class="muted">{{ rows.length }} entries</span></div>
+    <div class="pane-head">
+      <h3>On record</h3>
+      <span class="muted">{{ rows.length }} entries</span>
+    </div>
     <div class="scroll">
       <table class="plain">
         <tbody>
@@ -27,18 +30,38 @@ const name = (id: string) => {
             <td>{{ name(p.cut) }}</td>
             <td class="right figure nowrap">{{ p.shown.value }} {{ p.shown.unit }}</td>
             <td class="right nowrap">{{ p.packs }} pk</td>
-            <td class="right"><Button v-if="standing.has(p.id)" text size="small" label="Correct" :aria-label="`Correct ${name(p.cut)} ${p.shown.value} ${p.shown.unit}`" @click="emit('correct', p.id)" /><span v-else class="muted">{{ p.stands ? 'corrected' : 'withdrawal' }}</span></td>
+            <td class="right">
+              <Button
+                v-if="standing.has(p.id)"
+                text
+                size="small"
+                label="Correct"
+                :aria-label="`Correct ${name(p.cut)} ${p.shown.value} ${p.shown.unit}`"
+                @click="emit('correct', p.id)"
+              /><span v-else class="muted">{{ p.stands ? 'corrected' : 'withdrawal' }}</span>
+            </td>
           </tr>
         </tbody>
       </table>
     </div>
   </section>
-  <p v-else class="muted">Nothing weighed yet. Bones and fat can be weighed too: then nothing is left to guess.</p>
+  <p v-else class="muted">
+    Nothing weighed yet. Bones and fat can be weighed too: then nothing is left to guess.
+  </p>
 </template>
 
 <style scoped>
-.scroll { max-height: 300px; overflow-y: auto; }
-td { padding: 0.1rem 0.4rem !important; }
-.gone { color: var(--muted); }
-.gone .figure { text-decoration: line-through; }
+.scroll {
+  max-height: 300px;
+  overflow-y: auto;
+}
+td {
+  padding: 0.1rem 0.4rem !important;
+}
+.gone {
+  color: var(--muted);
+}
+.gone .figure {
+  text-decoration: line-through;
+}
 </style>

@@ -13,7 +13,10 @@ const correcting = ref<string | null>(null)
 </script>
 
 <template>
-  <p v-if="!read.weights" class="none">Nothing can be expected before there is a weight. <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink>.</p>
+  <p v-if="!read.weights" class="none">
+    Nothing can be expected before there is a weight.
+    <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink>.
+  </p>
   <div v-else class="two">
     <PackTable @weigh="cut = $event" />
     <section class="stack">
@@ -25,7 +28,20 @@ const correcting = ref<string | null>(null)
 </template>
 
 <style scoped>
-.none { padding: 2rem; border: 1.5px dashed var(--rule-strong); max-width: 40rem; }
-.two { display: grid; grid-template-columns: minmax(0, 1.35fr) minmax(340px, 1fr); gap: 1.75rem; align-items: start; }
-@media (max-width: 900px) { .two { grid-template-columns: 1fr; } }
+.none {
+  padding: 2rem;
+  border: 1.5px dashed var(--rule-strong);
+  max-width: 40rem;
+}
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1.35fr) minmax(340px, 1fr);
+  gap: 1.75rem;
+  align-items: start;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -12,34 +12,97 @@ const emit = defineEmits<{ weigh: [cut: string] }>()
 const { read, decide } = useReading()
 const words = useWords()
 const rows = computed(() => read.value.cuts.filter((c) => c.cut.kind !== 'loss'))
-const widest = computed(() => Math.max(...rows.value.flatMap((c) => [c.range?.high ?? c.expectedKg, c.weighedKg])))
+const widest = computed(() =>
+  Math.max(...rows.value.flatMap((c) => [c.range?.high ?? c.expectedKg, c.weighedKg])),
+)
 const at = (kg: number) => `${(100 * kg) / widest.value}%`
 const weighed = computed(() => read.value.cuts.reduce((s, c) => s + c.weighedKg, 0))
 /** Weighed and done, yet outside what was likely: worth a second look before it is believed. */
-const odd = (c: CutFigure) => c.done && c.range !== null && (c.weighedKg < c.range.low || c.weighedKg > c.range.high)
+const odd = (c: CutFigure) =>
+  c.done && c.range !== null && (c.weighedKg < c.range.low || c.weighedKg > c.range.high)
 </script>
 
 <template>
   <section>
     <div class="pane-head">
       <h2>The block, emptying</h2>
-      <span class="muted">weighed <b>{{ words.mass(weighed) }}</b>, still on the block <b data-testid="unweighed">{{ words.mass(read.unweighedKg) }}</b></span>
+      <span class="muted"
+        >weighed <b>{{ words.mass(weighed) }}</b>, still on the block
+        <b data-testid="unweighed">{{ words.mass(read.unweighedKg) }}</b></span
+      >
     </div>
     <table class="plain">
-      <thead><tr><th>Cut</th><th>Expected and weighed</th><th class="right">Expected</th><th class="right">Weighed</th><th class="right">To come</th><th>All in</th><th /></tr></thead>
+      <thead>
+        <tr>
+          <th>Cut</th>
+          <th>Expected and weighed</th>
+          <th class="right">Expected</th>
+          <th class="right">Weighed</th>
+          <th class="right">To come</th>
+          <th>All in</th>
+          <th />
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="c in rows" :key="c.cut.id" :class="{ done: c.done }" :data-cut="c.cut.id">
-          <td><span class="cut"><DestinationMark :to="c.cut.destination" /> {{ words.name(c.cut.names) }}</span></td>
+          <td>
+            <span class="cut"><DestinationMark :to="c.cut.destination" /> {{ words.name(c.cut.names) }}</span>
+          </td>
           <td class="lane" aria-hidden="true">
             <span class="expected" :style="{ width: at(c.expectedKg) }" />
-            <span class="weighed" :style="{ width: at(c.weighedKg), background: DESTINATIONS[c.cut.destination].fill }" />
-            <span v-if="c.range && !c.done" class="whisker" :style="{ left: at(c.range.low), width: at(c.range.high - c.range.low) }" />
+            <span
+              class="weighed"
+              :style="{ width: at(c.weighedKg), background: DESTINATIONS[c.cut.destination].fill }"
+            />
+            <span
+              v-if="c.range && !c.done"
+              class="whisker"
+              :style="{ left: at(c.range.low), width: at(c.range.high - c.range.low) }"
+            />
           </td>
-          <td class="right nowrap"><span class="estimate" :title="c.range ? `likely ${words.massRange(c.range)}` : ''">{{ words.mass(c.expectedKg) }}</span></td>
-          <td class="right nowrap"><b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b><small v-if="c.weighedPacks > 0" class="muted pk">{{ c.weighedPacks }} pk</small></td>
-          <td class="right nowrap"><span v-if="!c.done && c.remainingKg > 0.005" class="estimate">{{ words.mass(c.remainingKg) }}</span><span v-else-if="odd(c)" v-tooltip="`Outside what was likely (${words.massRange(c.range!)}). Is a pack missing, or counted twice?`" class="pi pi-exclamation-triangle odd" role="img" tabindex="0" aria-label="Outside what was likely" /></td>
-          <td><Checkbox :model-value="c.done" binary :aria-label="`All ${words.name(c.cut.names)} weighed`" @update:model-value="decide({ field: 'done', target: c.cut.id, side: 'animal', value: $event })" /></td>
-          <td><Button text size="small" icon="pi pi-plus" :aria-label="`Weigh ${words.name(c.cut.names)}`" @click="emit('weigh', c.cut.id)" /></td>
+          <td class="right nowrap">
+            <span class="estimate" :title="c.range ? `likely ${words.massRange(c.range)}` : ''">{{
+              words.mass(c.expectedKg)
+            }}</span>
+          </td>
+          <td class="right nowrap">
+            <b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b><small
+              v-if="c.weighedPacks > 0"
+              class="muted pk"
+              >{{ c.weighedPacks }} pk</small
+            >
+          </td>
+          <td class="right nowrap">
+            <span v-if="!c.done && c.remainingKg > 0.005" class="estimate">{{
+              words.mass(c.remainingKg)
+            }}</span><span
+              v-else-if="odd(c)"
+              v-tooltip="
+                `Outside what was likely (${words.massRange(c.range!)}). Is a pack missing, or counted twice?`
+              "
+              class="pi pi-exclamation-triangle odd"
+              role="img"
+              tabindex="0"
+              aria-label="Outside what was likely"
+            />
+          </td>
+          <td>
+            <Checkbox
+              :model-value="c.done"
+              binary
+              :aria-label="`All ${words.name(c.cut.names)} weighed`"
+              @update:model-value="decide({ field: 'done', target: c.cut.id, side: 'animal', value: $event })"
+            />
+          </td>
+          <td>
+            <Button
+              text
+              size="small"
+              icon="pi pi-plus"
+              :aria-label="`Weigh ${words.name(c.cut.names)}`"
+              @click="emit('weigh', c.cut.id)"
+            />
+          </td>
         </tr>
       </tbody>
     </table>
@@ -47,15 +110,51 @@ const odd = (c: CutFigure) => c.done && c.range !== null && (c.weighedKg < c.ran
 </template>
 
 <style scoped>
-.cut { display: flex; gap: 0.45rem; align-items: center; }
-td { padding: 0.12rem 0.4rem !important; }
-.lane { position: relative; width: 26%; height: 26px; }
-.expected, .weighed { position: absolute; left: 0; top: 6px; bottom: 6px; }
-.expected { border: 1px dashed #8a7452; background: #f1e7d4; }
-.weighed { border: 0; }
-.whisker { position: absolute; top: 50%; height: 2px; background: var(--accent); }
-.done .cut { color: var(--muted); }
-.pk { margin-left: 0.35rem; }
-.odd { color: var(--caution); }
-@media (max-width: 900px) { .lane { width: 18%; } }
+.cut {
+  display: flex;
+  gap: 0.45rem;
+  align-items: center;
+}
+td {
+  padding: 0.12rem 0.4rem !important;
+}
+.lane {
+  position: relative;
+  width: 26%;
+  height: 26px;
+}
+.expected,
+.weighed {
+  position: absolute;
+  left: 0;
+  top: 6px;
+  bottom: 6px;
+}
+.expected {
+  border: 1px dashed #8a7452;
+  background: #f1e7d4;
+}
+.weighed {
+  border: 0;
+}
+.whisker {
+  position: absolute;
+  top: 50%;
+  height: 2px;
+  background: var(--accent);
+}
+.done .cut {
+  color: var(--muted);
+}
+.pk {
+  margin-left: 0.35rem;
+}
+.odd {
+  color: var(--caution);
+}
+@media (max-width: 900px) {
+  .lane {
+    width: 18%;
+  }
+}
 </style>

@@ -23,8 +23,14 @@ const kept = ref('')
 const wrong = computed(() => lot.value!.packs.find((p) => p.id === correcting.value) ?? null)
 const options = computed(() => {
   const here = new Set(read.value.cuts.map((c) => c.cut.id))
-  const of = (expected: boolean) => body.value.anatomy.cuts.filter((c) => c.kind !== 'loss' && here.has(c.id) === expected).map((c) => ({ id: c.id, word: words.name(c.names) }))
-  return [{ word: 'Expected from this plan', items: of(true) }, { word: 'Not in the plan', items: of(false) }]
+  const of = (expected: boolean) =>
+    body.value.anatomy.cuts
+      .filter((c) => c.kind !== 'loss' && here.has(c.id) === expected)
+      .map((c) => ({ id: c.id, word: words.name(c.names) }))
+  return [
+    { word: 'Expected from this plan', items: of(true) },
+    { word: 'Not in the plan', items: of(false) },
+  ]
 })
 const expected = computed(() => read.value.cuts.find((c) => c.cut.id === cut.value))
 const focus = () => void nextTick(() => document.getElementById('pack-weight')?.focus())
@@ -47,14 +53,33 @@ async function keep(stands = true) {
   const typed = parseMass(text.value, words.unit.value, 'shown')
   const count = Number(packs.value)
   issues.value = [
-    ...(typed.ok ? [] : typed.issues.map((i) => ({ field: 'shown', detail: sayIssue(i), confirmable: false }))),
-    ...(Number.isInteger(count) && count >= 0 && count <= 5000 && packs.value.trim() !== '' ? [] : [{ field: 'packs', detail: `“${packs.value}” is not a number of packs from 0 to 5000.`, confirmable: false }]),
+    ...(typed.ok
+      ? []
+      : typed.issues.map((i) => ({ field: 'shown', detail: sayIssue(i), confirmable: false }))),
+    ...(Number.isInteger(count) && count >= 0 && count <= 5000 && packs.value.trim() !== ''
+      ? []
+      : [
+          {
+            field: 'packs',
+            detail: `“${packs.value}” is not a number of packs from 0 to 5000.`,
+            confirmable: false,
+          },
+        ]),
     ...(cut.value ? [] : [{ field: 'cut', detail: 'Choose which cut was weighed.', confirmable: false }]),
   ]
   if (issues.value.length > 0 || !typed.ok || !cut.value) return
-  issues.value = await pack({ id: uuid(), cut: cut.value, shown: typed.value, packs: count, corrects: correcting.value, stands })
+  issues.value = await pack({
+    id: uuid(),
+    cut: cut.value,
+    shown: typed.value,
+    packs: count,
+    corrects: correcting.value,
+    stands,
+  })
   if (issues.value.length > 0) return
-  kept.value = stands ? `${typed.value.value} ${typed.value.unit} kept.` : 'The entry is withdrawn; it stays on record.'
+  kept.value = stands
+    ? `${typed.value.value} ${typed.value.unit} kept.`
+    : 'The entry is withdrawn; it stays on record.'
   correcting.value = null
   text.value = ''
   packs.value = '1'
@@ -64,23 +89,57 @@ async function keep(stands = true) {
 
 <template>
   <form class="stack" novalidate @submit.prevent="keep()">
-    <div class="pane-head"><h2>{{ wrong ? 'Put an entry right' : 'Weigh now' }}</h2></div>
-    <p v-if="wrong" class="muted">Corrects {{ wrong.shown.value }} {{ wrong.shown.unit }} of {{ new Date(wrong.at).toLocaleTimeString('en', { timeStyle: 'short' }) }}. The wrong figure stays on record, struck through.</p>
+    <div class="pane-head">
+      <h2>{{ wrong ? 'Put an entry right' : 'Weigh now' }}</h2>
+    </div>
+    <p v-if="wrong" class="muted">
+      Corrects {{ wrong.shown.value }} {{ wrong.shown.unit }} of
+      {{ new Date(wrong.at).toLocaleTimeString('en', { timeStyle: 'short' }) }}. The wrong figure stays on
+      record, struck through.
+    </p>
     <div class="field">
       <label for="pack-cut">Cut</label>
-      <Select v-model="cut" input-id="pack-cut" filter :options="options" option-label="word" option-value="id" option-group-label="word" option-group-children="items" scroll-height="320px" />
+      <Select
+        v-model="cut"
+        input-id="pack-cut"
+        filter
+        :options="options"
+        option-label="word"
+        option-value="id"
+        option-group-label="word"
+        option-group-children="items"
+        scroll-height="320px"
+      />
     </div>
     <div class="pair">
       <div class="field">
         <label for="pack-weight">Weight on the scale</label>
-        <InputText id="pack-weight" v-model="text" class="big" autocomplete="off" :placeholder="words.unit.value === 'kg' ? '5.6 kg' : '12lb 6oz'" :invalid="issues.some((i) => i.field === 'shown')" @input="issues = []" />
+        <InputText
+          id="pack-weight"
+          v-model="text"
+          class="big"
+          autocomplete="off"
+          :placeholder="words.unit.value === 'kg' ? '5.6 kg' : '12lb 6oz'"
+          :invalid="issues.some((i) => i.field === 'shown')"
+          @input="issues = []"
+        />
       </div>
       <div class="field">
         <label for="pack-count">Packs</label>
-        <InputText id="pack-count" v-model="packs" class="big" inputmode="numeric" :invalid="issues.some((i) => i.field === 'packs')" />
+        <InputText
+          id="pack-count"
+          v-model="packs"
+          class="big"
+          inputmode="numeric"
+          :invalid="issues.some((i) => i.field === 'packs')"
+        />
       </div>
     </div>
-    <p v-if="expected" class="muted">Expected {{ words.mass(expected.expectedKg) }}<template v-if="expected.range"> (likely {{ words.massRange(expected.range) }})</template>; so far {{ words.mass(expected.weighedKg) }}.</p>
+    <p v-if="expected" class="muted">
+      Expected {{ words.mass(expected.expectedKg)
+      }}<template v-if="expected.range"> (likely {{ words.massRange(expected.range) }})</template>; so far
+      {{ words.mass(expected.weighedKg) }}.
+    </p>
     <FieldIssues :issues="issues" />
     <div class="row">
       <Button type="submit" :label="wrong ? 'Put right' : 'Keep weight'" icon="pi pi-check" />
@@ -92,7 +151,15 @@ async function keep(stands = true) {
 </template>
 
 <style scoped>
-.pair { display: grid; grid-template-columns: 1fr 6rem; gap: 0.75rem; }
-.pair :deep(input) { width: 100%; }
-.big { font: 700 1.5rem var(--head); }
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 6rem;
+  gap: 0.75rem;
+}
+.pair :deep(input) {
+  width: 100%;
+}
+.big {
+  font: 700 1.5rem var(--head);
+}
 </style>

@@ -25,9 +25,30 @@ async function take(kind: Paper['kind'], ending: 'pdf' | 'csv') {
   <section class="stack">
     <div class="pane-head"><h2>Take away</h2></div>
     <div class="row">
-      <Button size="small" outlined icon="pi pi-file-pdf" label="Price list, PDF" :loading="busy === 'price-listpdf'" @click="take('price-list', 'pdf')" />
-      <Button size="small" outlined icon="pi pi-table" label="Price list, CSV" :loading="busy === 'price-listcsv'" @click="take('price-list', 'csv')" />
-      <Button size="small" outlined icon="pi pi-file-pdf" label="Cut sheet, PDF" :loading="busy === 'cut-sheetpdf'" @click="take('cut-sheet', 'pdf')" />
+      <Button
+        size="small"
+        outlined
+        icon="pi pi-file-pdf"
+        label="Price list, PDF"
+        :loading="busy === 'price-listpdf'"
+        @click="take('price-list', 'pdf')"
+      />
+      <Button
+        size="small"
+        outlined
+        icon="pi pi-table"
+        label="Price list, CSV"
+        :loading="busy === 'price-listcsv'"
+        @click="take('price-list', 'csv')"
+      />
+      <Button
+        size="small"
+        outlined
+        icon="pi pi-file-pdf"
+        label="Cut sheet, PDF"
+        :loading="busy === 'cut-sheetpdf'"
+        @click="take('cut-sheet', 'pdf')"
+      />
     </div>
     <FieldIssues :issues="issues" />
   </section>

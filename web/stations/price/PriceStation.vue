@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { ruleOf } from '#core/rules'
+import { useKeys } from '../../state/keys.ts'
 import { useReading } from '../../state/lot.ts'
 import CostPane from './CostPane.vue'
 import PaperButtons from './PaperButtons.vue'
@@ -10,6 +11,7 @@ import SkylinePane from './SkylinePane.vue'
 import SolvePane from './SolvePane.vue'
 
 const { read } = useReading()
+useKeys(() => ({ c: () => document.getElementById('cost-label')?.focus() }))
 const rule = computed(() => ruleOf(read.value.plan.route))
 </script>
 
@@ -18,13 +20,20 @@ const rule = computed(() => ruleOf(read.value.plan.route))
     <div class="stack">
       <div v-if="rule?.sale === 'never'" class="caution" role="note">
         <i class="pi pi-lock" aria-hidden="true" />
-        <span><b>{{ rule.label }}.</b> {{ rule.says }} <RouterLink :to="{ name: 'hang' }">Change it at Hang</RouterLink>.</span>
+        <span
+          ><b>{{ rule.label }}.</b> {{ rule.says }}
+          <RouterLink :to="{ name: 'hang' }">Change it at Hang</RouterLink>.</span
+        >
       </div>
       <SharePane v-else-if="rule?.sale === 'live-shares-only'" :rule="rule" />
       <template v-else>
         <div v-if="!rule" class="caution" role="note">
           <i class="pi pi-question-circle" aria-hidden="true" />
-          <span>How the animal is slaughtered decides what may be sold. <RouterLink :to="{ name: 'hang' }">Say it at Hang</RouterLink>; until then no price list can be taken away.</span>
+          <span
+            >How the animal is slaughtered decides what may be sold.
+            <RouterLink :to="{ name: 'hang' }">Say it at Hang</RouterLink>; until then no price list can be
+            taken away.</span
+          >
         </div>
         <SkylinePane />
         <PriceTable />
@@ -39,6 +48,14 @@ const rule = computed(() => ruleOf(read.value.plan.route))
 </template>
 
 <style scoped>
-.two { display: grid; grid-template-columns: minmax(0, 1fr) 380px; gap: 1.5rem; }
-@media (max-width: 900px) { .two { grid-template-columns: 1fr; } }
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 1.5rem;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

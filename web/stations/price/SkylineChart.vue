@@ -3,7 +3,11 @@ import { CustomChart } from 'echarts/charts'
 import { AriaComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
-import type { CustomSeriesRenderItemAPI, CustomSeriesRenderItemParams, CustomSeriesRenderItemReturn } from 'echarts'
+import type {
+  CustomSeriesRenderItemAPI,
+  CustomSeriesRenderItemParams,
+  CustomSeriesRenderItemReturn,
+} from 'echarts'
 import { computed } from 'vue'
 import VChart from 'vue-echarts'
 import type { Destination } from '#core/anatomy'
@@ -36,7 +40,10 @@ const edges = computed(() => {
 })
 const highest = computed(() => Math.max(...bars.map((b) => b.price), needed ?? 0) * 1.12)
 
-function bar(params: CustomSeriesRenderItemParams, api: CustomSeriesRenderItemAPI): CustomSeriesRenderItemReturn {
+function bar(
+  params: CustomSeriesRenderItemParams,
+  api: CustomSeriesRenderItemAPI,
+): CustomSeriesRenderItemReturn {
   const b = bars[params.dataIndex]!
   const [from, to] = edges.value[params.dataIndex]!
   const [x0, top] = api.coord([from, b.price]) as [number, number]
@@ -48,7 +55,11 @@ function bar(params: CustomSeriesRenderItemParams, api: CustomSeriesRenderItemAP
     type: 'group',
     children: [
       { type: 'rect', shape: shape(top, full), style: { fill: '#fffdf8', stroke: INK, lineWidth: 1 } },
-      { type: 'rect', shape: shape(base - full * b.sold, full * b.sold), style: { fill: DESTINATIONS[b.destination].fill, stroke: INK, lineWidth: 0.6 } },
+      {
+        type: 'rect',
+        shape: shape(base - full * b.sold, full * b.sold),
+        style: { fill: DESTINATIONS[b.destination].fill, stroke: INK, lineWidth: 0.6 },
+      },
       {
         type: 'text',
         x: (x0 + x1) / 2,
@@ -76,16 +87,49 @@ const option = computed(() => ({
   animationDuration: 150,
   aria: { enabled: true, label: { description: bars.map((b) => b.said).join('; ') } },
   grid: { left: 56, right: 12, top: 12, bottom: 26 },
-  tooltip: { trigger: 'item' as const, formatter: (p: { dataIndex: number }) => bars[p.dataIndex]?.said ?? '', borderColor: INK, textStyle: { fontFamily: 'Fira Sans Condensed', color: INK } },
-  xAxis: { type: 'value' as const, min: 0, max: edges.value.at(-1)?.[1] ?? 1, axisLabel: { show: false }, splitLine: { show: false }, axisLine: { lineStyle: { color: INK } }, name: `weight, ${words.unit.value} (total ${bars.reduce((s, b) => s + b.weight, 0).toFixed(1)})`, nameLocation: 'middle' as const, nameGap: 8, nameTextStyle: { color: '#675c4d', fontFamily: 'Fira Sans Condensed' } },
-  yAxis: { type: 'value' as const, min: 0, max: highest.value, axisLabel: { formatter: (v: number) => words.money(Math.round(v)), fontFamily: 'Fira Sans Condensed', color: '#675c4d', showMaxLabel: false }, splitLine: { lineStyle: { color: '#e6dcc9' } } },
+  tooltip: {
+    trigger: 'item' as const,
+    formatter: (p: { dataIndex: number }) => bars[p.dataIndex]?.said ?? '',
+    borderColor: INK,
+    textStyle: { fontFamily: 'Fira Sans Condensed', color: INK },
+  },
+  xAxis: {
+    type: 'value' as const,
+    min: 0,
+    max: edges.value.at(-1)?.[1] ?? 1,
+    axisLabel: { show: false },
+    splitLine: { show: false },
+    axisLine: { lineStyle: { color: INK } },
+    name: `weight, ${words.unit.value} (total ${bars.reduce((s, b) => s + b.weight, 0).toFixed(1)})`,
+    nameLocation: 'middle' as const,
+    nameGap: 8,
+    nameTextStyle: { color: '#675c4d', fontFamily: 'Fira Sans Condensed' },
+  },
+  yAxis: {
+    type: 'value' as const,
+    min: 0,
+    max: highest.value,
+    axisLabel: {
+      formatter: (v: number) => words.money(Math.round(v)),
+      fontFamily: 'Fira Sans Condensed',
+      color: '#675c4d',
+      showMaxLabel: false,
+    },
+    splitLine: { lineStyle: { color: '#e6dcc9' } },
+  },
   series: [
     {
       type: 'custom' as const,
       renderItem: bar,
       data: bars.map((b, i) => [edges.value[i]![0], b.price]),
       ...(needed !== null && {
-        markLine: { silent: true, symbol: 'none', lineStyle: { color: '#7c1d2c', width: 2, type: 'solid' as const }, label: { show: false }, data: [{ yAxis: needed }] },
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          lineStyle: { color: '#7c1d2c', width: 2, type: 'solid' as const },
+          label: { show: false },
+          data: [{ yAxis: needed }],
+        },
       }),
     },
   ],
@@ -97,5 +141,8 @@ const option = computed(() => ({
 </template>
 
 <style scoped>
-.skyline { width: 100%; height: 270px; }
+.skyline {
+  width: 100%;
+  height: 270px;
+}
 </style>

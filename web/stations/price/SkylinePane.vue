@@ -31,7 +31,9 @@ const needed = computed(() => {
     <div class="pane-head">
       <h2>The skyline</h2>
       <span class="muted">width is weight, height is price, so area is money</span>
-      <span v-if="needed" class="needed">needed on average: {{ words.money(Math.round(needed)) }}/{{ words.unit.value }}</span>
+      <span v-if="needed" class="needed"
+        >needed on average: {{ words.money(Math.round(needed)) }}/{{ words.unit.value }}</span
+      >
       <span v-else class="muted">no costs yet</span>
     </div>
     <SkylineChart v-if="bars.length > 0" :bars="bars" :needed="needed" />
@@ -40,5 +42,9 @@ const needed = computed(() => {
 </template>
 
 <style scoped>
-.needed { margin-left: auto; font-weight: 600; color: var(--accent); }
+.needed {
+  margin-left: auto;
+  font-weight: 600;
+  color: var(--accent);
+}
 </style>

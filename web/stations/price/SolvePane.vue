@@ -25,15 +25,20 @@ const ENDINGS: { id: Ending; word: string }[] = [
   { id: 'nines', word: 'a 9' },
   { id: 'halves', word: '.49 or .99' },
 ]
-watch(() => read.value.plan, () => {
-  found.value = null
-  issues.value = []
-})
+watch(
+  () => read.value.plan,
+  () => {
+    found.value = null
+    issues.value = []
+  },
+)
 
 function run() {
   const out = solve()
   found.value = out.ok ? out.value : null
-  issues.value = out.ok ? [] : out.issues.map((i) => ({ field: i.field, detail: sayIssue(i), confirmable: false }))
+  issues.value = out.ok
+    ? []
+    : out.issues.map((i) => ({ field: i.field, detail: sayIssue(i), confirmable: false }))
 }
 function accept() {
   if (found.value) take(found.value.prices)
@@ -45,21 +50,54 @@ function accept() {
     <div class="pane-head"><h2>Prices that pay for it</h2></div>
     <div class="grid">
       <span>Target profit</span>
-      <FigureInput :shown="typed(read.plan.target)" :read="readMoney(words.currency.value)" label="Target profit" @take="decide({ field: 'target', ...lot, value: $event })" />
+      <FigureInput
+        :shown="typed(read.plan.target)"
+        :read="readMoney(words.currency.value)"
+        label="Target profit"
+        @take="decide({ field: 'target', ...lot, value: $event })"
+      />
       <label for="ending">Prices end in</label>
-      <Select input-id="ending" size="small" :model-value="read.plan.ending" :options="ENDINGS" option-label="word" option-value="id" @update:model-value="decide({ field: 'ending', ...lot, value: $event })" />
+      <Select
+        input-id="ending"
+        size="small"
+        :model-value="read.plan.ending"
+        :options="ENDINGS"
+        option-label="word"
+        option-value="id"
+        @update:model-value="decide({ field: 'ending', ...lot, value: $event })"
+      />
     </div>
-    <p class="muted">Cost {{ words.money(read.money.costs.total) }} + target {{ words.money(read.money.target) }} = <b>{{ words.money(need) }}</b> to bring in. Indices set what cuts cost beside one another; locks, floors and ceilings are kept.</p>
+    <p class="muted">
+      Cost {{ words.money(read.money.costs.total) }} + target {{ words.money(read.money.target) }} =
+      <b>{{ words.money(need) }}</b> to bring in. Indices set what cuts cost beside one another; locks, floors
+      and ceilings are kept.
+    </p>
     <div class="row"><Button label="Solve prices" icon="pi pi-calculator" @click="run" /></div>
     <FieldIssues :issues="issues" />
     <div v-if="found" class="found" role="status">
-      <p>At {{ words.money(Math.round(found.scale)) }}/{{ words.unit.value }} for mince the cuts bring <b>{{ words.money(found.net) }}</b>, {{ words.money(found.net - need) }} over what is needed.</p>
+      <p>
+        At {{ words.money(Math.round(found.scale)) }}/{{ words.unit.value }} for mince the cuts bring
+        <b>{{ words.money(found.net) }}</b>, {{ words.money(found.net - need) }} over what is needed.
+      </p>
       <Button label="Take these prices" icon="pi pi-check" @click="accept" />
     </div>
   </section>
 </template>
 
 <style scoped>
-.grid { display: grid; grid-template-columns: 7.5rem 1fr; gap: 0.5rem; align-items: center; font-weight: 600; }
-.found { border-left: 3px solid var(--covered); padding: 0.4rem 0.7rem; background: var(--sheet); display: grid; gap: 0.5rem; justify-items: start; }
+.grid {
+  display: grid;
+  grid-template-columns: 7.5rem 1fr;
+  gap: 0.5rem;
+  align-items: center;
+  font-weight: 600;
+}
+.found {
+  border-left: 3px solid var(--covered);
+  padding: 0.4rem 0.7rem;
+  background: var(--sheet);
+  display: grid;
+  gap: 0.5rem;
+  justify-items: start;
+}
 </style>

@@ -28,7 +28,8 @@ export function usePrices() {
       }
     }),
   )
-  const solve = () => solvePrices({ lines: lines.value, need: need.value, ending: read.value.plan.ending }, words.money)
+  const solve = () =>
+    solvePrices({ lines: lines.value, need: need.value, ending: read.value.plan.ending }, words.money)
 
   /** Takes solved prices as one step that can be undone. */
   function take(prices: Map<string, number>) {

@@ -1,0 +1,65 @@
+import { createRequire } from 'node:module'
+import * as fontkit from 'fontkit'
+import Papa from 'papaparse'
+import { describe, expect, it } from 'vitest'
+import { hog } from '#core/anatomy'
+import type { PriceList } from '#core/ledger'
+import { CAUTIONS, ROUTES } from '#core/rules'
+import { definitionOf, priceListCsv } from './index.ts'
+
+const resolve = createRequire(import.meta.url).resolve
+const face = (weight: string) =>
+  fontkit.openSync(
+    resolve(`@expo-google-fonts/fira-sans-condensed/${weight}/FiraSansCondensed_${weight}.ttf`),
+  )
+const list: PriceList = {
+  kind: 'price-list',
+  farm: 'Fallowmere',
+  lot: 'Bramble',
+  date: '2026-11-24',
+  currency: 'JPY',
+  words: [],
+  rows: [
+    {
+      cut: 'bacon',
+      name: 'Bacon, "smoked"; thick',
+      price: { minor: 1249, per: 'kg' },
+      pack: 'about 0.50 kg',
+    },
+    { cut: 'tail', name: '=Tail', price: { minor: 30, per: 'kg' }, pack: '' },
+  ],
+}
+
+describe('paper', () => {
+  it('has a glyph for every word, sign and currency it may print, in both weights', () => {
+    const words = [
+      ...[...hog.parts, ...hog.paths, ...hog.cuts, ...hog.lines].flatMap((x) => Object.values(x.names)),
+      ...hog.paths.flatMap((p) => [p.steps, p.caution ?? '']),
+      ...ROUTES.map((r) => r.label + r.says),
+      ...Object.values(CAUTIONS),
+      '→ ≤ ½ ± × · – $ £ € ¥ “ ” ’ é ü ñ 0123456789',
+    ]
+    const letters = new Set(words.join('').replaceAll(/\s/g, ''))
+    for (const weight of ['400Regular', '600SemiBold']) {
+      const font = face(weight)
+      if (!('hasGlyphForCodePoint' in font)) throw new Error('a collection, not a face')
+      const lacking = [...letters].filter((c) => !font.hasGlyphForCodePoint(c.codePointAt(0)!))
+      expect(lacking, weight).toEqual([])
+    }
+  })
+  it('CSV names currency and unit in its header and reads back as it was, commas and quotes too', () => {
+    const { data } = Papa.parse<string[]>(priceListCsv(list))
+    expect(data[0]).toEqual(['cut', 'name', 'price (JPY per kg)', 'pack'])
+    expect(data[1]).toEqual(['bacon', 'Bacon, "smoked"; thick', '1249', 'about 0.50 kg'])
+  })
+  it('CSV never hands a spreadsheet a formula', () => {
+    expect(Papa.parse<string[]>(priceListCsv(list)).data[2]![1]).toBe("'=Tail")
+  })
+  it('is black and white', () => {
+    expect(
+      JSON.stringify(definitionOf(list))
+        .match(/#[0-9a-f]{6}/gi)
+        ?.filter((c) => c !== '#000000') ?? [],
+    ).toEqual([])
+  })
+})

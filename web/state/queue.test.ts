@@ -1,0 +1,87 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Lot } from '#contracts'
+import { decisionQueue, type Pending } from './queue.ts'
+
+const held = new Map<string, unknown>()
+vi.mock('idb-keyval', () => ({
+  get: async (key: string) => held.get(key),
+  set: async (key: string, value: unknown) => void held.set(key, value),
+}))
+
+const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`
+const batch = (n: number): Pending => ({
+  lot: id(99),
+  append: {
+    batch: id(n),
+    base: 0,
+    own: [],
+    undoes: null,
+    redoes: null,
+    commands: [{ id: id(n + 100), decision: { field: 'days', target: 'lot', side: 'animal', value: n } }],
+  },
+})
+const lot = { id: id(99) } as Lot
+const json = (status: number, body: unknown) =>
+  new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } })
+const heard = () => ({ kept: vi.fn(), conflict: vi.fn(), refused: vi.fn() })
+
+beforeEach(() => {
+  held.clear()
+  vi.useFakeTimers()
+})
+afterEach(() => vi.useRealTimers())
+
+describe('decisions on their way', () => {
+  it('are sent one after another, in order, and forgotten when acknowledged', async () => {
+    const sent: string[] = []
+    vi.stubGlobal('fetch', async (_: string, init: RequestInit) => {
+      sent.push((JSON.parse(String(init.body)) as { batch: string }).batch)
+      return json(200, lot)
+    })
+    const events = heard()
+    const queue = decisionQueue(events)
+    queue.add(batch(1))
+    queue.add(batch(2))
+    await vi.waitFor(() => expect(events.kept).toHaveBeenCalledTimes(2))
+    expect(sent).toEqual([id(1), id(2)])
+    expect(queue.pending.value).toEqual([])
+    expect(held.get('ekko-pending')).toEqual([])
+  })
+
+  it('are held through an outage, sent again with the same ids, and survive a reload', async () => {
+    let away = true
+    vi.stubGlobal('fetch', async () => {
+      if (away) throw new TypeError('no network')
+      return json(200, lot)
+    })
+    const events = heard()
+    const queue = decisionQueue(events)
+    queue.add(batch(1))
+    await vi.waitFor(() => expect(queue.reachable.value).toBe(false))
+    expect(queue.decisionsFor(id(99)).map((d) => d.id)).toEqual([id(101)])
+    expect(held.get('ekko-pending')).toHaveLength(1)
+
+    const reloaded = decisionQueue(events)
+    await reloaded.resume()
+    away = false
+    await vi.advanceTimersByTimeAsync(4000)
+    await vi.waitFor(() => expect(events.kept).toHaveBeenCalled())
+    expect(queue.reachable.value).toBe(true)
+    expect(reloaded.pending.value).toEqual([])
+  })
+
+  it('that met a conflict or a refusal are handed back, and the next one still goes', async () => {
+    const answers = [
+      json(409, { status: 409, title: '', type: '', conflicts: [{ mine: {}, theirs: {}, seq: 4 }] }),
+      json(422, { status: 422, title: 'no', type: '' }),
+      json(200, lot),
+    ]
+    vi.stubGlobal('fetch', async () => answers.shift())
+    const events = heard()
+    const queue = decisionQueue(events)
+    for (const n of [1, 2, 3]) queue.add(batch(n))
+    await vi.waitFor(() => expect(events.kept).toHaveBeenCalledOnce())
+    expect(events.conflict.mock.calls[0]![0].append.batch).toBe(id(1))
+    expect(events.refused.mock.calls[0]![0].append.batch).toBe(id(2))
+  })
+})
