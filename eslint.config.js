@@ -53,7 +53,7 @@ const floor = (files, below, outside = []) => ({
 })
 
 export default ts.config(
-  { ignores: ['dist', 'data', 'node_modules'] },
+  { ignores: ['dist/', './data/', 'node_modules/'] },
   js.configs.recommended,
   ...ts.configs.strict,
   ...vue.configs['flat/recommended'],

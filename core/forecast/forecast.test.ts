@@ -174,6 +174,27 @@ describe('money', () => {
     expect(money.coverRange!.low).toBeLessThan(money.cover!)
     expect(money.coverRange!.high).toBeGreaterThan(money.cover!)
   })
+  it('custom-exempt meat is never counted by the cut: Cover waits for a share price, then is that alone', () => {
+    const custom = say({ field: 'route', target: 'lot', side: 'animal', value: 'custom' })
+    const before = reckon(flow, lot({ commands: [...costs, ...custom] }), farm).money
+    expect(before).toMatchObject({ cover: null, uncovered: 'no-share-price', net: 0 })
+    const price = say({
+      field: 'sharePrice',
+      target: 'lot',
+      side: 'animal',
+      value: { minor: 500, per: 'lb' },
+    })
+    const r = reckon(flow, lot({ commands: [...costs, ...custom, ...price] }), farm)
+    expect(r.money.net).toBe(Math.round((r.weights!.aged / KG_PER_LB) * 500))
+    expect(r.money.cover).toBe(r.money.net / r.money.costs.total)
+  })
+  it('household meat has no Cover and brings nothing; it has a cost per kg', () => {
+    const route = say({ field: 'route', target: 'lot', side: 'animal', value: 'household' })
+    const r = reckon(flow, lot({ commands: [...costs, ...route] }), farm)
+    expect(r.money).toMatchObject({ cover: null, uncovered: 'not-for-sale', net: 0 })
+    const kg = r.cuts.reduce((s, c) => s + (c.cut.kind === 'product' ? c.kg : 0), 0)
+    expect(r.money.costPerKg! * kg).toBeCloseTo(r.money.costs.total, 6)
+  })
   it('without costs there is no Cover, not an infinite one', () => {
     expect(reckon(flow, lot(), farm).money.cover).toBeNull()
     expect(reckon(flow, lot({ weighings: [], commands: costs }), farm).money.cover).toBeNull()
@@ -210,6 +231,16 @@ describe('alternatives', () => {
     expect(boned.difference.minutes).toBe(taken.minutes - r.minutes)
     expect(found.find((a) => a.inForce)!.difference.takeHomeKg).toBe(0)
     expect(setFlow(flow, r.plan.choices).pathOf).toEqual(r.setting.pathOf)
+  })
+  it('where the sides differ nothing is in force, and each way says which side takes it', () => {
+    const state = lot({
+      commands: say({ field: 'path', target: 'loin', side: 'right', value: 'loin-roasts' }),
+    })
+    const r = reckon(flow, state, farm)
+    const found = alternativesFor(flow, r.plan, 'loin', ['left', 'right'], tallyWith(flow, state, farm, r))
+    expect(found.some((a) => a.inForce)).toBe(false)
+    const on = (path: string) => found.find((a) => a.path === path)!.takenOn
+    expect([on('loin-chops'), on('loin-roasts'), on('loin-grind')]).toEqual([['left'], ['right'], []])
   })
   it('bone-in chops weigh more to take home and leave less in the bone bin', () => {
     const state = lot()

@@ -10,4 +10,5 @@ export type {
   PackWeighing,
   Reckoning,
   StageFigure,
+  Uncovered,
 } from './reckon.ts'

@@ -31,6 +31,7 @@ import {
   type Tally,
   type TallyPlan,
 } from '#core/plan'
+import { ruleOf, type SaleRule } from '#core/rules'
 
 /** One weighing of packs of a cut. Never changed: a correction names it. */
 export interface PackWeighing {
@@ -87,12 +88,18 @@ export interface MoneyFigures {
   target: number
   net: number
   netRange: Interval | null
-  /** Expected net ÷ cost; null while there is no cost. */
+  /** Expected net ÷ cost; null where `uncovered` says why. */
   cover: number | null
+  uncovered: Uncovered | null
   coverRange: Interval | null
   /** Average price per kg that the products must bring. */
   neededPerKg: number | null
+  /** What a kg of products costs: what a household that sells nothing wants to know. */
+  costPerKg: number | null
 }
+
+/** Why a lot has no Cover: nothing costs, weighs or may be sold yet, or at all. */
+export type Uncovered = 'no-costs' | 'no-weight' | 'no-share-price' | 'not-for-sale'
 
 export interface Reckoning {
   plan: Plan
@@ -323,25 +330,30 @@ function money(
   )
   const billed = { hot: weights?.hot ?? 0, hanging: weights?.aged ?? 0 }
   const costs = costsOf(plan, count, billed, packs)
-  const shares = plan.route === 'custom' && plan.sharePrice
-  const net = shares
-    ? takings(billed.hanging, plan.sharePrice!, 1)
-    : cuts.reduce((sum, c) => sum + c.value, 0)
-  const sellable = cuts.filter((c) => c.price.minor > 0)
+  const sale = ruleOf(plan.route)?.sale ?? 'by-the-piece'
+  const sharePrice = sale === 'live-shares-only' ? plan.sharePrice : null
+  const sellable = sale === 'by-the-piece' ? cuts.filter((c) => c.price.minor > 0) : []
+  const net = sharePrice
+    ? takings(billed.hanging, sharePrice, 1)
+    : sellable.reduce((sum, c) => sum + c.value, 0)
   const soldKg = sellable.reduce((sum, c) => sum + c.kg, 0)
-  const cover = costs.total > 0 && weights ? net / costs.total : null
+  const productKg = cuts.reduce((sum, c) => (c.cut.kind === 'product' ? sum + c.kg : sum), 0)
+  const uncovered = whyUncovered(sale, costs.total > 0, weights !== null, sharePrice !== null)
+  const cover = uncovered ? null : net / costs.total
   const figures: MoneyFigures = {
     costs,
     target: plan.target,
     net,
     netRange: null,
     cover,
+    uncovered,
     coverRange: null,
     neededPerKg: costs.total > 0 && soldKg > 0 ? (costs.total + plan.target) / soldKg : null,
+    costPerKg: productKg > 0 ? costs.total / productKg : null,
   }
   if (!drawn) return figures
   const { hot, aged } = drawn.stages
-  const nets = shares ? aged.map((kg) => kg * perKg(plan.sharePrice!)) : netDraws(flow, sellable, drawn)
+  const nets = sharePrice ? aged.map((kg) => kg * perKg(sharePrice)) : netDraws(flow, sellable, drawn)
   figures.netRange = interval(nets)
   if (cover !== null) {
     const slope = feePerKg(plan.fees)
@@ -354,6 +366,18 @@ function money(
     )
   }
   return figures
+}
+
+function whyUncovered(
+  sale: SaleRule,
+  costs: boolean,
+  weight: boolean,
+  sharePrice: boolean,
+): Uncovered | null {
+  if (sale === 'never') return 'not-for-sale'
+  if (!costs) return 'no-costs'
+  if (!weight) return 'no-weight'
+  return sale === 'live-shares-only' && !sharePrice ? 'no-share-price' : null
 }
 
 /** Expected net of each draw, minor units, not rounded. */

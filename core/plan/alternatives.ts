@@ -19,6 +19,8 @@ export interface Tally {
 export interface Alternative {
   path: string
   inForce: boolean
+  /** The sides, of those asked for, that take it now: where they differ, none is in force. */
+  takenOn: SideName[]
   refusal: Issue | null
   whole: Tally
   difference: Tally
@@ -64,9 +66,11 @@ export function alternativesFor(
     .map(({ id }) => {
       const whole = tally(setFlow(flow, taking(plan.choices, part, sides, id)))
       const refusal = sides.map((side) => refusalOf(anatomy, plan, part, side, id)).find((x) => x) ?? null
+      const takenOn = sides.filter((side) => (plan.choices.paths.get(`${part}:${side}`) ?? fallback) === id)
       return {
         path: id,
-        inForce: sides.every((side) => (plan.choices.paths.get(`${part}:${side}`) ?? fallback) === id),
+        inForce: takenOn.length === sides.length,
+        takenOn,
         refusal,
         whole,
         difference: less(whole, now),

@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent, ref } from 'vue'
 import CoverBar from '../pieces/CoverBar.vue'
 import { useLot } from '../state/lot.ts'
-import { useWords } from '../state/words.ts'
+import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
 
 const CoverSum = defineAsyncComponent(() => import('./CoverSum.vue'))
 const { reading } = useLot()
@@ -14,25 +14,20 @@ const goal = computed(() =>
     ? (money.value.costs.total + money.value.target) / money.value.costs.total
     : null,
 )
-const household = computed(() => reading.value?.plan.route === 'household')
-const why = computed(() => {
-  if (household.value) return 'for the household: not sold'
-  if (!money.value || money.value.costs.total === 0) return 'no costs yet'
-  return 'no weight yet'
-})
+const why = computed(() => (money.value?.uncovered ? UNCOVERED_WORDS[money.value.uncovered] : ''))
 </script>
 
 <template>
   <button
     type="button"
     class="cover"
-    :class="{ covered: (money?.cover ?? 0) >= 1 && !household }"
+    :class="{ covered: (money?.cover ?? 0) >= 1 }"
     aria-haspopup="dialog"
     data-testid="cover"
     @click="open = true"
   >
     <span class="word">Cover</span>
-    <template v-if="money && money.cover !== null && !household">
+    <template v-if="money && money.cover !== null">
       <span class="weight"
         ><i v-if="money.cover >= 1" class="pi pi-check-circle" aria-hidden="true" />
         <span :class="{ estimate: money.coverRange }">{{ words.percent(money.cover) }}</span></span

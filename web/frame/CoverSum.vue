@@ -62,7 +62,7 @@ const earning = computed(() => read.value.cuts.filter((c) => c.value > 0).sort((
             <td class="right">{{ words.money(money.net) }}</td>
           </tr>
           <tr v-else>
-            <td colspan="2" class="muted">No share price set: shown as if sold by the cut.</td>
+            <td colspan="2" class="muted">No share price yet: set one at Price.</td>
           </tr>
         </tbody>
         <tbody v-else>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import CoverBar from '../pieces/CoverBar.vue'
 import HogMark from '../pieces/HogMark.vue'
-import { useWords } from '../state/words.ts'
+import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
 import type { LotSummary } from './lotSummary.ts'
 
 defineProps<{ summary: LotSummary }>()
@@ -21,7 +21,7 @@ const words = useWords()
     <span v-else class="muted">no weight yet</span>
     <CoverBar :cover="summary.cover" :target="summary.goal" />
     <span class="cover">{{
-      summary.cover === null ? 'no costs yet' : `Cover ${words.percent(summary.cover)}`
+      summary.uncovered ? UNCOVERED_WORDS[summary.uncovered] : `Cover ${words.percent(summary.cover!)}`
     }}</span>
   </RouterLink>
 </template>

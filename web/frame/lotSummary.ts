@@ -1,6 +1,6 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Lot } from '#contracts'
-import { reckon } from '#core/forecast'
+import { reckon, type Uncovered } from '#core/forecast'
 import { useFarm } from '../state/farm.ts'
 
 export type Standing = 'alive' | 'hanging' | 'packing' | 'packed'
@@ -17,6 +17,7 @@ export interface LotSummary {
   standing: Standing
   key: { word: string; kg: number; weighed: boolean } | null
   cover: number | null
+  uncovered: Uncovered | null
   goal: number | null
   next: { say: string; station: 'hang' | 'block' | 'price' | 'pack' }
 }
@@ -36,12 +37,13 @@ function summarise(store: ReturnType<typeof useFarm>, lot: Lot): LotSummary | nu
   const standing: Standing = packed ? 'packed' : packing ? 'packing' : hung ? 'hanging' : 'alive'
   const shown = packing ? at('packed') : (hung ?? at('live'))
   const word = packing ? 'packed' : hung ? (hung.id === 'hot' ? 'hot' : 'hanging') : 'live'
-  const { costs, target, cover } = read.money
+  const { costs, target, cover, uncovered } = read.money
   return {
     lot,
     standing,
     key: shown ? { word, kg: shown.kg, weighed: shown.weighed } : null,
     cover,
+    uncovered,
     goal: costs.total > 0 && target > 0 ? (costs.total + target) / costs.total : null,
     next: nextStep(
       standing,

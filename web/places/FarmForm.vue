@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { reactive, ref } from 'vue'
+import { reactive, ref, watch } from 'vue'
 import { currencyDigits, formatMoney, KG_PER_LB, parseMoney, sayIssue, type MassUnit } from '#core/measure'
 import FieldIssues from '../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../state/api.ts'
@@ -14,17 +14,23 @@ const store = useFarm()
 const held = store.farm
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 const perUnit = (unit: MassUnit) => (unit === 'kg' ? 1 : KG_PER_LB)
+const shown = (minor: number, currency: string) =>
+  (Math.round(minor) / 10 ** currencyDigits(currency)).toFixed(currencyDigits(currency))
 const form = reactive({
   name: held?.name ?? '',
   massUnit: held?.massUnit ?? ('lb' as MassUnit),
   currency: held?.currency ?? 'USD',
   nameSet: held?.nameSet ?? ('american' as const),
-  mince: held
-    ? (Math.round(held.mincePerKg * perUnit(held.massUnit)) / 10 ** currencyDigits(held.currency)).toFixed(
-        currencyDigits(held.currency),
-      )
-    : '7.50',
+  mince: held ? shown(held.mincePerKg * perUnit(held.massUnit), held.currency) : '7.50',
 })
+/** The same price in the other unit: choosing kilograms must not make mince cheaper. */
+watch(
+  () => form.massUnit,
+  (unit, before) => {
+    const typed = parseMoney(form.mince, form.currency)
+    if (typed.ok) form.mince = shown((typed.value / perUnit(before)) * perUnit(unit), form.currency)
+  },
+)
 const issues = ref<FieldIssue[]>([])
 const CURRENCIES = ['USD', 'CAD', 'GBP', 'EUR', 'AUD', 'NZD'].map((id) => ({
   id,

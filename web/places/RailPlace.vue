@@ -6,7 +6,7 @@ import { STANDINGS, useSummaries } from '../frame/lotSummary.ts'
 import RailTag from '../frame/RailTag.vue'
 import SaveState from '../frame/SaveState.vue'
 import { useFarm } from '../state/farm.ts'
-import { useWords } from '../state/words.ts'
+import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
 import FirstSteps from './FirstSteps.vue'
 
 const MOST_TAGS = 7
@@ -116,7 +116,7 @@ const listed = computed(() => {
               <span v-if="s.cover !== null" :class="{ good: s.cover >= 1 }"
                 ><i v-if="s.cover >= 1" class="pi pi-check" aria-hidden="true" />
                 {{ words.percent(s.cover) }}</span
-              ><span v-else class="muted">no costs yet</span>
+              ><span v-else class="muted">{{ s.uncovered ? UNCOVERED_WORDS[s.uncovered] : '' }}</span>
             </td>
             <td>
               <RouterLink :to="{ name: s.next.station, params: { id: s.lot.id } }"

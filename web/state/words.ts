@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import type { Names } from '#core/anatomy'
+import type { Uncovered } from '#core/forecast'
 import {
   formatMass,
   formatMassRange,
@@ -12,6 +13,14 @@ import {
   type UnitPrice,
 } from '#core/measure'
 import { useFarm } from './farm.ts'
+
+/** Why there is no Cover, in the words of the screen. */
+export const UNCOVERED_WORDS: Record<Uncovered, string> = {
+  'no-costs': 'no costs yet',
+  'no-weight': 'no weight yet',
+  'no-share-price': 'no share price yet',
+  'not-for-sale': 'for the household: not sold',
+}
 
 /** Figures and names in the farm's units, money and words. */
 export function useWords() {

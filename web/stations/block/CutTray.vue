@@ -63,13 +63,13 @@ const figure = (n: number) => `${n.toFixed(digits.value)} ${words.unit.value}`
               :title="c.range ? `likely ${words.massRange(c.range)}` : 'weighed'"
               >{{ figure(c.shown) }}</span
             >
-            <small class="muted">{{
-              c.packs > 0
-                ? c.pieces === c.packs
-                  ? `${c.packs} packs`
-                  : `${c.pieces} pieces, ${c.packs} packs`
-                : ''
-            }}</small>
+            <small class="muted"
+              ><template v-if="c.range && !c.done">likely {{ words.massRange(c.range) }}</template
+              ><template v-if="c.packs > 0"
+                >{{ c.range && !c.done ? ' · ' : '' }}{{ c.pieces === c.packs ? '' : `${c.pieces} pieces, `
+                }}{{ c.packs }} packs</template
+              ></small
+            >
           </li>
         </ul>
       </div>

@@ -2,12 +2,13 @@
 import { computed } from 'vue'
 import { sayIssue } from '#core/measure'
 import type { Alternative } from '#core/plan'
+import { ruleOf } from '#core/rules'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { usePathChoice } from './pathChoice.ts'
 
-const { body, part, sides } = useReading()
+const { body, read, part, sides } = useReading()
 const { alternatives, choose, sides: chosenSides } = usePathChoice()
 const words = useWords()
 const anatomy = computed(() => body.value.anatomy)
@@ -38,7 +39,9 @@ const rows = computed(() =>
 const inForce = computed(() => rows.value.find((r) => r.inForce))
 const tone = (n: number) => (n > 0 ? 'good' : n < 0 ? 'bad' : 'muted')
 const spoken = (a: Pick<Alternative, 'difference'>) =>
-  `take-home ${words.massChange(a.difference.takeHomeKg)}, money ${words.moneyChange(a.difference.money)}`
+  `take-home ${words.massChange(a.difference.takeHomeKg)}${priced.value ? `, money ${words.moneyChange(a.difference.money)}` : ''}`
+/** Cuts have prices only where they may be sold by the piece. */
+const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-piece') === 'by-the-piece')
 </script>
 
 <template>
@@ -52,7 +55,7 @@ const spoken = (a: Pick<Alternative, 'difference'>) =>
       <thead>
         <tr>
           <th colspan="2">Way</th>
-          <th class="right">Money</th>
+          <th v-if="priced" class="right">Money</th>
           <th class="right">Take-home</th>
           <th class="right wide">Pieces</th>
           <th class="right wide">Bone</th>
@@ -75,18 +78,23 @@ const spoken = (a: Pick<Alternative, 'difference'>) =>
               :aria-label="`${words.name(r.path.names)}: ${r.reason ?? spoken(r)}`"
               :data-path="r.path.id"
             >
-              <DestinationMark :to="r.path.destination" /><span>{{ words.name(r.path.names) }}</span>
+              <DestinationMark :to="r.path.destination" /><span
+                >{{ words.name(r.path.names)
+                }}<small v-if="mixed && r.takenOn.length > 0" class="now"
+                  >{{ r.takenOn.join(' and ') }} side now</small
+                ></span
+              >
             </button>
           </td>
           <template v-if="!r.refusal">
-            <td class="right">
+            <td v-if="priced" class="right">
               <b>{{ words.money(r.whole.money) }}</b><br /><small :class="tone(r.difference.money)">{{
-                r.inForce ? 'in force' : words.moneyChange(r.difference.money)
+                r.inForce ? '' : words.moneyChange(r.difference.money)
               }}</small>
             </td>
             <td class="right">
               <b>{{ words.mass(r.whole.takeHomeKg) }}</b><br /><small :class="r.inForce ? 'muted' : ''">{{
-                r.inForce ? '' : words.massChange(r.difference.takeHomeKg)
+                r.inForce ? 'in force' : words.massChange(r.difference.takeHomeKg)
               }}</small>
             </td>
             <td class="right wide">
@@ -174,10 +182,18 @@ kbd {
   padding: 0.1rem;
   cursor: pointer;
 }
+.now {
+  display: block;
+  color: var(--accent);
+}
 .shut {
   color: var(--muted);
 }
 .shut .way,
+.now {
+  display: block;
+  color: var(--accent);
+}
 .shut {
   cursor: not-allowed;
 }

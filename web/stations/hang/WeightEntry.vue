@@ -85,7 +85,9 @@ function start(next: 'correct' | 'again') {
 <template>
   <div class="entry" :data-entry="stage">
     <div class="row">
-      <label :for="`weight-${stage}`" class="name">{{ label }}</label>
+      <label :for="`weight-${stage}`" class="name"
+        >{{ label }}<small v-if="lot!.count > 1" class="muted">, all {{ lot!.count }} together</small></label
+      >
       <template v-if="held && !open">
         <span class="weight">{{ held.shown.value }} {{ held.shown.unit }}</span>
         <span class="muted"

@@ -61,9 +61,11 @@ const odd = (c: CutFigure) =>
             />
           </td>
           <td class="right nowrap">
-            <span class="estimate" :title="c.range ? `likely ${words.massRange(c.range)}` : ''">{{
-              words.mass(c.expectedKg)
-            }}</span>
+            <span class="estimate">{{ words.mass(c.expectedKg) }}</span><small
+              v-if="c.range"
+              class="muted likely"
+              >{{ words.massRange(c.range) }}</small
+            >
           </td>
           <td class="right nowrap">
             <b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b><small
@@ -148,6 +150,9 @@ td {
 }
 .pk {
   margin-left: 0.35rem;
+}
+.likely {
+  display: block;
 }
 .odd {
   color: var(--caution);

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { pricePer } from '#core/measure'
 import { ruleOf } from '#core/rules'
 import { useKeys } from '../../state/keys.ts'
 import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
 import CostPane from './CostPane.vue'
 import PaperButtons from './PaperButtons.vue'
 import PriceTable from './PriceTable.vue'
@@ -11,6 +13,7 @@ import SkylinePane from './SkylinePane.vue'
 import SolvePane from './SolvePane.vue'
 
 const { read } = useReading()
+const words = useWords()
 useKeys(() => ({ c: () => document.getElementById('cost-label')?.focus() }))
 const rule = computed(() => ruleOf(read.value.plan.route))
 </script>
@@ -22,7 +25,15 @@ const rule = computed(() => ruleOf(read.value.plan.route))
         <i class="pi pi-lock" aria-hidden="true" />
         <span
           ><b>{{ rule.label }}.</b> {{ rule.says }}
-          <RouterLink :to="{ name: 'hang' }">Change it at Hang</RouterLink>.</span
+          <RouterLink :to="{ name: 'hang' }">Change it at Hang</RouterLink>.
+          <template v-if="read.money.costPerKg"
+            >What you take home costs you
+            <b
+              >{{ words.money(Math.round(pricePer(read.money.costPerKg, words.unit.value).minor)) }}/{{
+                words.unit.value
+              }}</b
+            >.</template
+          ></span
         >
       </div>
       <SharePane v-else-if="rule?.sale === 'live-shares-only'" :rule="rule" />
