@@ -7,8 +7,8 @@ describe('a new farm, by keyboard only', () => {
   it('is led from an empty hook to a first hog with a Cover', async () => {
     const { page } = run
     const keys = page.keyboard
-    const tabTo = async (label: string) => {
-      for (let i = 0; i < 60; i++) {
+    const tabTo = async (label: string, key = 'Tab') => {
+      for (let i = 0; i < 200; i++) {
         const name = await page.evaluate(() => {
           const el = document.activeElement as HTMLElement | null
           const own =
@@ -19,7 +19,7 @@ describe('a new farm, by keyboard only', () => {
           return own.trim()
         })
         if (name.startsWith(label)) return
-        await keys.press('Tab')
+        await keys.press(key)
       }
       throw new Error(`never reached ${label}`)
     }
@@ -28,8 +28,7 @@ describe('a new farm, by keyboard only', () => {
     await tabTo('Open the farm')
     await keys.press('Enter')
     await page.getByText('The farm has no name yet').waitFor()
-    await page.keyboard.press('Shift+Tab')
-    await page.locator('#farm-name').focus()
+    await tabTo('Farm’s name', 'Shift+Tab')
     await keys.type('Fallowmere')
     await keys.press('Enter')
     await page.getByText('Fallowmere, lb, USD').waitFor()
@@ -41,17 +40,18 @@ describe('a new farm, by keyboard only', () => {
     await keys.press('Enter')
     await page.getByText('Type it without the comma').waitFor()
     expect(await page.locator('#lot-live').inputValue()).toBe('1,150 lb')
-    await page.locator('#lot-live').fill('118 kg')
+    await keys.press('Control+a')
+    await keys.type('118 kg')
     await keys.press('Enter')
     await page.getByRole('heading', { name: 'Thistle' }).waitFor()
     expect(await stage(page, 'live').getAttribute('aria-label')).toBe('Live: 260.1 lb, weighed')
     expect(await stage(page, 'hot').getAttribute('aria-label')).toMatch(/estimate, likely \d+\.\d–\d+\.\d lb/)
     await page.getByText('no costs yet').waitFor()
 
-    await page.locator('body').press(']')
-    await page.locator('body').press(']')
+    await keys.press(']')
+    await keys.press(']')
     await page.getByRole('heading', { name: 'What it costs' }).waitFor()
-    await page.locator('body').press('c')
+    await keys.press('c')
     await tabTo('What was paid for')
     await keys.type('Weaner and feed')
     await keys.press('Tab')
@@ -60,7 +60,7 @@ describe('a new farm, by keyboard only', () => {
     await saved(page)
     const cover = await page.getByTestId('cover').innerText()
     expect(cover).toMatch(/\d+ %\s*\n\s*\d+ %–\d+ %/)
-    await page.getByTestId('cover').focus()
+    await tabTo('Cover', 'Shift+Tab')
     await keys.press('Enter')
     await page.getByText('four times in five').waitFor()
     const sum = await page.getByRole('dialog').innerText()

@@ -17,8 +17,10 @@ const ruled = {
 }
 const heads = (...names: string[]) => names.map((text) => ({ text, bold: true }))
 
-/** An empty box to write a weight in: drawn, since no text face has one in every weight. */
-const box: Content = { canvas: [{ type: 'rect', x: 0, y: 0, w: 52, h: 16, lineWidth: 0.8, lineColor: INK }] }
+/** An empty box to write a weight in: drawn, since no text face has one; a new one each time, as pdfmake keeps one place per node. */
+const box = (): Content => ({
+  canvas: [{ type: 'rect', x: 0, y: 0, w: 52, h: 16, lineWidth: 0.8, lineColor: INK }],
+})
 
 function priceListPaper(list: PriceList): Content[] {
   return [
@@ -74,7 +76,7 @@ function cutSheetPaper(sheet: CutSheet): Content[] {
             { text: r.part, bold: true },
             same(r),
             { text: r.note, fontSize: 9 },
-            box,
+            box(),
           ]),
         ],
       },

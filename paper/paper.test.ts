@@ -55,6 +55,31 @@ describe('paper', () => {
   it('CSV never hands a spreadsheet a formula', () => {
     expect(Papa.parse<string[]>(priceListCsv(list)).data[2]![1]).toBe("'=Tail")
   })
+  it('gives every row of a cut sheet its own box to write a weight in', () => {
+    const row = { part: 'Loin', left: 'Chops', right: 'Chops', note: '' }
+    const sheet = definitionOf({
+      kind: 'cut-sheet',
+      farm: 'F',
+      lot: 'L',
+      count: 1,
+      date: '2026-11-24',
+      hanging: '',
+      route: '',
+      dressing: '',
+      lines: [],
+      rows: [row, { ...row, right: 'Roasts' }],
+    })
+    const boxes: object[] = []
+    const walk = (node: unknown): void => {
+      if (typeof node !== 'object' || node === null) return
+      if ('canvas' in node) boxes.push(node)
+      for (const child of Object.values(node)) walk(child)
+    }
+    walk(sheet.content)
+    expect(boxes).toHaveLength(2)
+    expect(new Set(boxes).size).toBe(2)
+    expect(JSON.stringify(sheet.content)).toContain('Left: Chops\\nRight: Roasts')
+  })
   it('is black and white', () => {
     expect(
       JSON.stringify(definitionOf(list))

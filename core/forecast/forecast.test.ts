@@ -3,7 +3,7 @@ import { hog } from '#core/anatomy'
 import { compile, setFlow, type Weighing } from '#core/carcass'
 import { gramsOf, interval, KG_PER_LB } from '#core/measure'
 import { alternativesFor, type Command, type Decision } from '#core/plan'
-import { reckon, tallyWith, whereItGoes, type LotState, type PackWeighing } from './index.ts'
+import { reckon, shownWeights, tallyWith, whereItGoes, type LotState, type PackWeighing } from './index.ts'
 
 const flow = compile(hog)
 const farm = { massUnit: 'lb', mincePerKg: 700 / KG_PER_LB } as const
@@ -142,6 +142,26 @@ describe('weighing packs', () => {
     )
     expect(r.cuts.find((c) => c.cut.id === 'bone-in-chop')!.weighedKg).toBeCloseTo(30 * KG_PER_LB, 2)
   })
+})
+
+describe('figures as shown', () => {
+  it.each(['lb', 'kg'] as const)(
+    'add up by hand in %s, and the carcass is the one the stair shows',
+    (unit) => {
+      for (const pounds of [171.3, 178.46, 183.05, 190.9]) {
+        const weighings = [weigh('hot', pounds), weigh('hanging', pounds * 0.97, { basis: 'aged' })]
+        const r = reckon(flow, lot({ weighings, packs: [packed('bacon', 9.4)] }), farm)
+        const s = shownWeights(r, unit)
+        expect(s.products + s.byProducts + s.losses + s.difference).toBeCloseTo(s.carcass + s.added, 6)
+        expect([...s.cuts.values()].reduce((a, b) => a + b, 0)).toBeCloseTo(
+          s.products + s.byProducts + s.losses,
+          6,
+        )
+        const hanging = r.stages.find((x) => x.id === 'hanging')!.kg / (unit === 'lb' ? KG_PER_LB : 1)
+        expect(s.carcass).toBeCloseTo(hanging, unit === 'lb' ? 1 : 2)
+      }
+    },
+  )
 })
 
 describe('where the rest of the animal went', () => {

@@ -1,4 +1,6 @@
 /** How sure is each figure? One lot read whole: stages, cuts, money and Cover, each estimate with its interval. */
+export { shownWeights } from './shown.ts'
+export type { Shown } from './shown.ts'
 export { whereItGoes } from './losses.ts'
 export type { Loss } from './losses.ts'
 export { reckon, tallyWith } from './reckon.ts'

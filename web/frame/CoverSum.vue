@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
+import { shownWeights } from '#core/forecast'
+import { massDigits } from '#core/measure'
 import { useReading } from '../state/lot.ts'
 import { useWords } from '../state/words.ts'
 
@@ -9,6 +11,7 @@ const { read } = useReading()
 const words = useWords()
 const money = computed(() => read.value.money)
 const shares = computed(() => read.value.plan.route === 'custom')
+const shown = computed(() => shownWeights(read.value, words.unit.value))
 const earning = computed(() => read.value.cuts.filter((c) => c.value > 0).sort((a, b) => b.value - a.value))
 </script>
 
@@ -69,7 +72,10 @@ const earning = computed(() => read.value.cuts.filter((c) => c.value > 0).sort((
           <tr v-for="c in earning" :key="c.cut.id">
             <td>
               {{ words.name(c.cut.names) }}
-              <small class="muted">{{ words.mass(c.kg) }} at {{ words.price(c.price) }}</small>
+              <small class="muted"
+                >{{ shown.cuts.get(c.cut.id)!.toFixed(massDigits(words.unit.value)) }}
+                {{ words.unit.value }} at {{ words.price(c.price) }}</small
+              >
             </td>
             <td class="right">{{ words.money(c.value) }}</td>
           </tr>

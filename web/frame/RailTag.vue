@@ -78,6 +78,9 @@ const words = useWords()
 }
 .weight {
   font-size: 1.1rem;
+  display: flex;
+  align-items: baseline;
+  gap: 0.3rem;
 }
 .weight small {
   font: 400 0.9rem var(--body);

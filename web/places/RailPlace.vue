@@ -50,7 +50,7 @@ const listed = computed(() => {
     <section class="rail" aria-label="The rail">
       <div class="bar" aria-hidden="true"><span v-for="n in 24" :key="n" class="bolt" /></div>
       <div v-if="summaries.length === 0" class="hooks">
-        <div class="group">
+        <div class="group bundle">
           <div class="hook" />
           <p class="empty">An empty hook.<br />Hang the first animal below.</p>
         </div>

@@ -26,8 +26,9 @@ export const useFarm = defineStore('farm', () => {
 
   const put = (lot: Lot) => {
     const held = lots.value.get(lot.id)
-    const newest = (l: Lot) => l.commands.at(-1)?.seq ?? 0
-    if (held && newest(held) > newest(lot)) return
+    // Records are append-only, so an answer with fewer of them is an older one that came late.
+    const records = (l: Lot) => l.commands.length + l.weighings.length + l.packs.length
+    if (held && records(held) > records(lot)) return
     lots.value = new Map(lots.value).set(lot.id, markRaw(lot))
   }
   const queue = decisionQueue({

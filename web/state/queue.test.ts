@@ -45,7 +45,16 @@ describe('decisions on their way', () => {
     await vi.waitFor(() => expect(events.kept).toHaveBeenCalledTimes(2))
     expect(sent).toEqual([id(1), id(2)])
     expect(queue.pending.value).toEqual([])
-    expect(held.get('ekko-pending')).toEqual([])
+    await vi.waitFor(() => expect(held.get('ekko-pending')).toEqual([]))
+  })
+
+  it('stay pending until what was kept is in place: a plan never blinks back to what it was', async () => {
+    vi.stubGlobal('fetch', async () => json(200, lot))
+    const waiting: number[] = []
+    const queue = decisionQueue({ ...heard(), kept: () => void waiting.push(queue.pending.value.length) })
+    queue.add(batch(1))
+    await vi.waitFor(() => expect(queue.pending.value).toEqual([]))
+    expect(waiting).toEqual([1])
   })
 
   it('are held through an outage, sent again with the same ids, and survive a reload', async () => {

@@ -38,11 +38,14 @@ export function decisionQueue(events: QueueEvents) {
         setTimeout(() => void send(), RETRY_MS)
         break
       }
-      pending.value.shift()
-      await remember()
+      // What was kept is put in place before it stops being pending, in one turn: a plan never blinks back.
       if (answer.kind === 'ok') events.kept(answer.body, next.append.batch)
-      else if (answer.problem.conflicts) events.conflict(next, answer.problem.conflicts)
-      else events.refused(next, answer.problem)
+      pending.value.shift()
+      if (answer.kind !== 'ok') {
+        if (answer.problem.conflicts) events.conflict(next, answer.problem.conflicts)
+        else events.refused(next, answer.problem)
+      }
+      await remember()
     }
     sending = false
   }

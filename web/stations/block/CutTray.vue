@@ -1,39 +1,34 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { fromKg, massDigits, roundToSum } from '#core/measure'
+import { shownWeights, type CutFigure } from '#core/forecast'
+import { massDigits } from '#core/measure'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
-/** All that comes off, in figures that add up as shown: rounded by largest remainder to the carcass the stair shows. */
+/** All that comes off, in figures that add up as shown. */
 const { read } = useReading()
 const words = useWords()
 const open = ref(true)
-const digits = computed(() => massDigits(words.unit.value))
-const rounded = (kg: number) => Number(fromKg(kg, words.unit.value).toFixed(digits.value))
-const balance = computed(() => {
-  const { carcass, added, difference } = read.value.balance
-  return { carcass: rounded(carcass), added: rounded(added), difference: rounded(difference) }
-})
-const groups = computed(() => {
-  const kinds = [
-    ['product', 'Products'],
-    ['by-product', 'By-products'],
-    ['loss', 'Losses'],
-  ] as const
-  const all = kinds.flatMap(([kind]) => read.value.cuts.filter((c) => c.cut.kind === kind))
-  const { carcass, added, difference } = balance.value
-  const shown = roundToSum(
-    all.map((c) => fromKg(c.kg, words.unit.value)),
-    digits.value,
-    carcass + added - difference,
-  )
-  return kinds.map(([kind, word]) => {
-    const cuts = all.flatMap((c, i) => (c.cut.kind === kind ? [{ ...c, shown: shown[i]! }] : []))
-    return { kind, word, cuts, sum: cuts.reduce((s, c) => s + c.shown, 0) }
-  })
-})
-const figure = (n: number) => `${n.toFixed(digits.value)} ${words.unit.value}`
+const shown = computed(() => shownWeights(read.value, words.unit.value))
+const KINDS = [
+  ['product', 'Products'],
+  ['by-product', 'By-products'],
+  ['loss', 'Losses'],
+] as const
+const groups = computed(() =>
+  KINDS.map(([kind, word]) => ({ kind, word, cuts: read.value.cuts.filter((c) => c.cut.kind === kind) })),
+)
+const figure = (n: number) => `${n.toFixed(massDigits(words.unit.value))} ${words.unit.value}`
+const counted = (c: CutFigure) =>
+  [
+    c.range && !c.done ? `likely ${words.massRange(c.range)}` : '',
+    c.pieces === c.packs || c.packs === 0 ? '' : plural(c.pieces, 'piece'),
+    c.packs > 0 ? plural(c.packs, 'pack') : '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
+const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 </script>
 
 <template>
@@ -42,11 +37,11 @@ const figure = (n: number) => `${n.toFixed(digits.value)} ${words.unit.value}`
       <i class="pi" :class="open ? 'pi-chevron-down' : 'pi-chevron-right'" aria-hidden="true" />
       <h2>All that comes off</h2>
       <span class="sum" data-testid="balance">
-        carcass <b>{{ figure(balance.carcass) }}</b> + added <b>{{ figure(balance.added) }}</b> = products
-        <b>{{ figure(groups[0]!.sum) }}</b> + by-products <b>{{ figure(groups[1]!.sum) }}</b> + losses
-        <b>{{ figure(groups[2]!.sum) }}</b>
-        <template v-if="Math.abs(balance.difference) >= 0.05">
-          + not accounted for <b>{{ figure(balance.difference) }}</b></template
+        carcass <b>{{ figure(shown.carcass) }}</b> + added <b>{{ figure(shown.added) }}</b> = products
+        <b>{{ figure(shown.products) }}</b> + by-products <b>{{ figure(shown.byProducts) }}</b> + losses
+        <b>{{ figure(shown.losses) }}</b>
+        <template v-if="Math.abs(shown.difference) >= 0.05">
+          + not accounted for <b>{{ figure(shown.difference) }}</b></template
         >
       </span>
     </button>
@@ -61,15 +56,9 @@ const figure = (n: number) => `${n.toFixed(digits.value)} ${words.unit.value}`
               class="kg"
               :class="{ estimate: !c.done && c.remainingKg > 0 }"
               :title="c.range ? `likely ${words.massRange(c.range)}` : 'weighed'"
-              >{{ figure(c.shown) }}</span
+              >{{ figure(shown.cuts.get(c.cut.id)!) }}</span
             >
-            <small class="muted"
-              ><template v-if="c.range && !c.done">likely {{ words.massRange(c.range) }}</template
-              ><template v-if="c.packs > 0"
-                >{{ c.range && !c.done ? ' · ' : '' }}{{ c.pieces === c.packs ? '' : `${c.pieces} pieces, `
-                }}{{ c.packs }} packs</template
-              ></small
-            >
+            <small class="muted">{{ counted(c) }}</small>
           </li>
         </ul>
       </div>

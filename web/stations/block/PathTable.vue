@@ -186,15 +186,9 @@ kbd {
   display: block;
   color: var(--accent);
 }
-.shut {
+.shut,
+.shut .way {
   color: var(--muted);
-}
-.shut .way,
-.now {
-  display: block;
-  color: var(--accent);
-}
-.shut {
   cursor: not-allowed;
 }
 .shuts td {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
-import type { CutFigure } from '#core/forecast'
-import type { UnitPrice } from '#core/measure'
+import { shownWeights, type CutFigure } from '#core/forecast'
+import { massDigits, type UnitPrice } from '#core/measure'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { useReading } from '../../state/lot.ts'
@@ -19,6 +19,7 @@ const at = (c: CutFigure) => ({ target: c.cut.id, side: 'animal' }) as const
 const priceOf = (minor: number | null): UnitPrice | null =>
   minor === null ? null : { minor, per: words.unit.value }
 const bound = (price: UnitPrice | null) => (price ? typed(inUnit(price)) : '')
+const shown = computed(() => shownWeights(read.value, words.unit.value))
 const total = computed(() => products.value.reduce((s, c) => s + c.value, 0))
 const others = computed(() => read.value.money.net - total.value)
 </script>
@@ -48,7 +49,8 @@ const others = computed(() => read.value.money.net - total.value)
             <span
               :class="{ estimate: !c.done }"
               :title="c.range && !c.done ? `likely ${words.massRange(c.range)}` : 'weighed'"
-              >{{ words.mass(c.kg) }}</span
+              >{{ shown.cuts.get(c.cut.id)!.toFixed(massDigits(words.unit.value)) }}
+              {{ words.unit.value }}</span
             >
           </td>
           <td class="input">
