@@ -6,7 +6,13 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['core/**/*.test.ts', 'contracts/**/*.test.ts', 'paper/**/*.test.ts', 'web/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'calibration/**/*.test.ts',
+            'contracts/**/*.test.ts',
+            'paper/**/*.test.ts',
+            'web/**/*.test.ts',
+          ],
         },
       },
       { test: { name: 'api', include: ['server/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 120_000 } },

@@ -1,15 +1,22 @@
-import { hog } from '#core/anatomy'
-import { compile, evaluate, newYield, pour, setFlow } from '#core/carcass'
-import { reckon, tallyWith, type LotState } from '#core/forecast'
+import { randomLcg, randomNormal } from 'd3-random'
+import { ANATOMIES, type Species } from '#core/anatomy'
+import {
+  chainUnder,
+  compile,
+  evaluate,
+  evidenceOf,
+  newYield,
+  NO_CHOICES,
+  pour,
+  sampleChain,
+  setFlow,
+  type Flow,
+} from '#core/carcass'
+import { drawLot, reckon, tallyWith, type LotState } from '#core/forecast'
 import { grams } from '#core/measure'
 import { alternativesFor } from '#core/plan'
 
 /** Times of the figures the Block shows, as ratios to a bare typed-array loop over the same outputs, one run, one machine. */
-const flow = compile(hog)
-const setting = setFlow(flow, { paths: new Map(), lines: new Map() })
-const inputs = pour(flow, setting, { skin: true, head: false }, 84)
-const out = newYield(flow)
-
 function median(run: () => void, times: number, repeats = 31): number {
   const samples = Array.from({ length: repeats }, () => {
     const start = performance.now()
@@ -19,26 +26,7 @@ function median(run: () => void, times: number, repeats = 31): number {
   return samples.sort((a, b) => a - b)[Math.floor(repeats / 2)]!
 }
 
-const active = flow.slots.flatMap((_, s) =>
-  Array.from({ length: setting.end[s]! - setting.start[s]! }, (_, i) => [setting.start[s]! + i, s] as const),
-)
-const rows = Int32Array.from(active, ([r]) => r)
-const slots = Int32Array.from(active, ([, s]) => s)
-const bareOut = new Float64Array(flow.rowCut.length)
-function bare() {
-  const share = flow.rowShare
-  for (let k = 0; k < rows.length; k++) {
-    const j = rows[k]! * 4
-    const i = slots[k]! * 4
-    bareOut[k] =
-      share[j]! * inputs[i]! +
-      share[j + 1]! * inputs[i + 1]! +
-      share[j + 2]! * inputs[i + 2]! +
-      share[j + 3]! * inputs[i + 3]!
-  }
-}
-
-const lot: LotState = {
+const lotOf = (kg: number): LotState => ({
   count: 1,
   weighings: [
     {
@@ -46,8 +34,8 @@ const lot: LotState = {
       stage: 'live',
       basis: null,
       source: 'scale',
-      shown: { value: 118, unit: 'kg' },
-      grams: grams(118000),
+      shown: { value: kg, unit: 'kg' },
+      grams: grams(kg * 1000),
       corrects: null,
       stands: true,
       at: '',
@@ -55,35 +43,103 @@ const lot: LotState = {
   ],
   commands: [],
   packs: [],
-}
+})
 const farm = { massUnit: 'lb', mincePerKg: 1650 } as const
-const read = reckon(flow, lot, farm)
 
-const floor = median(bare, 20000)
-const figures: [string, number, number][] = [
-  ['bare typed-array loop over the active outputs', floor, 1],
-  ['one evaluation (evaluate)', median(() => void evaluate(flow, setting, inputs, out), 20000), 3],
-  [
-    'a moved line: pour and evaluate',
-    median(() => void evaluate(flow, setting, pour(flow, setting, read.plan.dressing, 84), out), 2000),
-    0,
-  ],
-  [
-    'all alternatives of one part, whole plans',
-    median(
-      () =>
-        void alternativesFor(flow, read.plan, 'loin', ['left', 'right'], tallyWith(flow, lot, farm, read)),
-      50,
+/** The same sums over the active outputs as `evaluate`, and nothing else: no choices, no cuts, no order. */
+function bareLoop(flow: Flow, inputs: Float64Array): () => void {
+  const setting = setFlow(flow, NO_CHOICES)
+  const active = flow.slots.flatMap((_, s) =>
+    Array.from(
+      { length: setting.end[s]! - setting.start[s]! },
+      (_, i) => [setting.start[s]! + i, s] as const,
     ),
-    0,
-  ],
-  ['a lot read whole, without intervals', median(() => void reckon(flow, lot, farm, 0), 50), 0],
-  ['a lot read whole, with 500 draws', median(() => void reckon(flow, lot, farm), 3), 0],
-]
-console.log('figure | µs | × bare loop | asked')
-for (const [name, us, asked] of figures)
-  console.log(`${name} | ${us.toFixed(2)} | ${(us / floor).toFixed(1)} | ${asked ? `≤ ${asked}` : '–'}`)
-const block = figures[3]![1] + figures[5]![1]
-console.log(
-  `everything the Block shows after a changed choice | ${block.toFixed(0)} | k = ${(block / floor).toFixed(0)} | ${((block / 16000) * 100).toFixed(0)} % of a 16 ms frame`,
-)
+  )
+  const rows = Int32Array.from(active, ([r]) => r)
+  const slots = Int32Array.from(active, ([, s]) => s)
+  const share = flow.shares.standard
+  const out = new Float64Array(flow.rowCut.length)
+  return () => {
+    for (let k = 0; k < rows.length; k++) {
+      const j = rows[k]! * 4
+      const i = slots[k]! * 4
+      out[k] =
+        share[j]! * inputs[i]! +
+        share[j + 1]! * inputs[i + 1]! +
+        share[j + 2]! * inputs[i + 2]! +
+        share[j + 3]! * inputs[i + 3]!
+    }
+  }
+}
+
+/** What draws cannot do without: a log-normal factor for every active output, and the sums. */
+function samplingFloor(flow: Flow, inputs: Float64Array, draws: number): () => void {
+  const setting = setFlow(flow, NO_CHOICES)
+  const bare = bareLoop(flow, inputs)
+  const active = flow.slots.reduce((sum, _, s) => sum + setting.end[s]! - setting.start[s]!, 0)
+  return () => {
+    const normal = randomNormal.source(randomLcg(0.5))(0, 1)
+    let sum = 0
+    for (let d = 0; d < draws; d++) {
+      for (let r = 0; r < active; r++) sum += Math.exp(0.14 * normal())
+      bare()
+    }
+    if (sum < 0) throw new Error('never')
+  }
+}
+
+function benchSpecies(species: Species, liveKg: number, part: string) {
+  const anatomy = ANATOMIES[species]
+  const flow = compile(anatomy)
+  const setting = setFlow(flow, NO_CHOICES)
+  const inputs = pour(flow, setting, {}, anatomy.referenceKg)
+  const out = newYield(flow)
+  const lot = lotOf(liveKg)
+  const read = reckon(flow, lot, farm)
+  const floor = median(bareLoop(flow, inputs), 20000)
+  const chain = [chainUnder(anatomy, {}), anatomy.chain.days.usual, 1] as const
+  const DRAWS = 10_000
+  const sampling = median(samplingFloor(flow, inputs, DRAWS), 1, 5)
+  const rows: [string, number, number, string][] = [
+    ['bare typed-array loop over the active outputs', floor, floor, ''],
+    ['one evaluation', median(() => void evaluate(flow, setting, inputs, out), 20000), floor, '≤ 3'],
+    [
+      'a moved line: pour and evaluate',
+      median(() => void evaluate(flow, setting, pour(flow, setting, {}, 84), out), 2000),
+      floor,
+      '',
+    ],
+    [
+      `all alternatives of the ${part}, whole plans`,
+      median(
+        () => void alternativesFor(flow, read.plan, part, ['left', 'right'], tallyWith(lot, farm, read)),
+        20,
+      ),
+      floor,
+      '',
+    ],
+    ['a lot read whole, with 500 draws', median(() => void reckon(flow, lot, farm), 3), floor, ''],
+    ['compiling the anatomy', median(() => void compile(anatomy), 1), floor, ''],
+    [
+      `${DRAWS} draws, against the sampling floor`,
+      median(
+        () => void drawLot(flow, setting, inputs, 1, sampleChain(...chain, evidenceOf(lot.weighings)), DRAWS),
+        1,
+        5,
+      ),
+      sampling,
+      '≤ 1.5',
+    ],
+  ]
+  console.log(`\n${species} | µs | × floor | asked`)
+  for (const [name, us, of, asked] of rows)
+    console.log(`${name} | ${us.toFixed(2)} | ${(us / of).toFixed(1)} | ${asked || '–'}`)
+  const block = rows[3]![1] + rows[4]![1]
+  console.log(
+    `everything the Block shows after a changed choice | ${block.toFixed(0)} | k = ${(block / floor).toFixed(0)} | ${((block / 16000) * 100).toFixed(0)} % of a 16 ms frame`,
+  )
+}
+
+benchSpecies('hog', 118, 'loin')
+benchSpecies('steer', 520, 'short-loin')
+benchSpecies('lamb', 50, 'loin')

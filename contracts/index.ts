@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ownAdditionsSchema, SPECIES } from '#core/anatomy'
 import { commandSchema, decisionSchema } from '#core/plan'
 
 const massUnit = z.enum(['kg', 'lb'])
@@ -31,8 +32,8 @@ export type Farm = z.infer<typeof farmSchema>
 export const newLotSchema = z.object({
   id: z.uuid(),
   tag: name,
-  species: z.literal('hog'),
-  count: z.number().int().min(1).max(200),
+  species: z.enum(SPECIES),
+  count: z.number().int().min(1).max(2000),
 })
 export type NewLot = z.infer<typeof newLotSchema>
 
@@ -112,7 +113,7 @@ export const packSchema = z.object({ ...kept, cut: z.string(), packs: z.number()
 export const lotSchema = z.object({
   id: z.uuid(),
   tag: name,
-  species: z.literal('hog'),
+  species: z.enum(SPECIES),
   count: z.number().int().min(1),
   anatomy: z.string().regex(/^[0-9a-f]{64}$/),
   createdAt: instant,
@@ -121,6 +122,14 @@ export const lotSchema = z.object({
   packs: z.array(packSchema),
 })
 export type Lot = z.infer<typeof lotSchema>
+
+/** A version of a farm's own parts and ways to cut; the newest of its species is what a new lot is pinned to. */
+export const ownVersionSchema = z.object({
+  version: z.number().int().min(1),
+  body: ownAdditionsSchema,
+  at: instant,
+})
+export type OwnVersion = z.infer<typeof ownVersionSchema>
 
 export const paperKindSchema = z.enum(['price-list', 'cut-sheet'])
 export const newPaperSchema = z.object({ id: z.uuid(), kind: paperKindSchema })
@@ -137,7 +146,7 @@ export type Paper = z.infer<typeof paperSchema>
 export const homeSchema = z.object({ farm: farmSchema.nullable(), lots: z.array(lotSchema) })
 export type Home = z.infer<typeof homeSchema>
 
-export const BUNDLE_VERSION = 1
+export const BUNDLE_VERSION = 2
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),
@@ -146,6 +155,7 @@ export const bundleSchema = z.object({
   content: z.object({
     farm: farmSchema.nullable(),
     anatomies: z.record(z.string(), z.record(z.string(), z.unknown())),
+    own: z.array(ownVersionSchema),
     lots: z.array(lotSchema),
     papers: z.array(paperSchema),
   }),

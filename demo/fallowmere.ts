@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { Append, Farm, NewPack, NewWeighing } from '#contracts'
 import { KG_PER_LB } from '#core/measure'
+import type { Species } from '#core/anatomy'
 import type { Decision } from '#core/plan'
 
 const FARM: Farm = {
@@ -14,9 +15,9 @@ const FARM: Farm = {
 
 type Post = (path: string, body: unknown) => Promise<void>
 
-async function hang(post: Post, tag: string) {
+async function hang(post: Post, tag: string, species: Species = 'hog', count = 1) {
   const id = uuid()
-  await post('/lots', { id, tag, species: 'hog', count: 1 })
+  await post('/lots', { id, tag, species, count })
   return {
     weigh: (stage: NewWeighing['stage'], value: number, more: Partial<NewWeighing> = {}) =>
       post(`/lots/${id}/weighings`, {
@@ -58,13 +59,21 @@ const cost = (label: string, amount: number): Decision => ({
   side: 'animal',
   value: { label, amount },
 })
-const path = (target: string, value: string, ...sides: ('left' | 'right')[]): Decision[] =>
+const path = (target: string, value: string, ...sides: ('left' | 'right' | 'animal')[]): Decision[] =>
   (sides.length > 0 ? sides : (['left', 'right'] as const)).map((side) => ({
     field: 'path',
     target,
     side,
     value,
   }))
+const say = (target: string, value: boolean): Decision => ({
+  field: 'convention',
+  target,
+  side: 'animal',
+  value,
+})
+const line = (target: string, value: string): Decision[] =>
+  (['left', 'right'] as const).map((side) => ({ field: 'line', target, side, value }))
 const FEES: Decision[] = [
   { field: 'fee', target: 'kill', side: 'animal', value: { amount: 8500, per: 'head', basis: null } },
   { field: 'fee', target: 'cut-wrap', side: 'animal', value: { amount: 98, per: 'lb', basis: 'hot' } },
@@ -77,7 +86,7 @@ const price = (cut: string, minor: number): Decision => ({
   value: { minor, per: 'lb' },
 })
 
-/** Three Gloucestershire Old Spots: one measured by tape, one hanging, one half packed. */
+/** Three hogs, two lambs, a steer and two flocks: on the hoof, hanging or half packed, cut in different schools. */
 export async function loadFallowmere(address: string): Promise<void> {
   const post: Post = async (path, body) => send('POST', path, body)
   const send = async (method: string, path: string, body: unknown) => {
@@ -107,7 +116,7 @@ export async function loadFallowmere(address: string): Promise<void> {
   await bramble.decide({ field: 'route', ...lot, value: 'inspected' })
   await bramble.decide(
     cost('Weaner', 9500),
-    cost('Feed', 39850),
+    cost('Feed', 44850),
     cost('Bedding and vet', 2600),
     cost('Haulage', 4000),
     cost('Own labour', 12000),
@@ -129,6 +138,7 @@ export async function loadFallowmere(address: string): Promise<void> {
     cost('Own labour', 12000),
   )
   await clover.decide(...FEES, { field: 'target', ...lot, value: 12000 })
+  await clover.decide(...line('shoulder-line', '4|5'), ...line('leg-line', 'lumbar'))
   await clover.decide(...path('loin', 'loin-boneless-chops'), ...path('spare-ribs', 'ribs-squared'))
   await clover.decide(
     price('boneless-chop', 1049),
@@ -152,4 +162,77 @@ export async function loadFallowmere(address: string): Promise<void> {
     { field: 'done', target: 'boneless-chop', side: 'animal', value: true },
     { field: 'done', target: 'back-ribs', side: 'animal', value: true },
   )
+
+  await lambs(post)
+  await steer(post)
+  await flocks(post)
+}
+
+/** One left whole for a saddle with racks of eight ribs; one split, its racks of seven. */
+async function lambs(post: Post) {
+  const thistle = await hang(post, 'Thistle', 'lamb')
+  await thistle.weigh('live', 118, { source: 'scale' })
+  await thistle.weigh('hot', 58.5)
+  await thistle.decide({ field: 'route', ...lot, value: 'inspected' }, say('split', false))
+  await thistle.decide(cost('Ewe’s share', 7000), cost('Grazing and hay', 6400), cost('Own labour', 4500))
+  await thistle.decide(
+    { field: 'fee', target: 'kill', side: 'animal', value: { amount: 4500, per: 'head', basis: null } },
+    { field: 'fee', target: 'cut-wrap', side: 'animal', value: { amount: 125, per: 'lb', basis: 'hot' } },
+    { field: 'target', ...lot, value: 6000 },
+  )
+  await thistle.decide(...path('loin', 'loin-saddle'), ...path('neck', 'neck-whole-slices'))
+  await thistle.decide(...path('liver', 'liver-kept', 'animal'), ...path('breast', 'breast-rolled'))
+
+  const teasel = await hang(post, 'Teasel', 'lamb')
+  await teasel.weigh('live', 104, { source: 'tape' })
+  await teasel.decide(...line('shoulder-line', '5|6'), ...path('leg', 'leg-seven-meals', 'left'))
+  await teasel.decide(cost('Ewe’s share', 7000), cost('Grazing and hay', 5200))
+}
+
+/** A steer whose left side is cut on the saw, bone in, and whose right side is boned with a knife. */
+async function steer(post: Post) {
+  const alder = await hang(post, 'Alder', 'steer')
+  await alder.weigh('live', 1120, { source: 'scale' })
+  await alder.weigh('hot', 668)
+  await alder.decide({ field: 'route', ...lot, value: 'inspected' }, { field: 'days', ...lot, value: 16 })
+  await alder.decide(
+    cost('Calf', 92000),
+    cost('Hay and grazing', 78000),
+    cost('Grain', 41000),
+    cost('Haulage', 9000),
+    cost('Own labour', 40000),
+  )
+  await alder.decide(
+    { field: 'fee', target: 'kill', side: 'animal', value: { amount: 12500, per: 'head', basis: null } },
+    { field: 'fee', target: 'cut-wrap', side: 'animal', value: { amount: 105, per: 'lb', basis: 'hanging' } },
+    { field: 'target', ...lot, value: 60000 },
+  )
+  await alder.decide(
+    ...path('rib', 'rib-roast', 'left'),
+    ...path('rib', 'rib-eye', 'right'),
+    ...path('short-loin', 'loin-tbone', 'left'),
+    ...path('short-loin', 'loin-strip', 'right'),
+    ...path('chuck', 'chuck-blade-roasts', 'left'),
+    ...path('hanger', 'hanger-steak', 'animal'),
+    ...path('tail', 'tail-kept', 'animal'),
+  )
+}
+
+/** A flock sold whole with its giblets, and one parted. */
+async function flocks(post: Post) {
+  const exempt: Decision = { field: 'route', ...lot, value: 'poultry-exempt' }
+  const first = await hang(post, 'Flock 1', 'broiler', 60)
+  await first.weigh('live', 372, { source: 'scale' })
+  await first.decide(exempt, say('giblets', true))
+  await first.decide(cost('Chicks', 15000), cost('Feed', 48000), cost('Bedding and brooding', 4500))
+
+  const second = await hang(post, 'Flock 2', 'broiler', 40)
+  await second.weigh('live', 252, { source: 'scale' })
+  await second.weigh('hot', 171)
+  await second.decide(exempt, ...path('bird', 'bird-parts', 'animal'))
+  await second.decide(
+    ...path('wing', 'wing-three', 'animal'),
+    ...path('loose-giblets', 'loose-giblets-kept', 'animal'),
+  )
+  await second.decide(cost('Chicks', 10000), cost('Feed', 33500), cost('Bedding and brooding', 3000))
 }

@@ -30,7 +30,7 @@ describe.each([
 })
 
 describe('the rail', () => {
-  it('shows three hogs at three stages with the next step of each, and bundles when there are many', async () => {
+  it('shows every lot at its stage with its next step, and bundles when there are many', async () => {
     const { page } = run
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(run.url)
@@ -45,7 +45,7 @@ describe('the rail', () => {
         body: JSON.stringify({ id, tag: `Row ${i}`, species: 'hog', count: 2 }),
       })
     }
-    await page.getByRole('button', { name: '10 on the hoof' }).waitFor()
+    await page.getByRole('button', { name: '12 on the hoof' }).waitFor()
     await page.getByLabel('Find a lot or a station').fill('row 7')
     await expect.poll(() => page.locator('.next tbody tr').count()).toBe(1)
   })

@@ -2,9 +2,9 @@ import { createRequire } from 'node:module'
 import * as fontkit from 'fontkit'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
-import { hog } from '#core/anatomy'
+import { ANATOMIES, SPECIES } from '#core/anatomy'
 import type { PriceList } from '#core/ledger'
-import { CAUTIONS, ROUTES } from '#core/rules'
+import { cautionAt, ROUTES } from '#core/rules'
 import { definitionOf, priceListCsv } from './index.ts'
 
 const resolve = createRequire(import.meta.url).resolve
@@ -33,10 +33,14 @@ const list: PriceList = {
 describe('paper', () => {
   it('has a glyph for every word, sign and currency it may print, in both weights', () => {
     const words = [
-      ...[...hog.parts, ...hog.paths, ...hog.cuts, ...hog.lines].flatMap((x) => Object.values(x.names)),
-      ...hog.paths.flatMap((p) => [p.steps, p.caution ?? '']),
+      ...Object.values(ANATOMIES).flatMap((a) => [
+        ...[...a.parts, ...a.paths, ...a.cuts, ...a.lines].flatMap((x) => Object.values(x.names)),
+        ...a.paths.flatMap((p) => [p.steps, p.caution ?? '']),
+        ...a.conventions.flatMap((c) => [c.on, c.off, c.says]),
+        ...a.lines.flatMap((l) => (l.kind === 'across' ? l.settings.map((s) => s.school) : [l.says])),
+      ]),
       ...ROUTES.map((r) => r.label + r.says),
-      ...Object.values(CAUTIONS),
+      ...SPECIES.flatMap((s) => (['chill', 'block', 'labels'] as const).map((step) => cautionAt(step, s))),
       '→ ≤ ½ ± × · – $ £ € ¥ “ ” ’ é ü ñ 0123456789',
     ]
     const letters = new Set(words.join('').replaceAll(/\s/g, ''))

@@ -21,8 +21,11 @@ const { lots } = await (await fetch(`${url}/api/home`)).json()
 const id = Object.fromEntries(lots.map((l) => [l.tag, l.id]))
 const views = {
   rail: '/',
-  hang: `/lots/${id.Bramble}/hang`,
+  hang: `/lots/${id.Alder}/hang`,
   block: `/lots/${id.Bramble}/block`,
+  'block-lamb': `/lots/${id.Thistle}/block`,
+  'block-steer': `/lots/${id.Alder}/block`,
+  'block-birds': `/lots/${id['Flock 2']}/block`,
   price: `/lots/${id.Bramble}/price`,
   pack: `/lots/${id.Clover}/pack`,
   farm: '/farm',

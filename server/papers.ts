@@ -5,7 +5,7 @@ import { reckon, type PackWeighing } from '#core/forecast'
 import { priceList, type PriceList } from '#core/ledger'
 import { formatMass, formatMassRange, type Issue } from '#core/measure'
 import { cutSheet, type CutSheet } from '#core/plan'
-import { CAUTIONS, ruleOf } from '#core/rules'
+import { cautionAt, ruleOf } from '#core/rules'
 
 /** A day as the farm's calendar has it. */
 const localDate = (at: Date, zone: string) =>
@@ -19,9 +19,8 @@ export function drawUp(
   anatomy: Anatomy,
   at: Date,
 ): { data: PriceList | CutSheet } | { issues: Issue[] } {
-  const flow = compile(anatomy)
   const read = reckon(
-    flow,
+    compile(anatomy),
     {
       count: lot.count,
       weighings: lot.weighings as Weighing[],
@@ -35,8 +34,8 @@ export function drawUp(
   const hanging = read.stages.find((s) => s.id === 'hanging')
   if (kind === 'cut-sheet') {
     const present = (part: string, side: SideName) => {
-      const slot = flow.slotIndex.get(slotKey(part, side))!
-      return read.inputs.slice(slot * 4, slot * 4 + 4).some((kg) => kg > 0)
+      const slot = read.flow.slotIndex.get(slotKey(part, side))!
+      return read.slotKg.slice(slot * 4, slot * 4 + 4).some((kg) => kg > 0)
     }
     if (!hanging) return { issues: [{ code: 'mass-empty', field: 'live' }] }
     const words = hanging.weighed
@@ -63,7 +62,7 @@ export function drawUp(
     lot: lot.tag,
     date,
     currency: farm.currency,
-    words: [rule.says, CAUTIONS.labels],
+    words: [rule.says, cautionAt('labels', anatomy.species)],
   }
   const rows = read.cuts
     .filter((c) => c.kg > 1e-6)

@@ -8,6 +8,7 @@ import {
   newWeighingSchema,
   type Paper,
 } from '#contracts'
+import { ownAdditionsSchema, SPECIES } from '#core/anatomy'
 import type { PriceList } from '#core/ledger'
 import { paperPdf, priceListCsv } from '#paper'
 import type { Bell } from './events.ts'
@@ -74,6 +75,18 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
     const anatomy = await store.run('anatomy', String(req.params.hash))
     if (!anatomy) throw notFound('anatomy')
     res.set('cache-control', 'public, max-age=31536000, immutable').json(anatomy)
+  })
+
+  api.get('/own/:species', async (req, res) => {
+    const species = SPECIES.find((s) => s === req.params.species)
+    if (!species) throw notFound('species')
+    res.json(await store.run('own', species))
+  })
+
+  api.post('/own', async (req, res) => {
+    const out = await store.run('saveOwn', { own: parsed(ownAdditionsSchema, req.body), at: at() })
+    if (out.result === 'refused') throw refused(out.issues)
+    res.status(201).json(out.own)
   })
 
   api.post('/lots/:id/papers', async (req, res) => {

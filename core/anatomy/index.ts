@@ -1,26 +1,43 @@
 /** What is an animal made of, along which lines does it come apart, and what can each part become? */
-export { TISSUES } from './types.ts'
+export { SPECIES, TISSUES, TRIM_LEVELS } from './types.ts'
 export type {
   Anatomy,
   Band,
   ChainFigures,
+  Convention,
+  CrossLine,
   Cut,
   CutKind,
   Destination,
-  Dressing,
   Line,
+  LiveShare,
+  LongLine,
+  Measure,
   Names,
   NameSet,
   Part,
   Path,
   PathOutput,
+  Point,
   Portion,
+  Process,
   SideName,
+  Species,
   Tissue,
   TissueShares,
+  TrimLevel,
 } from './types.ts'
-export { validateAnatomy } from './validate.ts'
+export { lengthBetween, linePositions, positionOf, withRibs } from './axis.ts'
+export { lookup } from './lookup.ts'
+export type { Lookup } from './lookup.ts'
+export { openedFrom, partOrder, validateAnatomy } from './validate.ts'
 export type { AnatomyFault } from './validate.ts'
-export { drawSide } from './map.ts'
-export type { HungSide, PartShape } from './map.ts'
+export { extendAnatomy, ownAdditionsSchema } from './own.ts'
+export type { OwnAdditions } from './own.ts'
+export { drawHung } from './map.ts'
+export type { Hung, HungSide, LineMark, PartShape } from './map.ts'
 export { hog } from './hog/index.ts'
+export { lamb } from './lamb/index.ts'
+export { steer } from './steer/index.ts'
+export { broiler } from './broiler/index.ts'
+export { ANATOMIES } from './all.ts'

@@ -1,37 +1,43 @@
-import type { Anatomy } from './types.ts'
-
-export type Point = [x: number, y: number]
+import { positionOf } from './axis.ts'
+import type { Anatomy, CrossLine, Edge, LaidMap, Level, MapShape, Point, SidesMap } from './types.ts'
 
 export interface PartShape {
-  part: string
+  /** The parts that may lie here, first what another was opened into. */
+  parts: string[]
   polygon: Point[]
   label: Point
+  /** Lies on both sides of the middle of a laid-out bird. */
+  both: boolean
 }
 
-/** One half carcass as shapes in a 400 × 800 box, back to the left; parts drawn later lie over earlier ones. */
+/** Where a setting of a transverse line lies: height, and the back and belly edge there. */
+export interface LineMark {
+  line: string
+  setting: string
+  y: number
+  from: number
+  to: number
+}
+
+/** One half carcass as shapes in a 400 × 800 box; parts drawn later lie over earlier ones. */
 export interface HungSide {
-  width: number
-  height: number
   parts: PartShape[]
   ribs: { rib: number; from: Point; bend: Point; to: Point; number: Point }[]
   vertebrae: Point[]
-  lines: { line: string; setting: string; y: number; from: number; to: number; inForce: boolean }[]
+  marks: LineMark[]
+  /** Long lines as drawn, and px per mm across them. */
+  along: { line: string; path: Point[] }[]
+  pxPerMm: number
 }
 
-const WIDTH = 400
-const HEIGHT = 800
-/** Where the drawing's stations lie from the hock down. */
-const Y = {
-  foot: 24,
-  hock: 64,
-  leg: 112,
-  legLine: 305,
-  neck: 740,
-  jowl: 792,
-  elbow: 676,
-  knee: 744,
-  toe: 790,
+export type Hung = { kind: 'sides' | 'whole'; side: HungSide } | { kind: 'laid'; parts: PartShape[] }
+
+export interface LinesAt {
+  at: Readonly<Record<string, number>>
+  mm: Readonly<Record<string, number>>
 }
+
+type EdgeAt = (y: number) => number
 const STEP = 6
 
 /** Cubic Hermite through points (at, value), slopes from neighbours. */
@@ -58,8 +64,6 @@ function smooth<P extends { at: number }>(points: readonly P[], value: (p: P) =>
   )
 }
 
-type EdgeAt = (y: number) => number
-
 function down(from: number, to: number, at: EdgeAt): Point[] {
   const steps = Math.max(2, Math.ceil(Math.abs(to - from) / STEP))
   return Array.from({ length: steps + 1 }, (_, i) => {
@@ -73,102 +77,144 @@ const strip = (top: number, bottom: number, left: EdgeAt, right: EdgeAt): Point[
 ]
 const bulge = (y: number, from: number, to: number) => Math.sin((Math.PI * (y - from)) / (to - from))
 
-/** A lens of the given half widths around an edge, between two heights. */
-const lens = (top: number, bottom: number, at: EdgeAt, left: number, right: number): Point[] =>
-  strip(
-    top,
-    bottom,
-    (y) => at(y) - left * bulge(y, top, bottom),
-    (y) => at(y) + right * bulge(y, top, bottom),
-  )
-
-/** Draws a hung side with its lines at the given axis positions. */
-export function drawSide(anatomy: Anatomy, lineAt: Record<string, number>): HungSide {
-  const { outline, foreleg } = anatomy.map
-  const cumulative = anatomy.axis.reduce<number[]>((sums, s) => [...sums, sums.at(-1)! + s.mm], [0])
-  const legAt = lineAt['leg-line'] ?? anatomy.axis.length
-  const yOf = (position: number) =>
-    Y.neck - (cumulative[position]! / cumulative[legAt]!) * (Y.neck - Y.legLine)
-  const back: EdgeAt = (y) => smooth(outline, (p) => p.back, y)
-  const eye: EdgeAt = (y) => smooth(outline, (p) => p.eye, y)
-  const belly: EdgeAt = (y) => smooth(outline, (p) => p.belly, y)
-  const fore =
-    (side: 'left' | 'right'): EdgeAt =>
-    (y) =>
-      smooth(foreleg, (p) => p[side], y)
-  const shoulderY = yOf(lineAt['shoulder-line'] ?? 0)
-  const legY = yOf(legAt)
-
-  const ribSegments = anatomy.axis.flatMap((s, i) =>
-    s.rib ? [{ rib: s.rib, y: (yOf(i) + yOf(i + 1)) / 2 }] : [],
-  )
-  const lastRibY = Math.min(...ribSegments.map((r) => r.y)) - 6
-  const ribEnd: EdgeAt = (y) => eye(y) + 0.58 * (belly(y) - eye(y)) * Math.min(1, 0.45 + (y - lastRibY) / 130)
-  const jowlIn = (y: number) => 1 - Math.sqrt(Math.max(0, 1 - ((y - Y.neck) / (Y.jowl - Y.neck)) ** 2))
-  const shape = (part: string, polygon: Point[], label: Point): PartShape => ({ part, polygon, label })
-  const middle = (y: number): Point => [(back(y) + belly(y)) / 2, y]
-
+/**
+ * Draws a carcass with its lines where they lie: a hung side, the half of a whole one seen from behind (`whole`; the
+ * back is then the middle), or a bird laid out on its back.
+ */
+export function drawHung(anatomy: Anatomy, lines: LinesAt, whole = false): Hung {
+  const { map } = anatomy
+  if (map.kind === 'laid') return { kind: 'laid', parts: laid(map) }
+  const outline = (whole && map.whole) || map.outline
+  const limb = outline === map.outline ? map.limb : (map.wholeLimb ?? map.limb)
   return {
-    width: WIDTH,
-    height: HEIGHT,
-    parts: [
-      shape('hind-foot', strip(Y.foot, Y.hock, back, belly), middle(44)),
-      shape('hind-hock', strip(Y.hock, Y.leg, back, belly), middle(90)),
-      shape('leg', strip(Y.leg, legY, back, belly), middle(215)),
-      shape('loin', strip(legY, shoulderY, back, eye), [(back(legY) + eye(legY)) / 2, legY + 52]),
-      shape('belly', strip(legY, shoulderY, eye, belly), [belly(500) - 58, 440]),
-      shape('spare-ribs', strip(lastRibY, shoulderY, eye, ribEnd), [
-        eye(560) + 46,
-        Math.min(575, (lastRibY + shoulderY) / 2 + 26),
-      ]),
-      shape('shoulder', strip(shoulderY, Y.neck, back, belly), [eye(690) - 8, Math.max(shoulderY + 30, 690)]),
-      shape(
-        'jowl',
-        strip(
-          Y.neck,
-          Y.jowl,
-          (y) => back(y) + 26 * jowlIn(y),
-          (y) => belly(y) - 26 * jowlIn(y),
-        ),
-        middle(764),
-      ),
-      shape('fore-hock', strip(Y.elbow, Y.knee, fore('left'), fore('right')), [300, 715]),
-      shape('fore-foot', strip(Y.knee, Y.toe, fore('left'), fore('right')), [316, 768]),
-      shape(
-        'leaf-fat',
-        lens(legY + 18, legY + 128, (y) => belly(y) - 26, 26, 8),
-        [belly(legY + 70) - 36, legY + 70],
-      ),
-      shape('tenderloin', lens(legY - 40, legY + 118, eye, 20, 5), [eye(legY + 30) - 6, legY + 30]),
-      shape(
-        'kidney',
-        lens(legY + 74, legY + 114, (y) => eye(y) + 28, 12, 12),
-        [eye(legY + 94) + 28, legY + 94],
-      ),
-    ],
+    kind: outline === map.outline ? 'sides' : 'whole',
+    side: drawSide(anatomy, { ...map, outline, limb }, lines),
+  }
+}
+
+/** Catmull-Rom through a closed outline, as points. */
+function rounded(points: readonly Point[]): Point[] {
+  const n = points.length
+  return points.flatMap((_, i) => {
+    const [a, b, c, d] = [-1, 0, 1, 2].map((k) => points[(i + k + n) % n]!) as [Point, Point, Point, Point]
+    return [0, 0.25, 0.5, 0.75].map((t): Point => {
+      const at = (k: 0 | 1) =>
+        0.5 *
+        (2 * b[k] +
+          (c[k] - a[k]) * t +
+          (2 * a[k] - 5 * b[k] + 4 * c[k] - d[k]) * t * t +
+          (3 * b[k] - a[k] - 3 * c[k] + d[k]) * t * t * t)
+      return [at(0), at(1)]
+    })
+  })
+}
+const laid = (map: LaidMap): PartShape[] =>
+  map.shapes.map((s) => ({ parts: s.parts, polygon: rounded(s.outline), label: s.label, both: s.both }))
+
+function drawSide(anatomy: Anatomy, map: SidesMap, lines: LinesAt): HungSide {
+  const { axis } = anatomy
+  const { spine, limb, outline } = map
+  const cumulative = axis.reduce<number[]>((sums, s) => [...sums, sums.at(-1)! + s.mm], [0])
+  const mmAt = (position: number) => {
+    const i = Math.min(Math.floor(position), axis.length - 1)
+    return cumulative[i]! + (position - i) * axis[i]!.mm
+  }
+  const topAt = usualAt(anatomy, spine.topLine)
+  const pxPerMm = (spine.bottom - spine.top) / mmAt(topAt)
+  const yOf = (position: number) => spine.bottom - mmAt(position) * pxPerMm
+  const level = (l: Level): number => (typeof l === 'number' ? l : yOf(lines.at[l.line]!) + (l.plus ?? 0))
+
+  const ribSegments = axis.flatMap((s, i) => (s.rib ? [{ rib: s.rib, y: (yOf(i) + yOf(i + 1)) / 2 }] : []))
+  const lastRibY = Math.min(...ribSegments.map((r) => r.y)) - 6
+  const edge = (e: Edge): EdgeAt => {
+    if (e === 'back') return (y) => smooth(outline, (p) => p.back, y)
+    if (e === 'eye') return (y) => smooth(outline, (p) => p.eye, y)
+    if (e === 'belly') return (y) => smooth(outline, (p) => p.belly, y)
+    if (e === 'limb left') return (y) => smooth(limb, (p) => p.left, y)
+    if (e === 'limb right') return (y) => smooth(limb, (p) => p.right, y)
+    if (e === 'rib end')
+      return (y) => eye(y) + 0.62 * (belly(y) - eye(y)) * Math.min(1, 0.45 + Math.max(0, y - lastRibY) / 130)
+    if ('line' in e) {
+      const mm = lines.mm[e.line] ?? 0
+      return (y) => Math.min(eye(y) + mm * pxPerMm, eye(y) + 0.9 * (belly(y) - eye(y)))
+    }
+    const [from, to] = [edge(e.from), edge(e.to)]
+    return (y) => from(y) + e.share * (to(y) - from(y))
+  }
+  const [back, eye, belly, ribEnd] = [edge('back'), edge('eye'), edge('belly'), edge('rib end')]
+
+  const shape = (s: MapShape): PartShape => {
+    const [top, bottom] = [level(s.from), Math.max(level(s.from), level(s.to))]
+    const [left, right] = [edge(s.left), edge(s.right)]
+    const [l, r] = s.bulge ?? [0, 0]
+    const labelY = s.label ? level(s.label.level) : (top + bottom) / 2
+    return {
+      parts: s.parts,
+      both: false,
+      polygon:
+        s.kind === 'strip'
+          ? strip(top, bottom, left, right)
+          : strip(
+              top,
+              bottom,
+              (y) => left(y) - l * bulge(y, top, bottom),
+              (y) => right(y) + r * bulge(y, top, bottom),
+            ),
+      label: [
+        s.label ? edge(s.label.edge)(labelY) + (s.label.dx ?? 0) : (left(labelY) + right(labelY)) / 2,
+        labelY,
+      ],
+    }
+  }
+  const across = anatomy.lines.filter((l) => l.kind === 'across')
+  return {
+    parts: map.shapes.map(shape),
     ribs: ribSegments.map(({ rib, y }) => ({
       rib,
-      from: [back(y) + 42, y],
+      from: [back(y) + 0.42 * (eye(y) - back(y)), y],
       bend: [eye(y) - 8, y - 5],
-      to: [y < shoulderY ? ribEnd(y) - 4 : eye(y) + 52, y + 13],
-      number: [back(y) + 14, y + 4],
+      to: [ribEnd(y) - 4, y + 13],
+      number: [back(y) + 0.15 * (eye(y) - back(y)), y + 4],
     })),
-    vertebrae: anatomy.axis.slice(0, legAt + 1).map((_, i): Point => {
-      const y = i < legAt ? (yOf(i) + yOf(i + 1)) / 2 : legY - 16
-      return [back(y) + 36, y]
+    vertebrae: axis.slice(0, Math.ceil(topAt)).map((_, i): Point => {
+      const y = (yOf(i) + yOf(i + 1)) / 2
+      return [back(y) + 0.37 * (eye(y) - back(y)), y]
     }),
-    lines: anatomy.lines.flatMap((line) =>
+    marks: across.flatMap((line) =>
       line.settings.map((s) => {
-        const y = yOf(s.at)
-        return {
-          line: line.id,
-          setting: s.id,
-          y,
-          from: back(y),
-          to: belly(y),
-          inForce: lineAt[line.id] === s.at,
-        }
+        const y = yOf(placed(anatomy, line, s.id, lines.at))
+        return { line: line.id, setting: s.id, y, from: back(y), to: belly(y) }
       }),
     ),
+    along: anatomy.lines
+      .filter((l) => l.kind === 'along')
+      .map((l) => {
+        const [from, to] = reachOf(anatomy, l.id, lines.at)
+        return { line: l.id, path: down(yOf(to), yOf(from), edge({ line: l.id })) }
+      }),
+    pxPerMm,
   }
+}
+
+/** The stretch of the axis a long line divides: from the foremost to the hindmost of the spans it runs through. */
+function reachOf(anatomy: Anatomy, line: string, at: LinesAt['at']): [number, number] {
+  const ends = anatomy.bands.flatMap((band) =>
+    band.spans.flatMap((span, i) =>
+      span.below?.line === line
+        ? [
+            i === 0 ? 0 : at[band.spans[i - 1]!.until]!,
+            span.until === 'end' ? anatomy.axis.length : at[span.until]!,
+          ]
+        : [],
+    ),
+  )
+  return [Math.min(...ends), Math.max(...ends)]
+}
+
+const placed = (anatomy: Anatomy, line: CrossLine, setting: string, at: LinesAt['at']) =>
+  positionOf(anatomy.axis, line.settings.find((s) => s.id === setting)!.at, at)
+
+function usualAt(anatomy: Anatomy, id: string): number {
+  const line = anatomy.lines.find((l) => l.id === id)
+  return line?.kind === 'across' ? placed(anatomy, line, line.fallback, {}) : anatomy.axis.length
 }

@@ -4,6 +4,8 @@ export type Tissue = (typeof TISSUES)[number]
 export type TissueShares = Record<Tissue, number>
 export type NameSet = 'american' | 'commonwealth'
 export type Names = Record<NameSet, string>
+export const SPECIES = ['hog', 'lamb', 'steer', 'broiler'] as const
+export type Species = (typeof SPECIES)[number]
 
 /** Where a cut goes: roast, steak or chop, braise, grind, cure, bone, fat, offal, loss. */
 export type Destination = 'R' | 'T' | 'B' | 'G' | 'C' | 'N' | 'F' | 'O' | 'X'
@@ -12,11 +14,12 @@ export type CutKind = 'product' | 'by-product' | 'loss'
 export type SideName = 'left' | 'right' | 'animal'
 
 /**
- * How a cut is divided: sawn to a thickness, split to a target weight, filled into packs, or left whole.
- * `kg`/`lb` are the pack or piece sizes usual in each unit.
+ * How a cut is divided: sawn to a thickness, snapped at every vertebra, split to a target weight, filled into
+ * packs, or left whole. `kg`/`lb` are the pack or piece sizes usual in each unit.
  */
 export type Portion =
   | { kind: 'sawn'; thicknessMm: number; kerfMm: number; perPack: number }
+  | { kind: 'snapped'; perPack: number }
   | { kind: 'roast'; kg: number; perPack: number }
   | { kind: 'pack'; kg: number; lb: number }
   | { kind: 'whole'; perSide: number; perPack: number }
@@ -31,7 +34,7 @@ export interface Cut {
   portion: Portion | null
 }
 
-/** One segment of the axis; positions on the axis are counted in segments from the head end. */
+/** One segment of the axis, from the head end. Lengths at the anatomy's reference carcass. */
 export interface Segment {
   id: string
   mm: number
@@ -39,24 +42,57 @@ export interface Segment {
 }
 
 /**
+ * A place on the axis: `start`, `end`, a segment's id (the joint behind it), `rib last`, or `=line` (where
+ * another line lies); `+2` or `-0.5` behind it counts segments on from there.
+ */
+export type Landmark = string
+
+/** Ribs an animal of this species can have; the axis is written for the usual number. */
+export interface RibCount {
+  usual: number
+  low: number
+  high: number
+}
+
+/** A stretch of a band and the part it belongs to; mass further from the eye than a long line belongs to another. */
+export interface Span {
+  part: string
+  until: string
+  below?: { line: string; part: string }
+}
+
+/**
  * A row of cells along the axis. `tissue` is its mass as a share of the base carcass; `along` says per
  * tissue which share of that lies in each segment (sums to 1). `spans` name the part each stretch belongs
- * to, in order, each ending at a line or at the tail.
+ * to, in order, each ending at a line or at `end`. `fromMm`–`toMm` is how far from the eye it reaches.
  */
 export interface Band {
   id: string
   tissue: TissueShares
   along: Record<Tissue, number[]>
-  spans: { part: string; until: string | 'end' }[]
+  fromMm?: number
+  toMm?: number
+  spans: Span[]
 }
 
-/** A transverse line: its settings are axis positions, one per band name given, `all` for the rest. */
-export interface Line {
+/** A transverse line: named settings, each a place on the axis; `bands` says where it lies otherwise (oblique). */
+export interface CrossLine {
+  kind: 'across'
   id: string
   names: Names
-  settings: { id: string; label: string; school: string; at: number }[]
+  settings: { id: string; label: string; school: string; at: Landmark; bands?: Record<string, Landmark> }[]
   fallback: string
 }
+
+/** A line along the side, so many mm from the eye. */
+export interface LongLine {
+  kind: 'along'
+  id: string
+  names: Names
+  says: string
+  mm: { low: number; high: number; step: number; usual: number }
+}
+export type Line = CrossLine | LongLine
 
 export interface Part {
   id: string
@@ -64,17 +100,28 @@ export interface Part {
   scope: 'side' | 'animal'
   /** Cells of a band that this part takes out before the lines, when a chosen path calls for it. */
   extraction?: { band: string; order: number }
-  /** The part is on the carcass only under this dressing. */
-  needs?: 'skin' | 'head' | 'feet'
-  /** Between which lines the part is sawn: gives its length. */
-  length?: { from: string | 'start'; to: string | 'end' }
+  /** Not of the carcass: mass as a share of fasted live weight, and of which tissues. Poured only when kept. */
+  offCarcass?: { share: number; tissue: TissueShares }
+  /** Conventions this part needs; `!id` needs it off. */
+  needs?: string[]
+  /** What its sawn cuts are counted along: between two lines, or so many mm at the reference carcass. */
+  length?: { from: string; to: string } | { mm: number }
   fallback: string
 }
 
-/** Per tissue, which share of the part goes to this cut; a process adds mass to it and takes mass away. */
+/** What a process adds, by name, and what is left of the green weight at its end. */
+export interface Process {
+  inflows: { name: string; share: number }[]
+  yield: number
+}
+
+/** Per tissue, which share of the part goes to this cut, or on to this part to be opened in its turn. */
 export interface PathOutput extends TissueShares {
-  cut: string
-  process?: { name: string; added: number; yield: number }
+  cut?: string
+  part?: string
+  process?: Process
+  /** Between-cutter SD (log) of this share, where it is known apart from the species' own. */
+  sd?: number
 }
 
 export interface Path {
@@ -82,10 +129,18 @@ export interface Path {
   part: string
   names: Names
   destination: Destination
-  /** A skilled hand with a band saw, minutes for one side (or the animal). */
+  /** A skilled hand, minutes for one side (or the animal). */
   minutes: number
-  needs?: 'skin'
-  extracts?: string[]
+  tool: Tool
+  needs?: string[]
+  /** Occupies both sides at once. */
+  pair?: boolean
+  /** Leaves an off-carcass part where it is: nothing of it is poured. */
+  leaves?: boolean
+  /** Parts freed before the lines, and from under which parts; from all when not said. */
+  extracts?: { part: string; from?: string[] }[]
+  /** Paths of other parts that are the other half of this one. */
+  together?: { part: string; path: string }[]
   /** Paths of other parts that use the same bones or muscle. */
   excludes?: { path: string; reason: string }[]
   /** Cuts that can no longer be had under this path, and why. */
@@ -95,43 +150,132 @@ export interface Path {
   outputs: PathOutput[]
 }
 
-export interface Dressing {
+export const TOOLS = ['knife', 'saw', 'grinder', 'cure', 'none'] as const
+export type Tool = (typeof TOOLS)[number]
+
+/**
+ * A convention of slaughter: what is left on, in, or whole. `points` is what it adds to the dressing when it is not
+ * as usual; `off` what it takes off the base carcass when it is off. Some are doors only and weigh nothing.
+ */
+export interface Convention {
   id: string
-  skin: boolean
-  head: boolean
-  /** Hot carcass weight as a share of shrunk live weight: mean and between-animal SD. */
-  mean: number
-  sd: number
+  names: Names
+  on: string
+  off: string
+  usual: boolean
+  points: number
+  sd?: number
+  removes?: { bands: string[] | 'all'; tissues: Tissue[] | 'all'; share: number }[]
+  chill?: { mean: number; sd: number; inflow: string }
+  /** What the unusual state shuts out or asks for. */
+  says: string
 }
 
 /** Figures of the weight chain: means and between-animal SDs of each step, as ratios. */
 export interface ChainFigures {
   liveKg: { low: number; high: number }
   shrink: { mean: number; sd: number }
-  dressings: Dressing[]
+  dressing: { mean: number; sd: number }
   dressingPossible: { low: number; high: number }
   chill: { mean: number; sd: number }
   ageingPerDay: { mean: number; sd: number }
+  days: { usual: number; low: number; high: number }
+  /** girth² × length / divisor, inches and pounds; null where nobody tapes. */
+  tapeDivisor: number | null
 }
+
+/** What of the live weight is no carcass, as shares of fasted live weight at the usual dressing. */
+export interface LiveShare {
+  id: string
+  names: Names
+  share: number
+  part?: string
+}
+
+/** A measurement a grader or the plant gives. Kept in mm, cm² or percent. */
+export interface Measure {
+  id: 'fat-depth' | 'eye-area' | 'kidney-fat'
+  names: Names
+  unit: 'mm' | 'cm²' | '%'
+  low: number
+  high: number
+  usual: number
+}
+
+export const TRIM_LEVELS = ['generous', 'standard', 'close', 'strict'] as const
+export type TrimLevel = (typeof TRIM_LEVELS)[number]
+/** `waste` scales the fat trimmed away, `kept` the fat left on, `lean` is silver skin and tendon taken off with it. */
+export type TrimFigures = Record<TrimLevel, { waste: number; kept: number; lean: number }>
 
 export interface Anatomy {
   id: string
-  species: 'hog'
+  species: Species
   version: number
   names: Names
   chain: ChainFigures
   /** Carcass weight at which the axis has the lengths given. */
   referenceKg: number
   axis: Segment[]
+  ribs: RibCount | null
   lines: Line[]
   bands: Band[]
   parts: Part[]
   cuts: Cut[]
   paths: Path[]
+  conventions: Convention[]
+  live: LiveShare[]
+  measures: Measure[]
+  trim: TrimFigures
+  /** Where trimmed fat goes, the part all trim is pooled in, and the cuts of discards and of losses. */
+  roles: { fat: string; trim: string; discard: string; loss: string }
   /** Between-animal SDs (log) of the common factors, and the between-cutter SD (log) of one output's share. */
   spread: { fat: number; lean: number; bone: number; cutter: number }
-  map: {
-    outline: { at: number; back: number; eye: number; belly: number }[]
-    foreleg: { at: number; left: number; right: number }[]
-  }
+  map: AnatomyMap
+  /** Where every figure above comes from: its place in this object → its line in docs/sources.md. */
+  sources: Record<string, string>
 }
+
+export type Point = [x: number, y: number]
+/** A drawn height: px from the top, or a line, with px added. */
+export type Level = number | { line: string; plus?: number }
+/** A drawn edge: of the outline, of the fore limb, a long line, or so far from one edge to another. */
+export type Edge =
+  | 'back'
+  | 'eye'
+  | 'belly'
+  | 'limb left'
+  | 'limb right'
+  | 'rib end'
+  | { line: string }
+  | { from: Edge; to: Edge; share: number }
+
+export interface MapShape {
+  parts: string[]
+  kind: 'strip' | 'lens'
+  from: Level
+  to: Level
+  left: Edge
+  right: Edge
+  /** Lenses bulge so far from the left and right edge. */
+  bulge?: [number, number]
+  label?: { level: Level; edge: Edge; dx?: number }
+}
+
+/** Half carcasses hung by the hind leg, back outward; `whole` the same seen from behind, unsplit. 400 × 800. */
+export interface SidesMap {
+  kind: 'sides'
+  outline: { at: number; back: number; eye: number; belly: number }[]
+  whole?: { at: number; back: number; eye: number; belly: number }[]
+  limb: { at: number; left: number; right: number }[]
+  wholeLimb?: { at: number; left: number; right: number }[]
+  /** Height of the hindmost and foremost joint of the spine, and of the ends of the ribs. */
+  spine: { top: number; topLine: string; bottom: number }
+  shapes: MapShape[]
+}
+
+/** A bird on its back; closed outlines of the right half, drawn on both sides of the middle where `both`. 400 × 400. */
+export interface LaidMap {
+  kind: 'laid'
+  shapes: { parts: string[]; outline: Point[]; both: boolean; label: Point }[]
+}
+export type AnatomyMap = SidesMap | LaidMap

@@ -1,74 +1,165 @@
-import { TISSUES, type Anatomy } from './types.ts'
+import { linePositions } from './axis.ts'
+import { TISSUES, type Anatomy, type Part, type Path } from './types.ts'
 
 export interface AnatomyFault {
   where: string
   what: string
 }
+type Fault = (where: string, what: string) => void
 
 const CLOSED = 1e-9
+const percent = (x: number) => `${Number((Math.abs(x) * 100).toPrecision(3))} %`
 
 /**
  * What is wrong with an anatomy: tissue that does not close, names that are missing, references to
- * nothing, parts no cell reaches, paths that exclude a path which does not exist. Empty when sound.
+ * nothing, parts nothing reaches, parts that come out of themselves, lines off the axis. Empty when sound.
  */
 export function validateAnatomy(a: Anatomy): AnatomyFault[] {
   const faults: AnatomyFault[] = []
-  const fault = (where: string, what: string) => faults.push({ where, what })
-  const cuts = new Set(a.cuts.map((c) => c.id))
-  const parts = new Set(a.parts.map((p) => p.id))
-  const paths = new Map(a.paths.map((p) => [p.id, p]))
-  const lines = new Set(a.lines.map((l) => l.id))
-  for (const [kind, ids] of [
+  const fault: Fault = (where, what) => void faults.push({ where, what })
+  idsAndNames(a, fault)
+  bands(a, fault)
+  lines(a, fault)
+  paths(a, fault)
+  tree(a, fault)
+  for (const id of Object.values(a.roles))
+    if (![...a.cuts, ...a.parts].some((x) => x.id === id)) fault('roles', `name unknown ${id}`)
+  return faults
+}
+
+function idsAndNames(a: Anatomy, fault: Fault) {
+  for (const [kind, list] of [
     ['cut', a.cuts],
     ['part', a.parts],
     ['path', a.paths],
+    ['line', a.lines],
+    ['convention', a.conventions],
   ] as const) {
-    if (new Set(ids.map((x) => x.id)).size !== ids.length) fault(kind, 'two have the same id')
-    for (const x of ids)
+    const seen = new Set<string>()
+    for (const x of list) {
+      if (seen.has(x.id)) fault(x.id, `is the id of two ${kind}s`)
+      seen.add(x.id)
       if (!x.names.american || !x.names.commonwealth) fault(x.id, 'lacks a name in one set')
+    }
   }
-  const reached = new Set(a.parts.filter((p) => p.extraction).map((p) => p.id))
+}
+
+function bands(a: Anatomy, fault: Fault) {
+  const parts = new Set(a.parts.map((p) => p.id))
+  const across = new Set(a.lines.filter((l) => l.kind === 'across').map((l) => l.id))
+  const along = new Set(a.lines.filter((l) => l.kind === 'along').map((l) => l.id))
   for (const band of a.bands) {
     for (const t of TISSUES) {
-      const sum = band.along[t].reduce((s, x) => s + x, 0)
-      if (band.along[t].length !== a.axis.length)
-        fault(band.id, `${t} has ${band.along[t].length} cells, the axis ${a.axis.length}`)
+      const cells = band.along[t]
+      const sum = cells.reduce((s, x) => s + x, 0)
+      if (cells.length !== a.axis.length)
+        fault(band.id, `${t} has ${cells.length} cells, the axis ${a.axis.length}`)
       if (band.tissue[t] > 0 && Math.abs(sum - 1) > CLOSED) fault(band.id, `${t} cells add up to ${sum}`)
-      if (band.tissue[t] < 0 || band.along[t].some((x) => x < 0)) fault(band.id, `${t} is negative somewhere`)
+      if (band.tissue[t] < 0 || cells.some((x) => x < 0)) fault(band.id, `${t} is negative somewhere`)
     }
     for (const span of band.spans) {
-      if (!parts.has(span.part)) fault(band.id, `spans to unknown part ${span.part}`)
-      if (span.until !== 'end' && !lines.has(span.until)) fault(band.id, `ends at unknown line ${span.until}`)
-      reached.add(span.part)
+      for (const id of [span.part, span.below?.part])
+        if (id && !parts.has(id)) fault(band.id, `spans to unknown part ${id}`)
+      if (span.until !== 'end' && !across.has(span.until))
+        fault(band.id, `ends at unknown line ${span.until}`)
+      if (span.below && !along.has(span.below.line))
+        fault(band.id, `is divided by unknown long line ${span.below.line}`)
+      if (span.below && !((band.toMm ?? 0) > (band.fromMm ?? 0)))
+        fault(band.id, 'is divided by a long line but does not say how far it reaches')
     }
   }
-  for (const part of a.parts) {
-    if (!reached.has(part.id)) fault(part.id, 'is reached by no cell')
-    if (paths.get(part.fallback)?.part !== part.id)
-      fault(part.id, `falls back to ${part.fallback}, which is none of its paths`)
-  }
-  for (const path of a.paths) {
-    if (!parts.has(path.part)) fault(path.id, `opens unknown part ${path.part}`)
-    for (const t of TISSUES) {
-      const sum = path.outputs.reduce((s, o) => s + o[t], 0)
-      if (Math.abs(sum - 1) > CLOSED)
-        fault(path.id, `${t} adds up to ${sum}: ${sum < 1 ? 'some is missing' : 'some is there twice'}`)
-    }
-    for (const o of path.outputs) {
-      if (!cuts.has(o.cut)) fault(path.id, `makes unknown cut ${o.cut}`)
-      if (TISSUES.some((t) => o[t] < 0)) fault(path.id, `gives a negative share to ${o.cut}`)
-    }
-    for (const x of path.excludes ?? [])
-      if (!paths.has(x.path)) fault(path.id, `excludes unknown path ${x.path}`)
-    for (const x of path.shutsOut ?? [])
-      if (!cuts.has(x.cut)) fault(path.id, `shuts out unknown cut ${x.cut}`)
-    for (const x of path.extracts ?? []) if (!parts.has(x)) fault(path.id, `extracts unknown part ${x}`)
-  }
+}
+
+function lines(a: Anatomy, fault: Fault) {
   for (const line of a.lines) {
+    if (line.kind === 'along') {
+      const { low, high, step, usual } = line.mm
+      if (!(low <= usual && usual <= high && step > 0))
+        fault(line.id, `${usual} mm lies outside ${low} to ${high} mm`)
+      continue
+    }
     if (!line.settings.some((s) => s.id === line.fallback))
       fault(line.id, 'falls back to no setting of its own')
-    for (const s of line.settings)
-      if (s.at < 0 || s.at > a.axis.length) fault(line.id, `${s.id} lies outside the axis`)
+    for (const s of line.settings) {
+      const at = linePositions(a, (l) => (l.id === line.id ? s.id : undefined)).at[line.id]!
+      if (!(at >= 0 && at <= a.axis.length)) fault(line.id, `${s.id} lies outside the axis`)
+    }
   }
-  return faults
+}
+
+function paths(a: Anatomy, fault: Fault) {
+  const cuts = new Set(a.cuts.map((c) => c.id))
+  const parts = new Map(a.parts.map((p) => [p.id, p]))
+  const byId = new Map(a.paths.map((p) => [p.id, p]))
+  const conventions = new Set(a.conventions.map((c) => c.id))
+  const needs = (where: string, list: readonly string[] = []) => {
+    for (const n of list)
+      if (!conventions.has(n.replace('!', ''))) fault(where, `needs unknown convention ${n}`)
+  }
+  for (const p of a.parts) {
+    needs(p.id, p.needs)
+    if (byId.get(p.fallback)?.part !== p.id)
+      fault(p.id, `falls back to ${p.fallback}, which is none of its paths`)
+    if (p.offCarcass && p.scope !== 'animal') fault(p.id, 'is no carcass but has sides')
+  }
+  for (const path of a.paths) {
+    needs(path.id, path.needs)
+    if (!parts.has(path.part)) fault(path.id, `opens unknown part ${path.part}`)
+    if (path.outputs.some((o) => (o.cut === undefined) === (o.part === undefined)))
+      fault(path.id, 'has an output that is not one cut or one part')
+    for (const t of TISSUES) {
+      const off = path.outputs.reduce((s, o) => s + o[t], 0) - 1
+      if (Math.abs(off) > CLOSED)
+        fault(path.id, `${t} does not close: ${percent(off)} is ${off < 0 ? 'missing' : 'there twice'}`)
+    }
+    for (const o of path.outputs) {
+      if (o.cut !== undefined && !cuts.has(o.cut)) fault(path.id, `makes unknown cut ${o.cut}`)
+      if (o.part !== undefined) childOf(path, parts.get(o.part), o.part, parts.get(path.part), fault)
+      if (TISSUES.some((t) => o[t] < 0)) fault(path.id, `gives a negative share to ${o.cut ?? o.part}`)
+    }
+    for (const x of [...(path.excludes ?? []), ...(path.together ?? [])])
+      if (!byId.has(x.path)) fault(path.id, `refers to unknown path ${x.path}`)
+    for (const x of path.shutsOut ?? [])
+      if (!cuts.has(x.cut)) fault(path.id, `shuts out unknown cut ${x.cut}`)
+    for (const x of path.extracts ?? [])
+      if (!parts.get(x.part)?.extraction) fault(path.id, `extracts unknown part ${x.part}`)
+  }
+}
+
+function childOf(path: Path, child: Part | undefined, id: string, parent: Part | undefined, fault: Fault) {
+  if (!child) fault(path.id, `opens into unknown part ${id}`)
+  else if (parent?.scope === 'animal' && child.scope === 'side')
+    fault(path.id, `opens into ${id}, which has sides, but ${parent.id} has none`)
+}
+
+/** The part another comes out of; null for what hangs by itself, and for pools that several parts feed. */
+export function openedFrom(a: Pick<Anatomy, 'paths'>, part: string): string | null {
+  const from = new Set(a.paths.filter((p) => p.outputs.some((o) => o.part === part)).map((p) => p.part))
+  return from.size === 1 ? [...from][0]! : null
+}
+
+/** Parts in order, each behind all that open into it; the parts left over come out of themselves. */
+export function partOrder(a: Pick<Anatomy, 'parts' | 'paths'>): { ordered: string[]; cyclic: string[] } {
+  const parents = new Map(a.parts.map((p) => [p.id, new Set<string>()]))
+  for (const path of a.paths) for (const o of path.outputs) if (o.part) parents.get(o.part)?.add(path.part)
+  const ordered: string[] = []
+  let waiting = a.parts.map((p) => p.id)
+  while (waiting.length > 0) {
+    const ready = waiting.filter((id) => [...parents.get(id)!].every((p) => ordered.includes(p)))
+    if (ready.length === 0) break
+    ordered.push(...ready)
+    waiting = waiting.filter((id) => !ready.includes(id))
+  }
+  return { ordered, cyclic: waiting }
+}
+
+function tree(a: Anatomy, fault: Fault) {
+  for (const id of partOrder(a).cyclic)
+    fault(id, 'comes out of itself: follow its paths and break the circle')
+  const reached = new Set([
+    ...a.parts.filter((p) => p.extraction || p.offCarcass).map((p) => p.id),
+    ...a.bands.flatMap((b) => b.spans.flatMap((s) => [s.part, s.below?.part ?? s.part])),
+    ...a.paths.flatMap((p) => p.outputs.flatMap((o) => o.part ?? [])),
+  ])
+  for (const p of a.parts) if (!reached.has(p.id)) fault(p.id, 'is reached by no cell and no path')
 }

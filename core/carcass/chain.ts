@@ -1,4 +1,4 @@
-import type { ChainFigures, Dressing } from '#core/anatomy'
+import type { ChainFigures } from '#core/anatomy'
 import type { Grams, MassUnit } from '#core/measure'
 
 /** Weights of the chain in order; `shrunk` is live after fasting and haulage, `aged` is what hangs on the day of cutting. */
@@ -87,7 +87,7 @@ interface Step {
  * Steps between log weights: ln(later) = ln(earlier) + N(mean, variance). For n animals the independent
  * spread of a group's total shrinks with √n.
  */
-function stepsOf(figures: ChainFigures, dressing: Dressing, days: number, count: number): Step[] {
+function stepsOf(figures: ChainFigures, days: number, count: number): Step[] {
   const step = (mean: number, sd: number): Step => ({
     mean: Math.log(mean),
     variance: (sd / mean) ** 2 / count,
@@ -95,7 +95,7 @@ function stepsOf(figures: ChainFigures, dressing: Dressing, days: number, count:
   const aged = 1 - figures.ageingPerDay.mean * days
   return [
     step(figures.shrink.mean, figures.shrink.sd),
-    step(dressing.mean, dressing.sd),
+    step(figures.dressing.mean, figures.dressing.sd),
     step(figures.chill.mean, figures.chill.sd),
     step(aged, Math.max(figures.ageingPerDay.sd * days, 1e-6)),
   ]
@@ -131,13 +131,12 @@ function filter(steps: Step[], evidence: readonly Evidence[]): Filtered[] {
  */
 export function solveChain(
   figures: ChainFigures,
-  dressing: Dressing,
   days: number,
   count: number,
   evidence: readonly Evidence[],
 ): ChainPoint[] | null {
   if (evidence.length === 0) return null
-  const steps = stepsOf(figures, dressing, days, count)
+  const steps = stepsOf(figures, days, count)
   const filtered = filter(steps, evidence)
   const smoothed: Filtered[] = [...filtered]
   for (let i = STAGES.length - 2; i >= 0; i--) {
@@ -159,12 +158,11 @@ export function solveChain(
 /** Draws one chain from the posterior (backward sampling), kg per stage; `normal` gives standard normals. */
 export function sampleChain(
   figures: ChainFigures,
-  dressing: Dressing,
   days: number,
   count: number,
   evidence: readonly Evidence[],
 ): (normal: () => number) => number[] {
-  const steps = stepsOf(figures, dressing, days, count)
+  const steps = stepsOf(figures, days, count)
   const filtered = filter(steps, evidence)
   return (normal) => {
     const logs = new Array<number>(STAGES.length)
@@ -183,14 +181,13 @@ export function sampleChain(
 /** Weighings that lie beyond 3 SD of what all the other evidence says: stage, and z. */
 export function disagreements(
   figures: ChainFigures,
-  dressing: Dressing,
   days: number,
   count: number,
   evidence: readonly Evidence[],
 ): { stage: Stage; z: number; expectedKg: number }[] {
   return evidence.flatMap((e) => {
     const others = evidence.filter((x) => x !== e)
-    const point = solveChain(figures, dressing, days, count, others)?.find((p) => p.stage === e.stage)
+    const point = solveChain(figures, days, count, others)?.find((p) => p.stage === e.stage)
     if (!point) return []
     const z = (Math.log(e.kg) - Math.log(point.kg)) / Math.sqrt(point.sd ** 2 + e.sd ** 2)
     return Math.abs(z) > 3 ? [{ stage: e.stage, z, expectedKg: point.kg }] : []

@@ -3,45 +3,68 @@ import type { Flow, FlowSetting } from './flow.ts'
 
 const T = TISSUES.length
 
-/** What comes of a carcass: kg per cut, kg per row before its process, and the mass processes added. */
+/** What comes of a carcass: kg per cut, kg per row before its process, kg in every slot, and the mass processes added. */
 export interface Yield {
   cutKg: Float64Array
   rowKg: Float64Array
+  /** (slot × 4 + tissue), what was poured and what other parts opened into. */
+  slotKg: Float64Array
   added: number
 }
 
 export const newYield = (flow: Flow): Yield => ({
   cutKg: new Float64Array(flow.anatomy.cuts.length),
   rowKg: new Float64Array(flow.rowCut.length),
+  slotKg: new Float64Array(flow.slots.length * T),
   added: 0,
 })
 
 /**
- * One pass: masses of all cuts from the parts' tissue (`inputs`, kg) through the active rows. `share` is the
- * flow's own, or one drawn by `perturb`. Process: product = green × yield, and green + added = product + loss.
+ * One pass: masses of all cuts from the parts' tissue (`inputs`, kg) through the active rows; a row leads to a cut or
+ * on into a part that stands behind it. `share` is the flow's at the plan's trim level, or one drawn by `perturb`.
+ * Process: product = green × yield, and green + added = product + loss.
  */
 export function evaluate(
   flow: Flow,
   setting: FlowSetting,
   inputs: Float64Array,
   out: Yield,
-  share = flow.rowShare,
+  share = flow.shares[setting.trim],
 ): Yield {
-  const { rowCut, rowAdded, rowYield, lossCut } = flow
+  const { rowCut, rowSlot, rowAdded, rowYield, lossCut } = flow
   const { start, end } = setting
-  const { cutKg, rowKg } = out
+  const { cutKg, rowKg, slotKg } = out
   cutKg.fill(0)
+  slotKg.set(inputs)
   let added = 0
   for (let s = 0; s < start.length; s++) {
     const i = s * T
-    const lean = inputs[i]!
-    const fat = inputs[i + 1]!
-    const bone = inputs[i + 2]!
-    const skin = inputs[i + 3]!
-    for (let r = start[s]!, stop = end[s]!; r < stop; r++) {
+    const lean = slotKg[i]!
+    const fat = slotKg[i + 1]!
+    const bone = slotKg[i + 2]!
+    const skin = slotKg[i + 3]!
+    const stop = end[s]!
+    if (lean + fat + bone + skin === 0) {
+      rowKg.fill(0, start[s]!, stop)
+      continue
+    }
+    for (let r = start[s]!; r < stop; r++) {
       const j = r * T
-      const green = share[j]! * lean + share[j + 1]! * fat + share[j + 2]! * bone + share[j + 3]! * skin
+      const l = share[j]! * lean
+      const f = share[j + 1]! * fat
+      const b = share[j + 2]! * bone
+      const k = share[j + 3]! * skin
+      const green = l + f + b + k
       rowKg[r] = green
+      const next = rowSlot[r]!
+      if (next >= 0) {
+        const n = next * T
+        slotKg[n]! += l
+        slotKg[n + 1]! += f
+        slotKg[n + 2]! += b
+        slotKg[n + 3]! += k
+        continue
+      }
       const inflow = green * rowAdded[r]!
       const product = green * rowYield[r]!
       added += inflow
@@ -51,6 +74,12 @@ export function evaluate(
   }
   out.added = added
   return out
+}
+
+/** Whether a slot has any meat to open, in what `evaluate` found. */
+export function holds(y: Yield, slot: number): boolean {
+  const i = slot * T
+  return y.slotKg[i]! + y.slotKg[i + 1]! + y.slotKg[i + 2]! + y.slotKg[i + 3]! > 1e-9
 }
 
 /**
@@ -64,8 +93,8 @@ export function perturb(
   d: number,
   share: Float64Array,
 ): Float64Array {
-  const { rowShare, rowCut } = flow
-  const offset = d * rowCut.length
+  const rowShare = flow.shares[setting.trim]
+  const offset = d * flow.rowCut.length
   for (let s = 0; s < setting.start.length; s++) {
     const from = setting.start[s]!
     const to = setting.end[s]!
@@ -81,20 +110,22 @@ export function perturb(
       bone += share[j + 2] = rowShare[j + 2]! * f
       skin += share[j + 3] = rowShare[j + 3]! * f
     }
+    const [a, b, c, e] = [1 / lean, 1 / fat, 1 / bone, 1 / skin]
     for (let r = from; r < to; r++) {
       const j = r * T
-      share[j]! /= lean
-      share[j + 1]! /= fat
-      share[j + 2]! /= bone
-      share[j + 3]! /= skin
+      share[j]! *= a
+      share[j + 1]! *= b
+      share[j + 2]! *= c
+      share[j + 3]! *= e
     }
   }
   return share
 }
 
-/** carcass + added = products + by-products + losses, all kg. */
+/** carcass + kept + added = products + by-products + losses, all kg; `kept` came from outside the carcass (offal). */
 export interface Balance {
   carcass: number
+  kept: number
   added: number
   products: number
   byProducts: number
@@ -104,11 +135,22 @@ export interface Balance {
 export function balanceOf(flow: Flow, inputs: Float64Array, y: Yield): Balance {
   const sums = { product: 0, 'by-product': 0, loss: 0 }
   flow.anatomy.cuts.forEach((c, i) => (sums[c.kind] += y.cutKg[i]!))
+  const kept = keptKg(flow, inputs)
   return {
-    carcass: inputs.reduce((a, b) => a + b, 0),
+    carcass: inputs.reduce((a, b) => a + b, 0) - kept,
+    kept,
     added: y.added,
     products: sums.product,
     byProducts: sums['by-product'],
     losses: sums.loss,
   }
+}
+
+/** Kg poured into parts that are no carcass. */
+export function keptKg(flow: Flow, inputs: Float64Array): number {
+  let sum = 0
+  flow.slots.forEach((slot, s) => {
+    if (slot.offCarcass > 0) for (let t = 0; t < T; t++) sum += inputs[s * T + t]!
+  })
+  return sum
 }

@@ -1,4 +1,16 @@
-import { TISSUES, type Anatomy, type SideName } from '#core/anatomy'
+import {
+  linePositions,
+  partOrder,
+  TISSUES,
+  TRIM_LEVELS,
+  withRibs,
+  type Anatomy,
+  type Path,
+  type PathOutput,
+  type SideName,
+  type TrimLevel,
+} from '#core/anatomy'
+import { trimmed } from './trim.ts'
 
 const T = TISSUES.length
 
@@ -6,97 +18,127 @@ const T = TISSUES.length
 export interface Slot {
   part: string
   side: SideName
-  paths: { id: string; start: number; end: number; extracts: string[]; minutes: number }[]
+  /** Share of fasted live weight of a part that is no carcass; 0 for carcass. */
+  offCarcass: number
+  paths: { id: string; start: number; end: number; minutes: number; path: Path }[]
 }
 
-/** An anatomy with all its paths, once, as flat arrays. Rows are (slot, path, output). */
+/** An anatomy with all its paths, once, as flat arrays. Rows are (slot, path, output); a slot stands behind all that open into it. */
 export interface Flow {
   anatomy: Anatomy
   slots: Slot[]
   slotIndex: Map<string, number>
+  /** The cut a row goes to, or −1; and the slot it goes on to, or −1. */
   rowCut: Int32Array
-  rowShare: Float64Array
+  rowSlot: Int32Array
+  /** Shares of every tissue per row (row × 4 + tissue), at each trim level. */
+  shares: Record<TrimLevel, Float64Array>
   rowAdded: Float64Array
   rowYield: Float64Array
+  rowSd: Float64Array
   lossCut: number
   /** Per band, cumulative tissue mass up to each axis position: ((position × 4) + tissue). */
   cumulative: Float64Array[]
-  /** Per band and side, the slot of each span, and of the part that takes the band out before the lines. */
+  /** Per band and side, the slots of its spans, and of the part that takes the band out before the lines. */
   spanSlots: Record<
     'left' | 'right',
-    { spans: number[]; extraction: { part: string; slot: number } | null }[]
+    { spans: { slot: number; below: number }[]; extraction: { part: string; slot: number } | null }[]
   >
+  /** The same species with another number of ribs, compiled when first asked for. */
+  variants: Map<number, Flow>
 }
 
-/** What a plan says: a path per slot and a setting per line and side, keyed `part:side`, `line:side`. */
+/** What a plan says of the cutting, keyed `part:side`, `line:side`; settings of transverse lines, mm of long ones. */
 export interface Choices {
   paths: ReadonlyMap<string, string>
   lines: ReadonlyMap<string, string>
+  mm: ReadonlyMap<string, number>
+  trim: TrimLevel
 }
+export const NO_CHOICES: Choices = { paths: new Map(), lines: new Map(), mm: new Map(), trim: 'standard' }
 
-/** How the carcass was dressed: what hangs. */
-export interface DressingState {
-  skin: boolean
-  head: boolean
-}
+type OnSide<V> = Record<'left' | 'right', V>
 
 /** A plan resolved against a flow: the active rows of each slot, and the line positions of each side. */
 export interface FlowSetting {
   start: Int32Array
   end: Int32Array
   pathOf: number[]
-  lineAt: Record<'left' | 'right', Record<string, number>>
-  extracted: Record<'left' | 'right', Set<string>>
+  trim: TrimLevel
+  lineAt: OnSide<Record<string, number>>
+  bandLineAt: OnSide<Record<string, Record<string, number>>>
+  mm: OnSide<Record<string, number>>
+  /** Part taken out before the lines → the parts it is freed from under; `all` of them. */
+  extracted: OnSide<Map<string, Set<string> | 'all'>>
 }
 
 export const slotKey = (part: string, side: SideName) => `${part}:${side}`
 const SIDES = ['left', 'right'] as const
 
+interface Row {
+  cut: number
+  slot: number
+  shares: Record<TrimLevel, PathOutput>
+  sd: number
+}
+
 /** Compiles an anatomy. Every path of every part is laid down once; choices only pick among the rows. */
 export function compile(anatomy: Anatomy): Flow {
   const cutIndex = new Map(anatomy.cuts.map((c, i) => [c.id, i]))
-  const rows: { cut: number; share: number[]; added: number; yield: number }[] = []
-  const slots = anatomy.parts.flatMap((part) =>
-    (part.scope === 'animal' ? (['animal'] as const) : SIDES).map((side): Slot => ({
-      part: part.id,
-      side,
-      paths: anatomy.paths
-        .filter((p) => p.part === part.id)
-        .map((p) => {
-          const start = rows.length
-          for (const o of p.outputs) {
-            rows.push({
-              cut: cutIndex.get(o.cut)!,
-              share: TISSUES.map((t) => o[t]),
-              added: o.process?.added ?? 0,
-              yield: o.process?.yield ?? 1,
-            })
-          }
-          return { id: p.id, start, end: rows.length, extracts: p.extracts ?? [], minutes: p.minutes }
+  const byId = new Map(anatomy.parts.map((p) => [p.id, p]))
+  const sidesOf = (part: string): readonly SideName[] =>
+    byId.get(part)!.scope === 'animal' ? ['animal'] : SIDES
+  const order = partOrder(anatomy).ordered.flatMap((part) => sidesOf(part).map((side) => ({ part, side })))
+  const slotIndex = new Map(order.map((s, i) => [slotKey(s.part, s.side), i]))
+  const slotFor = (part: string, side: SideName) =>
+    (slotIndex.get(slotKey(part, side)) ?? slotIndex.get(slotKey(part, 'animal')))!
+  const pathsOf = (part: string) => anatomy.paths.filter((p) => p.part === part)
+
+  const rows: Row[] = []
+  const slots = order.map(({ part, side }): Slot => ({
+    part,
+    side,
+    offCarcass: byId.get(part)!.offCarcass?.share ?? 0,
+    paths: pathsOf(part).map((path) => {
+      const start = rows.length
+      const levels = trimmed(anatomy, path)
+      levels.standard.forEach((o, i) =>
+        rows.push({
+          cut: o.cut === undefined ? -1 : cutIndex.get(o.cut)!,
+          slot: o.part === undefined ? -1 : slotFor(o.part, side),
+          shares: Object.fromEntries(TRIM_LEVELS.map((l) => [l, levels[l][i]!])) as Row['shares'],
+          sd: o.sd ?? anatomy.spread.cutter,
         }),
-    })),
-  )
-  const slotIndex = new Map(slots.map((s, i) => [slotKey(s.part, s.side), i]))
+      )
+      return { id: path.id, start, end: rows.length, minutes: path.minutes, path }
+    }),
+  }))
   const spanSlotsOf = (side: 'left' | 'right') =>
     anatomy.bands.map((band) => {
-      const slotOf = (part: string) =>
-        (slotIndex.get(slotKey(part, side)) ?? slotIndex.get(slotKey(part, 'animal')))!
       const out = anatomy.parts.find((p) => p.extraction?.band === band.id)
       return {
-        spans: band.spans.map((s) => slotOf(s.part)),
-        extraction: out ? { part: out.id, slot: slotOf(out.id) } : null,
+        spans: band.spans.map((s) => ({
+          slot: slotFor(s.part, side),
+          below: s.below ? slotFor(s.below.part, side) : -1,
+        })),
+        extraction: out ? { part: out.id, slot: slotFor(out.id, side) } : null,
       }
     })
+  const process = (r: Row) => r.shares.standard.process
   return {
     anatomy,
     slots,
     slotIndex,
     spanSlots: { left: spanSlotsOf('left'), right: spanSlotsOf('right') },
     rowCut: Int32Array.from(rows, (r) => r.cut),
-    rowShare: Float64Array.from(rows.flatMap((r) => r.share)),
-    rowAdded: Float64Array.from(rows, (r) => r.added),
-    rowYield: Float64Array.from(rows, (r) => r.yield),
-    lossCut: anatomy.cuts.findIndex((c) => c.kind === 'loss'),
+    rowSlot: Int32Array.from(rows, (r) => r.slot),
+    shares: Object.fromEntries(
+      TRIM_LEVELS.map((l) => [l, Float64Array.from(rows.flatMap((r) => TISSUES.map((t) => r.shares[l][t])))]),
+    ) as Flow['shares'],
+    rowAdded: Float64Array.from(rows, (r) => process(r)?.inflows.reduce((s, x) => s + x.share, 0) ?? 0),
+    rowYield: Float64Array.from(rows, (r) => process(r)?.yield ?? 1),
+    rowSd: Float64Array.from(rows, (r) => r.sd),
+    lossCut: cutIndex.get(anatomy.roles.loss)!,
     cumulative: anatomy.bands.map((band) => {
       const sums = new Float64Array((anatomy.axis.length + 1) * T)
       for (let p = 0; p < anatomy.axis.length; p++) {
@@ -106,7 +148,19 @@ export function compile(anatomy: Anatomy): Flow {
       }
       return sums
     }),
+    variants: new Map(),
   }
+}
+
+/** The flow of an animal with so many ribs; the flow itself where the species has only one count. */
+export function flowWithRibs(flow: Flow, count: number | null): Flow {
+  const { ribs } = flow.anatomy
+  if (!ribs || count === null || count === ribs.usual) return flow
+  const held = flow.variants.get(count)
+  if (held) return held
+  const made = compile(withRibs(flow.anatomy, count))
+  flow.variants.set(count, made)
+  return made
 }
 
 /** Resolves choices; a slot without one takes its part's usual path, a line its usual setting. */
@@ -115,80 +169,44 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   const fallback = new Map(anatomy.parts.map((p) => [p.id, p.fallback]))
   const start = new Int32Array(slots.length)
   const end = new Int32Array(slots.length)
-  const extracted = { left: new Set<string>(), right: new Set<string>() }
+  const extracted: FlowSetting['extracted'] = { left: new Map(), right: new Map() }
   const pathOf = slots.map((slot, i) => {
     const wanted = choices.paths.get(slotKey(slot.part, slot.side)) ?? fallback.get(slot.part)
     const index = Math.max(
       0,
       slot.paths.findIndex((p) => p.id === wanted),
     )
-    const path = slot.paths[index]!
-    start[i] = path.start
-    end[i] = path.end
-    if (slot.side !== 'animal') for (const x of path.extracts) extracted[slot.side].add(x)
-    return index
-  })
-  const lineAt = { left: {} as Record<string, number>, right: {} as Record<string, number> }
-  for (const line of anatomy.lines) {
-    for (const side of SIDES) {
-      const id = choices.lines.get(`${line.id}:${side}`) ?? line.fallback
-      lineAt[side][line.id] = (
-        line.settings.find((s) => s.id === id) ?? line.settings.find((s) => s.id === line.fallback)!
-      ).at
-    }
-  }
-  return { start, end, pathOf, lineAt, extracted }
-}
-
-/** How much of a band's tissue hangs under a dressing: a hide takes the skin and a little of the fat under it. */
-function kept(
-  anatomy: Anatomy,
-  partOfBand: string,
-  bandId: string,
-  tissue: number,
-  dressing: DressingState,
-): number {
-  const needs = anatomy.parts.find((p) => p.id === partOfBand)?.needs
-  if (needs === 'head' && !dressing.head) return 0
-  if (needs === 'feet' && !dressing.skin) return 0
-  if (dressing.skin) return 1
-  if (TISSUES[tissue] === 'skin') return 0
-  return bandId === 'outer' && TISSUES[tissue] === 'fat' ? 0.93 : 1
-}
-
-/**
- * Pours a carcass of `carcassKg` into the slots: kg of each tissue in each part of each side, as
- * (slot × 4 + tissue). Lines only move mass between the parts that touch them; the total is `carcassKg`.
- */
-export function pour(
-  flow: Flow,
-  setting: FlowSetting,
-  dressing: DressingState,
-  carcassKg: number,
-): Float64Array {
-  const { anatomy, cumulative, spanSlots } = flow
-  const inputs = new Float64Array(flow.slots.length * T)
-  const last = anatomy.axis.length
-  let total = 0
-  anatomy.bands.forEach((band, b) => {
-    for (let t = 0; t < T; t++) {
-      const factor = kept(anatomy, band.spans[0]!.part, band.id, t, dressing)
-      if (factor === 0) continue
-      total += cumulative[b]![last * T + t]! * factor
-      for (const side of SIDES) {
-        const { spans, extraction } = spanSlots[side][b]!
-        const taken = extraction && setting.extracted[side].has(extraction.part) ? extraction.slot : -1
-        let from = 0
-        band.spans.forEach((span, i) => {
-          const to = span.until === 'end' ? last : setting.lineAt[side][span.until]!
-          const mass = (cumulative[b]![to * T + t]! - cumulative[b]![from * T + t]!) * factor * 0.5
-          inputs[(taken < 0 ? spans[i]! : taken) * T + t]! += mass
-          from = to
-        })
+    const { start: from, end: to, path } = slot.paths[index]!
+    start[i] = from
+    end[i] = to
+    if (slot.side !== 'animal') {
+      const held = extracted[slot.side]
+      for (const x of path.extracts ?? []) {
+        const before = held.get(x.part)
+        held.set(x.part, before === 'all' || !x.from ? 'all' : new Set([...(before ?? []), ...x.from]))
       }
     }
+    return index
   })
-  const scale = carcassKg / total
-  for (let i = 0; i < inputs.length; i++) inputs[i]! *= scale
-  return inputs
+  const onSide = <V>(of: (side: 'left' | 'right') => V): OnSide<V> => ({
+    left: of('left'),
+    right: of('right'),
+  })
+  const across = onSide((side) => linePositions(anatomy, (line) => choices.lines.get(`${line.id}:${side}`)))
+  return {
+    start,
+    end,
+    pathOf,
+    trim: choices.trim,
+    lineAt: onSide((side) => across[side].at),
+    bandLineAt: onSide((side) => across[side].bands),
+    mm: onSide((side) =>
+      Object.fromEntries(
+        anatomy.lines.flatMap((l) =>
+          l.kind === 'along' ? [[l.id, choices.mm.get(`${l.id}:${side}`) ?? l.mm.usual]] : [],
+        ),
+      ),
+    ),
+    extracted,
+  }
 }

@@ -1,4 +1,4 @@
-import type { Anatomy, Dressing } from '#core/anatomy'
+import type { Anatomy, ChainFigures } from '#core/anatomy'
 import { formatMass, toKg, type Issue } from '#core/measure'
 import { evidenceOf, STAGES, type Evidence, type Stage, type Weighing } from './chain.ts'
 
@@ -17,7 +17,7 @@ const STAGE_WORD: Record<Stage, string> = {
  */
 export function judgeWeighing(
   anatomy: Anatomy,
-  dressing: Dressing,
+  chain: ChainFigures,
   count: number,
   held: readonly Weighing[],
   added: Weighing,
@@ -37,7 +37,7 @@ export function judgeWeighing(
   for (const other of evidence.filter((e) => e !== own && scale(e))) {
     const [early, late] =
       STAGES.indexOf(own.stage) < STAGES.indexOf(other.stage) ? [own, other] : [other, own]
-    if (late.kg > early.kg * 1.0005) {
+    if (late.kg > early.kg * (1.0005 + waterGain(chain, early, late))) {
       return [
         {
           code: 'later-above-earlier',
@@ -51,10 +51,16 @@ export function judgeWeighing(
         },
       ]
     }
-    const issue = judgePair(anatomy, dressing, early, late, show, field, count)
+    const issue = judgePair(anatomy, chain, early, late, show, field, count)
     if (issue) return [issue]
   }
   return []
+}
+
+/** A carcass only gains weight where the chill can add water. */
+function waterGain(chain: ChainFigures, early: Evidence, late: Evidence): number {
+  const chilled = early.stage === 'hot' && (late.stage === 'cold' || late.stage === 'aged')
+  return chilled && chain.chill.mean > 1 ? chain.chill.mean - 1 + 3 * chain.chill.sd : 0
 }
 
 function outsideSpecies(
@@ -81,7 +87,7 @@ function outsideSpecies(
       each: count > 1 ? 1 : 0,
       low: formatMass(bounds.low, unit, 0),
       high: formatMass(bounds.high, unit, 0),
-      what: isLive ? 'a live hog' : 'a hog carcass',
+      what: `a ${isLive ? 'live ' : ''}${anatomy.names.american.toLowerCase()}${isLive ? '' : ' carcass'}`,
       meant,
     },
   }
@@ -89,14 +95,14 @@ function outsideSpecies(
 
 function judgePair(
   anatomy: Anatomy,
-  dressing: Dressing,
+  chain: ChainFigures,
   early: Evidence,
   late: Evidence,
   show: (kg: number) => string,
   field: string,
   count: number,
 ): Issue | null {
-  const { dressingPossible, shrink, chill, ageingPerDay } = anatomy.chain
+  const { dressing, dressingPossible, shrink, chill, ageingPerDay, days } = chain
   const ratio = late.kg / early.kg
   const carcass = (e: Evidence) => STAGES.indexOf(e.stage) >= STAGES.indexOf('hot')
   if (!carcass(early) && carcass(late)) {
@@ -104,7 +110,7 @@ function judgePair(
     const figures = {
       hot: show(late.kg),
       live: show(early.kg),
-      what: 'hog',
+      what: anatomy.names.american.toLowerCase(),
       percent: (shrunkRatio * 100).toFixed(1),
     }
     if (shrunkRatio < dressingPossible.low || shrunkRatio > dressingPossible.high) {
@@ -128,7 +134,7 @@ function judgePair(
     return null
   }
   const usual = carcass(early)
-    ? { low: 0, high: 1 - chill.mean + 3 * chill.sd + 10 * ageingPerDay.mean }
+    ? { low: 0, high: 1 - chill.mean + 3 * chill.sd + days.high * ageingPerDay.mean }
     : { low: 0, high: 1 - shrink.mean + 5 * shrink.sd }
   if (1 - ratio <= usual.high) return null
   return {

@@ -3,6 +3,8 @@ export { shownWeights } from './shown.ts'
 export type { Shown } from './shown.ts'
 export { whereItGoes } from './losses.ts'
 export type { Loss } from './losses.ts'
+export { drawLot } from './draw.ts'
+export type { Drawn } from './draw.ts'
 export { reckon, tallyWith } from './reckon.ts'
 export type {
   CutFigure,

@@ -1,28 +1,30 @@
-import { randomLcg, randomNormal } from 'd3-random'
 import type { Cut } from '#core/anatomy'
 import {
+  chainUnder,
   currentWeighings,
   disagreements,
   evaluate,
   evidenceOf,
+  flowWithRibs,
+  holds,
+  keptKg,
   newYield,
-  perturb,
   pour,
   sampleChain,
   setFlow,
+  shiftOf,
   solveChain,
-  STAGES,
   type Balance,
   type Evidence,
   type Flow,
   type FlowSetting,
+  type Shift,
   type Stage,
   type Weighing,
 } from '#core/carcass'
 import { costsOf, feePerKg, priceInForce, takings, type CostFigures } from '#core/ledger'
 import { interval, perKg, type Grams, type Interval, type MassUnit, type UnitPrice } from '#core/measure'
 import {
-  dressingOf,
   minutesOf,
   portionsOf,
   readPlan,
@@ -32,6 +34,7 @@ import {
   type TallyPlan,
 } from '#core/plan'
 import { ruleOf, type SaleRule } from '#core/rules'
+import { drawLot, type Drawn } from './draw.ts'
 
 /** One weighing of packs of a cut. Never changed: a correction names it. */
 export interface PackWeighing {
@@ -102,14 +105,19 @@ export interface MoneyFigures {
 export type Uncovered = 'no-costs' | 'no-weight' | 'no-share-price' | 'not-for-sale'
 
 export interface Reckoning {
+  /** The flow of this very animal: with its own number of ribs. */
+  flow: Flow
   plan: Plan
+  /** What measurements of the carcass say, or null without any. */
+  shift: Shift | null
   setting: FlowSetting
   evidence: Evidence[]
   disagreements: { stage: Stage; z: number; expectedKg: number }[]
   /** Null while nothing was weighed or estimated. */
   weights: Record<Stage, number> | null
   stages: StageFigure[]
-  inputs: Float64Array
+  /** Kg of every tissue in every slot, (slot × 4 + tissue): poured, or opened into from another part. */
+  slotKg: Float64Array
   cuts: CutFigure[]
   balance: Balance & { difference: number }
   unweighedKg: number
@@ -118,37 +126,32 @@ export interface Reckoning {
 }
 
 const DRAWS = 500
-const SEED = 0.20261124
-
-interface Drawn {
-  stages: Record<Stage, Float64Array>
-  cutKg: Float64Array[]
-}
 
 /**
  * Reads a lot whole. Central figures are one evaluation at the chain's medians, so that they add up; ranges are
  * the central 80 % of `draws` seeded draws of chain, common tissue factors and cutter (none with 0 draws). Weighed
  * figures have none.
  */
-export function reckon(flow: Flow, lot: LotState, farm: FarmFigures, draws = DRAWS): Reckoning {
+export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRAWS): Reckoning {
+  const plan = readPlan(base.anatomy, lot.commands)
+  const flow = flowWithRibs(base, plan.ribs)
   const { anatomy } = flow
-  const plan = readPlan(anatomy, lot.commands)
   const setting = setFlow(flow, plan.choices)
-  const dressing = dressingOf(anatomy, plan.dressing)
   const evidence = evidenceOf(lot.weighings)
-  const chain = [anatomy.chain, dressing, plan.days, lot.count] as const
+  const chain = [chainUnder(anatomy, plan.conventions), plan.days, lot.count] as const
   const points = solveChain(...chain, evidence)
   const weights = points
     ? (Object.fromEntries(points.map((p) => [p.stage, p.kg])) as Record<Stage, number>)
     : null
 
   const carcassKg = weights?.aged ?? 0
-  const inputs = pour(flow, setting, plan.dressing, carcassKg)
+  const shift = shiftOf(anatomy, plan.measured, (weights?.hot ?? 0) / lot.count)
+  const inputs = pour(flow, setting, plan.conventions, carcassKg, weights?.shrunk ?? 0, shift?.factors)
   const y = evaluate(flow, setting, inputs, newYield(flow))
   const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit)
   const drawn =
     weights && draws > 0
-      ? draw(flow, setting, inputs, lot.count, sampleChain(...chain, evidence), draws)
+      ? drawLot(flow, setting, inputs, lot.count, sampleChain(...chain, evidence), draws, shift?.spread)
       : null
 
   const packed = currentWeighings(lot.packs)
@@ -179,76 +182,23 @@ export function reckon(flow: Flow, lot: LotState, farm: FarmFigures, draws = DRA
       },
     ]
   })
+  const kept = keptKg(flow, inputs)
   return {
+    flow,
     plan,
+    shift,
     setting,
     evidence,
     disagreements: disagreements(...chain, evidence),
     weights,
     stages: weights ? stagesOf(flow, lot, weights, evidence, drawn, cuts) : [],
-    inputs,
+    slotKg: y.slotKg,
     cuts,
-    balance: balance(carcassKg, y.added, cuts),
-    unweighedKg: carcassKg + y.added - cuts.reduce((sum, c) => sum + c.weighedKg, 0),
-    minutes: minutesOf(flow, setting, present(inputs)) * lot.count,
+    balance: balance(carcassKg, kept, y.added, cuts),
+    unweighedKg: carcassKg + kept + y.added - cuts.reduce((sum, c) => sum + c.weighedKg, 0),
+    minutes: minutesOf(flow, setting, (slot) => holds(y, slot)) * lot.count,
     money: money(flow, plan, lot.count, weights, cuts, drawn),
   }
-}
-
-/** Whether a slot has any meat to open. */
-const present = (inputs: Float64Array) => (slot: number) => {
-  const i = slot * 4
-  return inputs[i]! + inputs[i + 1]! + inputs[i + 2]! + inputs[i + 3]! > 1e-9
-}
-
-const cutters = new WeakMap<Flow, { key: string; factors: Float64Array }>()
-
-/**
- * The cutter's factor for every row and draw, exp(sd·z), the same for every plan: two plans are then compared
- * under the same cutters, and a changed plan draws nothing anew.
- */
-function cutterFactors(flow: Flow, sd: number, draws: number): Float64Array {
-  const key = `${sd}|${draws}`
-  const held = cutters.get(flow)
-  if (held?.key === key) return held.factors
-  const normal = randomNormal.source(randomLcg(SEED / 2))(0, 1)
-  const factors = Float64Array.from({ length: draws * flow.rowCut.length }, () => Math.exp(sd * normal()))
-  cutters.set(flow, { key, factors })
-  return factors
-}
-
-/** Draws whole carcasses: chain, then fatness, muscling and bone of the animal, then the cutter. */
-function draw(
-  flow: Flow,
-  setting: FlowSetting,
-  inputs: Float64Array,
-  count: number,
-  chain: (normal: () => number) => number[],
-  draws: number,
-): Drawn {
-  const normal = randomNormal.source(randomLcg(SEED))(0, 1)
-  const { spread, cuts } = flow.anatomy
-  const root = Math.sqrt(count)
-  const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
-  const cutter = cutterFactors(flow, spread.cutter / root, draws)
-  const tissue = [0, 0, 0, 0]
-  inputs.forEach((kg, i) => (tissue[i % 4]! += kg))
-  const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
-  const cutKg = cuts.map(() => new Float64Array(draws))
-  const share = new Float64Array(flow.rowShare.length)
-  const own = new Float64Array(inputs.length)
-  const out = newYield(flow)
-  for (let d = 0; d < draws; d++) {
-    const weights = chain(normal)
-    STAGES.forEach((s, i) => (stages[s][d] = weights[i]!))
-    const factors = sds.map((sd) => Math.exp(sd * normal()))
-    const sum = tissue.reduce((total, kg, t) => total + kg * factors[t]!, 0)
-    const scale = weights[STAGES.length - 1]! / sum
-    for (let i = 0; i < own.length; i++) own[i] = inputs[i]! * factors[i % 4]! * scale
-    evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share))
-    for (let i = 0; i < cutKg.length; i++) cutKg[i]![d] = out.cutKg[i]!
-  }
-  return { stages, cutKg }
 }
 
 /** Kilograms of a cut in draw d: what was weighed, and what that draw leaves still to come. */
@@ -303,16 +253,17 @@ function stagesOf(
   ]
 }
 
-function balance(carcass: number, added: number, cuts: CutFigure[]): Reckoning['balance'] {
+function balance(carcass: number, kept: number, added: number, cuts: CutFigure[]): Reckoning['balance'] {
   const sum = (kind: Cut['kind']) => cuts.reduce((s, c) => s + (c.cut.kind === kind ? c.kg : 0), 0)
   const [products, byProducts, losses] = [sum('product'), sum('by-product'), sum('loss')]
   return {
     carcass,
+    kept,
     added,
     products,
     byProducts,
     losses,
-    difference: carcass + added - products - byProducts - losses,
+    difference: carcass + kept + added - products - byProducts - losses,
   }
 }
 
@@ -396,22 +347,18 @@ function netDraws(flow: Flow, sellable: CutFigure[], drawn: Drawn): Float64Array
  * Values any setting of this lot's plan: what `alternativesFor` asks of each path. Weights as they stand now,
  * no draws, so that all alternatives of a part fit one frame.
  */
-export function tallyWith(
-  flow: Flow,
-  lot: Pick<LotState, 'count'>,
-  farm: FarmFigures,
-  read: Reckoning,
-): TallyPlan {
-  const { plan, weights } = read
+export function tallyWith(lot: Pick<LotState, 'count'>, farm: FarmFigures, read: Reckoning): TallyPlan {
+  const { flow } = read
+  const { plan, weights, shift } = read
   const carcassKg = weights?.aged ?? 0
   const y = newYield(flow)
-  const prices = flow.anatomy.cuts.map((c) => {
+  const { cuts } = flow.anatomy
+  const prices = cuts.map((c) => {
     const terms = plan.terms.get(c.id)!
     return { price: priceInForce(terms, farm.mincePerKg, farm.massUnit), sold: terms.sold }
   })
-  const byId = new Map(flow.anatomy.cuts.map((c, i) => [c.id, i]))
   return (setting): Tally => {
-    const inputs = pour(flow, setting, plan.dressing, carcassKg)
+    const inputs = pour(flow, setting, plan.conventions, carcassKg, weights?.shrunk ?? 0, shift?.factors)
     evaluate(flow, setting, inputs, y)
     const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit)
     const tally: Tally = {
@@ -420,13 +367,15 @@ export function tallyWith(
       packs: 0,
       money: 0,
       fees: 0,
-      boneKg: y.cutKg[byId.get('bones')!]!,
-      fatKg: y.cutKg[byId.get('back-fat')!]!,
-      minutes: minutesOf(flow, setting, present(inputs)) * lot.count,
+      boneKg: 0,
+      fatKg: 0,
+      minutes: minutesOf(flow, setting, (slot) => holds(y, slot)) * lot.count,
     }
-    flow.anatomy.cuts.forEach((cut, i) => {
+    cuts.forEach((cut, i) => {
       const kg = y.cutKg[i]!
       if (cut.kind === 'product') tally.takeHomeKg += kg
+      else if (cut.destination === 'N') tally.boneKg += kg
+      else if (cut.destination === 'F') tally.fatKg += kg
       tally.pieces += portions.pieces[i]!
       tally.packs += portions.packs[i]!
       tally.money += takings(kg, prices[i]!.price, prices[i]!.sold)

@@ -5,6 +5,8 @@ import type { Reckoning } from './reckon.ts'
 export interface Shown {
   cuts: Map<string, number>
   carcass: number
+  /** Offal kept from outside the carcass. */
+  kept: number
   added: number
   products: number
   byProducts: number
@@ -12,17 +14,23 @@ export interface Shown {
   difference: number
 }
 
-/** Rounds a lot's cuts to the carcass the stair shows: carcass + added = products + by-products + losses + difference. */
+/** Rounds a lot's cuts to the carcass the stair shows: carcass + kept + added =
+ * products + by-products + losses + difference. */
 export function shownWeights(read: Reckoning, unit: MassUnit): Shown {
   const digits = massDigits(unit)
   const round = (x: number) => Number(x.toFixed(digits))
   const figure = (kg: number) => round(fromKg(kg, unit))
-  const { carcass, added, difference } = read.balance
-  const whole = { carcass: figure(carcass), added: figure(added), difference: figure(difference) }
+  const { carcass, kept, added, difference } = read.balance
+  const whole = {
+    carcass: figure(carcass),
+    kept: figure(kept),
+    added: figure(added),
+    difference: figure(difference),
+  }
   const figures = roundToSum(
     read.cuts.map((c) => fromKg(c.kg, unit)),
     digits,
-    whole.carcass + whole.added - whole.difference,
+    whole.carcass + whole.kept + whole.added - whole.difference,
   )
   const cuts = new Map(read.cuts.map((c, i) => [c.cut.id, figures[i]!]))
   const sum = (kind: string) =>

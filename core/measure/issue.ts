@@ -25,9 +25,13 @@ export type IssueCode =
   | 'loss-unusual'
   | 'unknown-id'
   | 'shut-out'
-  | 'needs-skin'
-  | 'needs-feet'
-  | 'needs-head'
+  | 'door-closed'
+  | 'both-sides'
+  | 'other-half'
+  | 'line-out-of-range'
+  | 'ribs-impossible'
+  | 'measure-impossible'
+  | 'own-unsound'
   | 'price-impossible'
   | 'price-nothing-to-sell'
   | 'price-floor-above-ceiling'
@@ -78,12 +82,20 @@ export function sayIssue(issue: Issue): string {
       return `There is no ${f.kind} “${f.id}” here. Reload the page and choose again.`
     case 'shut-out':
       return `${f.reason}`
-    case 'needs-skin':
-      return 'The hog was skinned, so there is no rind. Only a scalded hog can be cut this way.'
-    case 'needs-feet':
-      return 'The hog was skinned, and its feet came off with the hide.'
-    case 'needs-head':
-      return 'The head was taken off before the carcass was weighed.'
+    case 'door-closed':
+      return `This needs the carcass ${f.wanted}; this one is ${f.is}.`
+    case 'both-sides':
+      return 'This takes both sides at once. Choose “Both sides” to take it.'
+    case 'other-half':
+      return `This is cut in one with the ${f.part}, which is planned otherwise.`
+    case 'line-out-of-range':
+      return `${f.line} at ${f.typed} mm is off the meat. It can lie ${f.low} to ${f.high} mm from the eye.`
+    case 'ribs-impossible':
+      return `A ${f.what} with ${f.typed} ribs was never hung: ${f.low} to ${f.high} occur. Count again from the first rib.`
+    case 'measure-impossible':
+      return `${f.what} ${f.typed} ${f.unit} is outside ${f.low} to ${f.high} ${f.unit}. Check the figure and its unit.`
+    case 'own-unsound':
+      return `${f.where}: ${f.what}.`
     case 'price-impossible':
       return `These bounds cannot bring in ${f.need}: with every price at its highest the cuts bring ${f.most}, ${f.short} short. ${f.binding ? `Held down by ${f.binding}. ` : ''}Lift a ceiling, free a lock or lower the target.`
     case 'price-nothing-to-sell':

@@ -1,7 +1,7 @@
-import type { SideName } from '#core/anatomy'
+import { lookup, type Anatomy, type SideName } from '#core/anatomy'
 import { setFlow, type Choices, type Flow, type FlowSetting } from '#core/carcass'
 import type { Issue } from '#core/measure'
-import { refusalOf, type Plan } from './read.ts'
+import { refusalOf, settle, takePath, type Plan } from './read.ts'
 
 /** What a whole plan comes to, in the figures a choice is judged by. Money in minor units, mass in kg. */
 export interface Tally {
@@ -31,20 +31,26 @@ export type TallyPlan = (setting: FlowSetting) => Tally
 
 /** Bench minutes of a plan for one animal: every path taken, both sides. Parts that are not there take none. */
 export function minutesOf(flow: Flow, setting: FlowSetting, present: (slot: number) => boolean): number {
-  return flow.slots.reduce(
-    (sum, slot, i) => (present(i) ? sum + slot.paths[setting.pathOf[i]!]!.minutes : sum),
-    0,
-  )
+  return flow.slots.reduce((sum, slot, i) => {
+    const { path, minutes } = slot.paths[setting.pathOf[i]!]!
+    return present(i) && !(path.pair && slot.side === 'right') ? sum + minutes : sum
+  }, 0)
 }
 
 const less = (a: Tally, b: Tally): Tally =>
   Object.fromEntries((Object.keys(a) as (keyof Tally)[]).map((k) => [k, a[k] - b[k]])) as unknown as Tally
 
-/** Choices with `path` taken for a part on the given sides. */
-function taking(choices: Choices, part: string, sides: readonly SideName[], path: string): Choices {
-  const paths = new Map(choices.paths)
-  for (const side of sides) paths.set(`${part}:${side}`, path)
-  return { ...choices, paths }
+/** The plan's choices with a path taken for a part on the given sides, and what it makes impossible let go. */
+function taking(
+  anatomy: Anatomy,
+  plan: Plan,
+  part: string,
+  sides: readonly SideName[],
+  path: string,
+): Choices {
+  const wanted = new Map(plan.choices.paths)
+  for (const d of takePath(anatomy, part, sides, path)) wanted.set(`${d.target}:${d.side}`, d.value!)
+  return { ...plan.choices, paths: settle(anatomy, wanted, plan.conventions).paths }
 }
 
 /**
@@ -60,20 +66,14 @@ export function alternativesFor(
 ): Alternative[] {
   const { anatomy } = flow
   const now = tally(setFlow(flow, plan.choices))
-  const fallback = anatomy.parts.find((p) => p.id === part)!.fallback
-  return anatomy.paths
-    .filter((p) => p.part === part)
+  const fallback = lookup(anatomy).part(part)!.fallback
+  return lookup(anatomy)
+    .pathsOf(part)
     .map(({ id }) => {
-      const whole = tally(setFlow(flow, taking(plan.choices, part, sides, id)))
-      const refusal = sides.map((side) => refusalOf(anatomy, plan, part, side, id)).find((x) => x) ?? null
       const takenOn = sides.filter((side) => (plan.choices.paths.get(`${part}:${side}`) ?? fallback) === id)
-      return {
-        path: id,
-        inForce: takenOn.length === sides.length,
-        takenOn,
-        refusal,
-        whole,
-        difference: less(whole, now),
-      }
+      const inForce = takenOn.length === sides.length
+      const refusal = refusalOf(anatomy, plan, part, sides, id)
+      const whole = inForce || refusal ? now : tally(setFlow(flow, taking(anatomy, plan, part, sides, id)))
+      return { path: id, inForce, takenOn, refusal, whole, difference: less(whole, now) }
     })
 }

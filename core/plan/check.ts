@@ -1,4 +1,4 @@
-import type { Anatomy } from '#core/anatomy'
+import type { Anatomy, SideName } from '#core/anatomy'
 import type { Issue } from '#core/measure'
 import type { Command, Decision } from './commands.ts'
 import { readPlan, refusalOf } from './read.ts'
@@ -22,9 +22,54 @@ function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     }
     case 'line': {
       const line = anatomy.lines.find((l) => l.id === d.target)
-      if (!line) return unknown('target', 'line', d.target)
+      if (line?.kind !== 'across') return unknown('target', 'line', d.target)
       return d.value && !line.settings.some((s) => s.id === d.value)
         ? unknown('value', 'line setting', d.value)
+        : null
+    }
+    case 'mm': {
+      const line = anatomy.lines.find((l) => l.id === d.target)
+      if (line?.kind !== 'along') return unknown('target', 'long line', d.target)
+      return d.value !== null && (d.value < line.mm.low || d.value > line.mm.high)
+        ? {
+            code: 'line-out-of-range',
+            field: 'value',
+            figures: {
+              line: line.names.american,
+              typed: d.value,
+              low: line.mm.low,
+              high: line.mm.high,
+            },
+          }
+        : null
+    }
+    case 'ribs': {
+      const { ribs, names } = anatomy
+      if (d.value === null || (ribs && d.value >= ribs.low && d.value <= ribs.high)) return null
+      return {
+        code: 'ribs-impossible',
+        field: 'value',
+        figures: {
+          what: names.american.toLowerCase(),
+          typed: d.value,
+          low: ribs?.low ?? 0,
+          high: ribs?.high ?? 0,
+        },
+      }
+    }
+    case 'convention':
+      return anatomy.conventions.some((c) => c.id === d.target)
+        ? null
+        : unknown('target', 'way of dressing', d.target)
+    case 'measure': {
+      const m = anatomy.measures.find((x) => x.id === d.target)
+      if (!m) return unknown('target', 'carcass measurement', d.target)
+      return d.value !== null && (d.value < m.low || d.value > m.high)
+        ? {
+            code: 'measure-impossible',
+            field: 'value',
+            figures: { what: m.names.american, typed: d.value, unit: m.unit, low: m.low, high: m.high },
+          }
         : null
     }
     case 'index':
@@ -59,7 +104,10 @@ export function checkDecisions(
   const after = readPlan(anatomy, [...kept, ...added.map((decision) => ({ ...blank, decision }))])
   return added.flatMap((d, i) => {
     if (d.field !== 'path' || !d.value) return []
-    const issue = refusalOf(anatomy, after, d.target, d.side, d.value)
+    const lost = after.dropped.find((x) => x.part === d.target && x.side === d.side && x.path === d.value)
+    const sides: SideName[] = d.side === 'animal' ? ['animal'] : ['left', 'right']
+    const taken = sides.filter((s) => after.choices.paths.get(`${d.target}:${s}`) === d.value)
+    const issue = lost?.issue ?? refusalOf(anatomy, after, d.target, taken, d.value)
     return issue ? [{ ...issue, field: `decisions.${i}.value` }] : []
   })
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { TRIM_LEVELS } from '#core/anatomy'
 
 /** Minor units per kg or lb. Ten million minor units per unit is past any meat. */
 export const unitPriceSchema = z.object({
@@ -9,7 +10,7 @@ const money = z.number().int().min(0).max(1_000_000_000)
 const id = z.string().min(1).max(60)
 
 /** How the animal is slaughtered, and so what of it may be sold. */
-export const routeSchema = z.enum(['inspected', 'state', 'custom', 'household'])
+export const routeSchema = z.enum(['inspected', 'state', 'custom', 'poultry-exempt', 'household'])
 export type Route = z.infer<typeof routeSchema>
 export const feeBasisSchema = z.enum(['hot', 'hanging'])
 export type FeeBasis = z.infer<typeof feeBasisSchema>
@@ -33,6 +34,21 @@ const onCut = { target: id, side: whole }
 export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('path'), target: id, side: sided, value: id.nullable() }),
   z.object({ field: z.literal('line'), target: id, side: z.enum(['left', 'right']), value: id.nullable() }),
+  z.object({
+    field: z.literal('mm'),
+    target: id,
+    side: z.enum(['left', 'right']),
+    value: z.number().min(0).max(1000).nullable(),
+  }),
+  z.object({ field: z.literal('trim'), ...lot, value: z.enum(TRIM_LEVELS).nullable() }),
+  z.object({ field: z.literal('convention'), target: id, side: whole, value: z.boolean().nullable() }),
+  z.object({
+    field: z.literal('measure'),
+    target: z.enum(['fat-depth', 'eye-area', 'kidney-fat']),
+    side: whole,
+    value: z.number().min(0).max(1000).nullable(),
+  }),
+  z.object({ field: z.literal('ribs'), ...lot, value: z.number().int().min(1).max(30).nullable() }),
   z.object({ field: z.literal('index'), ...onCut, value: z.number().min(0).max(50).nullable() }),
   z.object({ field: z.literal('price'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('lock'), ...onCut, value: z.boolean().nullable() }),
@@ -56,8 +72,6 @@ export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('ending'), ...lot, value: endingSchema.nullable() }),
   z.object({ field: z.literal('sharePrice'), ...lot, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('route'), ...lot, value: routeSchema.nullable() }),
-  z.object({ field: z.literal('skin'), ...lot, value: z.boolean().nullable() }),
-  z.object({ field: z.literal('head'), ...lot, value: z.boolean().nullable() }),
   z.object({ field: z.literal('days'), ...lot, value: z.number().int().min(0).max(60).nullable() }),
 ])
 export type Decision = z.infer<typeof decisionSchema>

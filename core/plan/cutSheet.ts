@@ -1,5 +1,5 @@
 import type { Anatomy, NameSet } from '#core/anatomy'
-import type { Plan } from './read.ts'
+import { conventionsOf, type Plan } from './read.ts'
 
 /** What the processor is told: one row per part, the two sides apart where they differ. */
 export interface CutSheet {
@@ -40,11 +40,15 @@ export function cutSheet(
   return {
     kind: 'cut-sheet',
     ...head,
-    dressing: `${plan.dressing.skin ? 'Scalded, skin on' : 'Skinned'}, head ${plan.dressing.head ? 'on' : 'off'}`,
+    dressing: conventionsOf(anatomy, plan.conventions)
+      .map(({ convention: c, is }) => (is ? c.on : c.off))
+      .join('; '),
     lines: anatomy.lines
-      .filter((l) => l.settings.length > 1)
+      .filter((l) => l.kind === 'along' || l.settings.length > 1)
       .map((l) => {
         const of = (side: 'left' | 'right') => {
+          if (l.kind === 'along')
+            return `${plan.choices.mm.get(`${l.id}:${side}`) ?? l.mm.usual} mm from the eye`
           const id = plan.choices.lines.get(`${l.id}:${side}`) ?? l.fallback
           return l.settings.find((s) => s.id === id)!.school
         }

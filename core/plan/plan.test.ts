@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { hog } from '#core/anatomy'
-import { compile, evaluate, newYield, pour, setFlow } from '#core/carcass'
+import { ANATOMIES, hog } from '#core/anatomy'
+import { sayIssue } from '#core/measure'
 import {
+  checkDecisions,
   conflicts,
   cutSheet,
   nextRedo,
   nextUndo,
-  portionsOf,
   readPlan,
   refusalOf,
+  takePath,
   type Command,
   type Decision,
 } from './index.ts'
@@ -79,59 +80,91 @@ describe('the plan is what its commands come to', () => {
   })
 })
 
+const door = (target: string, value: boolean) =>
+  batch([{ field: 'convention', target, side: 'animal', value }])
+
 describe('the same bones cannot be sold twice', () => {
   const refusal = (log: Command[], part: string, p: string) =>
-    refusalOf(hog, readPlan(hog, log), part, 'left', p)
+    refusalOf(hog, readPlan(hog, log), part, ['left'], p)
   it('ribs stay on only under a fresh slab, and the slab cannot become bacon while they do', () => {
     expect(refusal([], 'spare-ribs', 'ribs-on-belly')?.figures?.path).toBe('belly-bacon')
     const slab = batch([path('belly', 'belly-slab')])
     expect(refusal(slab, 'spare-ribs', 'ribs-on-belly')).toBeNull()
     const on = [...slab, ...batch([path('spare-ribs', 'ribs-on-belly')])]
     expect(refusal(on, 'belly', 'belly-bacon')?.code).toBe('shut-out')
-    expect(refusalOf(hog, readPlan(hog, on), 'belly', 'right', 'belly-bacon')).toBeNull()
+    expect(refusalOf(hog, readPlan(hog, on), 'belly', ['right'], 'belly-bacon')).toBeNull()
   })
   it('a skinned hog has no rind and no feet; a choice made before is dropped with its reason', () => {
-    const log = [
-      ...batch([path('belly', 'belly-slab')]),
-      ...batch([{ field: 'skin', target: 'lot', side: 'animal', value: false }]),
-    ]
-    expect(refusal(log, 'belly', 'belly-slab')?.code).toBe('needs-skin')
-    expect(refusal(log, 'fore-foot', 'fore-foot-kept')?.code).toBe('needs-feet')
+    const log = [...batch([path('belly', 'belly-slab')]), ...door('skin', false)]
+    expect(sayIssue(refusal(log, 'belly', 'belly-slab')!)).toBe(
+      'This needs the carcass scalded, skin on; this one is skinned.',
+    )
+    expect(refusal(log, 'fore-foot', 'fore-foot-kept')?.code).toBe('door-closed')
     expect(readPlan(hog, log).dropped.map((d) => d.path)).toEqual(['belly-slab'])
+  })
+  it('loin and belly in one are taken together; parting them later lets the other half go', () => {
+    const together = takePath(hog, 'loin', ['left'], 'loin-porchetta')
+    expect(together.map((d) => [d.target, d.value])).toEqual([
+      ['loin', 'loin-porchetta'],
+      ['belly', 'belly-porchetta'],
+    ])
+    const log = [...batch(together), ...batch([path('belly', 'belly-bacon')])]
+    const plan = readPlan(hog, log)
+    expect(plan.choices.paths.get('loin:left')).toBeUndefined()
+    expect(plan.dropped).toMatchObject([{ part: 'loin', issue: { code: 'other-half' } }])
+  })
+  it('a T-bone behind the split is refused while the tenderloin in front comes out whole', () => {
+    const { steer } = ANATOMIES
+    const log = batch([
+      path('short-loin', 'loin-strip'),
+      { field: 'line', target: 'loin-split', side: 'left', value: 'k3' },
+    ])
+    const issue = refusalOf(steer, readPlan(steer, log), 'short-loin-rear', ['left'], 'rear-tbone')
+    expect(issue).toMatchObject({ code: 'shut-out', figures: { path: 'loin-strip' } })
   })
   it('an unknown path is refused', () => expect(refusal([], 'loin', 'leg-grind')?.code).toBe('unknown-id'))
 })
 
-describe('whole pieces', () => {
-  const flow = compile(hog)
-  const chops = (line: string, carcass = hog.referenceKg, count = 1) => {
-    const setting = setFlow(flow, {
-      paths: new Map(),
-      lines: new Map(['left', 'right'].map((s) => [`shoulder-line:${s}`, line])),
-    })
-    const y = evaluate(
-      flow,
-      setting,
-      pour(flow, setting, { skin: true, head: false }, carcass * count),
-      newYield(flow),
+describe('decisions are checked before they are kept', () => {
+  const check = (species: 'hog' | 'lamb' | 'broiler', ...decisions: Decision[]) =>
+    checkDecisions(ANATOMIES[species], [], decisions, false).map((i) => `${i.field}: ${sayIssue(i)}`)
+  const ribs = (value: number): Decision => ({ field: 'ribs', target: 'lot', side: 'animal', value })
+  it('a long line off the meat, ribs the animal cannot have, a measurement out of bounds', () => {
+    expect(check('hog', { field: 'mm', target: 'belly-line', side: 'left', value: 90 })).toEqual([
+      'decisions.0.value: Belly line at 90 mm is off the meat. It can lie 5 to 60 mm from the eye.',
+    ])
+    expect(check('lamb', ribs(14))).toEqual([])
+    expect(check('lamb', ribs(16))).toEqual([
+      'decisions.0.value: A lamb with 16 ribs was never hung: 12 to 14 occur. Count again from the first rib.',
+    ])
+    expect(check('broiler', ribs(7))[0]).toContain('was never hung')
+    expect(check('hog', { field: 'measure', target: 'fat-depth', side: 'animal', value: 200 })[0]).toContain(
+      'Fat over the 10th rib 200 mm is outside 3 to 80 mm',
     )
-    const i = hog.cuts.findIndex((c) => c.id === 'bone-in-chop')
-    const p = portionsOf(flow, setting, y, carcass * count, count, 'lb')
-    return { pieces: p.pieces[i]!, packs: p.packs[i]! }
-  }
-  it('sawn chops = floor(length / (thickness + kerf)) a side', () => {
-    const ribs = hog.axis.filter((s) => s.rib && s.rib > 2).reduce((sum, s) => sum + s.mm, 0)
-    expect(chops('2|3').pieces).toBe(2 * Math.floor((ribs + 6 * 36 + 63) / (25 + 1.2)))
-    expect(chops('5|6').pieces).toBeLessThan(chops('2|3').pieces)
   })
-  it('length follows carcass^(1/3): twice the carcass gives about a quarter more chops, not twice', () => {
-    expect(chops('2|3', hog.referenceKg * 2).pieces / chops('2|3').pieces).toBeCloseTo(Math.cbrt(2), 1)
+  it('lines, ways, parts and doors there are not', () => {
+    expect(check('hog', { field: 'line', target: 'belly-line', side: 'left', value: 'x' })[0]).toContain(
+      'no line',
+    )
+    expect(check('hog', { field: 'mm', target: 'shoulder-line', side: 'left', value: 9 })[0]).toContain(
+      'no long line',
+    )
+    expect(check('hog', { field: 'convention', target: 'wool', side: 'animal', value: true })[0]).toContain(
+      'wool',
+    )
+    expect(check('lamb', { field: 'measure', target: 'eye-area', side: 'animal', value: 20 })[0]).toContain(
+      'eye-area',
+    )
+    expect(check('broiler', path('bird', 'bird-halves'))[0]).toContain('side of the bird')
   })
-  it('three hogs give three times one hog, two chops a pack', () => {
-    expect(chops('2|3', hog.referenceKg, 3)).toEqual({
-      pieces: 3 * chops('2|3').pieces,
-      packs: (3 * chops('2|3').pieces) / 2,
-    })
+  it('half of a saddle, and half of what two parts are cut in together', () => {
+    const whole: Decision = { field: 'convention', target: 'split', side: 'animal', value: false }
+    expect(check('lamb', whole, path('loin', 'loin-saddle'))[0]).toContain('both sides at once')
+    expect(check('lamb', path('loin', 'loin-saddle'), path('loin', 'loin-saddle', 'right'))[0]).toContain(
+      'needs the carcass left whole',
+    )
+    expect(check('hog', path('loin', 'loin-long-chops'))[0]).toContain('cut in one with the belly')
+    expect(check('hog', ...takePath(hog, 'loin', ['left'], 'loin-long-chops'))).toEqual([])
   })
 })
 

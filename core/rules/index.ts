@@ -3,14 +3,17 @@
 export type SaleRule = 'by-the-piece' | 'live-shares-only' | 'never'
 
 export interface RouteRule {
-  id: 'inspected' | 'state' | 'custom' | 'household'
+  id: 'inspected' | 'state' | 'custom' | 'poultry-exempt' | 'household'
   label: string
   sale: SaleRule
   says: string
+  /** Species it is for; all where not said. */
+  only?: readonly string[]
 }
 
 /**
- * Routes and what each lets a farm sell (9 CFR 303.1 for the custom and personal exemptions, from memory).
+ * Routes and what each lets a farm sell (9 CFR 303.1 for the custom and personal exemptions, 9 CFR 381.10 for
+ * poultry, from memory).
  * Other countries differ, and the local authority decides.
  */
 export const ROUTES: RouteRule[] = [
@@ -33,6 +36,13 @@ export const ROUTES: RouteRule[] = [
     says: 'Only for the owner’s household, guests and employees. Packages say “not for sale”. A buyer must own a share of the live animal before slaughter, so Ekko prices shares, never cuts.',
   },
   {
+    id: 'poultry-exempt',
+    label: 'Small-producer poultry exemption',
+    sale: 'by-the-piece',
+    says: 'Birds you raised and processed yourself, sold inside the state only: up to 1,000, or with a fit place up to 20,000 a year. States add their own rules; packages carry your name, address and the exemption.',
+    only: ['broiler'],
+  },
+  {
     id: 'household',
     label: 'Own household',
     sale: 'never',
@@ -40,11 +50,15 @@ export const ROUTES: RouteRule[] = [
   },
 ]
 
+/** The routes a species can take: only birds have the small-producer exemption. */
+export const routesFor = (species: string): RouteRule[] =>
+  ROUTES.filter((r) => !r.only || r.only.includes(species))
+
 export const ruleOf = (route: RouteRule['id'] | null): RouteRule | null =>
   ROUTES.find((r) => r.id === route) ?? null
 
 /** Cautions where the step is. Each defers to the local authority, the inspector or the licensed processor. */
-export const CAUTIONS = {
+const CAUTIONS = {
   slaughter:
     'Never plan an animal that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 12–24 h, water always there. Ask the inspector or a vet about anything unusual.',
   chill:
@@ -54,3 +68,27 @@ export const CAUTIONS = {
   pack: 'Cold meat only into the freezer: it takes about 1–1.4 kg per 28 L a day (2–3 lb per cubic foot); hold the rest at or below 2 °C (36 °F).',
   labels: 'Whole cuts: cook to 63 °C (145 °F) and rest 3 minutes. Ground or sausage: 71 °C (160 °F).',
 } as const
+
+export type Step = keyof typeof CAUTIONS
+
+/** Where a species needs other words (poultry: 9 CFR 381.66 as it long stood, and federal minimum temperatures, from memory). */
+const ALSO: Record<string, Partial<Record<Step, string>>> = {
+  broiler: {
+    slaughter:
+      'Never plan a bird that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 8–12 h, water always there. Scald burns; keep children away. A torn gut or gall: cut and wash away at once.',
+    chill:
+      'To 4 °C (40 °F) within 4 h under 4 lb, 6 h from 4 to 8 lb, 8 h above. Hold 12–48 h before freezing or boning, or it toughens. The plant’s own plan comes first.',
+    labels: 'Poultry, whole, in pieces or ground: cook to 74 °C (165 °F).',
+  },
+  steer: {
+    chill:
+      'Surface at or below 4 °C (40 °F) within 24 h, deep in the round at or below 7 °C (45 °F) within 48 h: a round is slow. Not under 10 °C (50 °F) within 10 h of the kill, or it toughens. The plant’s own plan comes first.',
+  },
+  lamb: {
+    chill:
+      'Surface at or below 4 °C (40 °F) within 24 h, but not under 10 °C (50 °F) within 10 h of the kill, or it toughens. Write temperatures down. The plant’s own plan comes first.',
+  },
+}
+
+/** The caution that belongs to a step, for this species. */
+export const cautionAt = (step: Step, species: string): string => ALSO[species]?.[step] ?? CAUTIONS[step]

@@ -1,8 +1,12 @@
 import type { PGlite } from '@electric-sql/pglite'
 import first from './001-first.sql?raw'
+import species from './002-species.sql?raw'
 
 /** Forward only; a migration is never changed once it has landed. */
-const MIGRATIONS: { id: number; sql: string }[] = [{ id: 1, sql: first }]
+const MIGRATIONS: { id: number; sql: string }[] = [
+  { id: 1, sql: first },
+  { id: 2, sql: species },
+]
 
 /** Brings a database up to this version of the schema; refuses one from a newer version. */
 export async function migrate(db: PGlite): Promise<void> {

@@ -1,12 +1,23 @@
 import { createHash } from 'node:crypto'
 import { stringify } from 'safe-stable-stringify'
-import type { Append, Bundle, Farm, Home, Lot, NewLot, NewPack, NewWeighing, Paper } from '#contracts'
+import type {
+  Append,
+  Bundle,
+  Farm,
+  Home,
+  Lot,
+  NewLot,
+  NewPack,
+  NewWeighing,
+  OwnVersion,
+  Paper,
+} from '#contracts'
 import { BUNDLE_VERSION } from '#contracts'
-import { hog, type Anatomy } from '#core/anatomy'
-import { compile, judgeWeighing, type Weighing } from '#core/carcass'
+import { ANATOMIES, extendAnatomy, type Anatomy, type OwnAdditions, type Species } from '#core/anatomy'
+import { chainUnder, compile, judgeWeighing, type Weighing } from '#core/carcass'
 import { reckon, type PackWeighing } from '#core/forecast'
 import { formatMass, gramsOf, type Issue } from '#core/measure'
-import { checkDecisions, conflicts, dressingOf, readPlan, type Conflict } from '#core/plan'
+import { checkDecisions, conflicts, readPlan, type Conflict } from '#core/plan'
 import * as q from './queries.ts'
 import type { Tx } from './rows.ts'
 
@@ -39,15 +50,38 @@ async function saveFarm(tx: Tx, farm: Farm): Promise<Farm> {
   return farm
 }
 
+/** Keeps a new version of the farm's own additions, checked like our own data; lots already hung keep theirs. */
+async function saveOwn(
+  tx: Tx,
+  { own, at }: { own: OwnAdditions; at: string },
+): Promise<{ result: 'kept'; own: OwnVersion } | { result: 'refused'; issues: Issue[] }> {
+  const extended = extendAnatomy(ANATOMIES[own.species], own)
+  if (!extended.ok) return { result: 'refused', issues: extended.issues }
+  const held = await q.selectOwn(tx, own.species)
+  const last = held.at(-1)
+  if (last && digestOf(last.body) === digestOf(own)) return { result: 'kept', own: last }
+  const added = { version: (last?.version ?? 0) + 1, body: own, at }
+  await q.insertOwn(tx, added)
+  return { result: 'kept', own: added }
+}
+
+/** Today's anatomy of a species with the farm's own additions; those that a newer anatomy no longer fits stay out. */
+async function anatomyOfToday(tx: Tx, species: Species): Promise<Anatomy> {
+  const own = (await q.selectOwn(tx, species)).at(-1)
+  const extended = own && extendAnatomy(ANATOMIES[species], own.body)
+  return extended?.ok ? extended.value : ANATOMIES[species]
+}
+
 /** Hangs a new lot and pins it to the anatomy of today. */
 async function hangLot(tx: Tx, { lot, at }: { lot: NewLot; at: string }): Promise<Kept> {
   const held = await q.selectLot(tx, lot.id)
   if (held)
-    return held.tag === lot.tag && held.count === lot.count
+    return held.tag === lot.tag && held.count === lot.count && held.species === lot.species
       ? { result: 'kept', lot: held }
       : { result: 'taken' }
-  const hash = digestOf(hog)
-  await q.insertAnatomy(tx, hash, hog.species, hog)
+  const anatomy = await anatomyOfToday(tx, lot.species)
+  const hash = digestOf(anatomy)
+  await q.insertAnatomy(tx, hash, anatomy.species, anatomy)
   await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at })
   return kept(tx, lot.id)
 }
@@ -69,7 +103,7 @@ async function weigh(
     const held = lot.weighings as Weighing[]
     const issues = judgeWeighing(
       anatomy,
-      dressingOf(anatomy, readPlan(anatomy, lot.commands).dressing),
+      chainUnder(anatomy, readPlan(anatomy, lot.commands).conventions),
       lot.count,
       held,
       added,
@@ -107,7 +141,7 @@ async function pack(
     { massUnit: sent.shown.unit, mincePerKg: 1 },
   )
   const hanging = read.stages.find((s) => s.id === 'hanging')
-  const most = hanging && (hanging.range?.high ?? hanging.kg) * 1.02 + read.balance.added
+  const most = hanging && (hanging.range?.high ?? hanging.kg) * 1.02 + read.balance.added + read.balance.kept
   const packed = read.cuts.reduce((sum, c) => sum + c.weighedKg, 0)
   if (most && packed > most) {
     const show = (kg: number) => formatMass(kg, sent.shown.unit)
@@ -177,7 +211,13 @@ async function exportBundle(tx: Tx): Promise<Bundle> {
   for (const hash of new Set(lots.map((l) => l.anatomy))) {
     anatomies[hash] = (await q.selectAnatomy(tx, hash)) as unknown as Record<string, unknown>
   }
-  const content = { farm: await q.selectFarm(tx), anatomies, lots, papers: await q.selectPapers(tx) }
+  const content = {
+    farm: await q.selectFarm(tx),
+    anatomies,
+    own: await q.selectOwn(tx, null),
+    lots,
+    papers: await q.selectPapers(tx),
+  }
   return { format: 'ekko-farm', version: BUNDLE_VERSION, digest: digestOf(content), content }
 }
 
@@ -188,6 +228,7 @@ async function importBundle(tx: Tx, { content }: Bundle): Promise<{ result: 'kep
   if (content.farm) await q.upsertFarm(tx, content.farm)
   for (const [hash, body] of Object.entries(content.anatomies))
     await q.insertAnatomy(tx, hash, String(body.species), body)
+  for (const own of content.own) await q.insertOwn(tx, own)
   for (const lot of content.lots) {
     await q.insertLot(tx, lot)
     for (const w of lot.weighings) await q.insertWeighing(tx, lot.id, w, w.at)
@@ -202,8 +243,15 @@ async function importBundle(tx: Tx, { content }: Bundle): Promise<{ result: 'kep
 const anatomyBy = (tx: Tx, hash: string): Promise<Anatomy | null> => q.selectAnatomy(tx, hash)
 
 /** Every use of the database: one operation is one transaction. Writes are flushed before they are acknowledged. */
-export const reads = { home, lot: q.selectLot, anatomy: anatomyBy, paper: q.selectPaper, exportBundle }
-export const writes = { saveFarm, hangLot, weigh, pack, decide, keepPaper, importBundle }
+export const reads = {
+  home,
+  lot: q.selectLot,
+  anatomy: anatomyBy,
+  own: q.selectOwn,
+  paper: q.selectPaper,
+  exportBundle,
+}
+export const writes = { saveFarm, saveOwn, hangLot, weigh, pack, decide, keepPaper, importBundle }
 export const operations = { ...reads, ...writes }
 
 export type Operations = typeof operations

@@ -1,4 +1,4 @@
-import type { Farm, Lot, NewPack, NewWeighing, Paper } from '#contracts'
+import type { Farm, Lot, NewPack, NewWeighing, OwnVersion, Paper } from '#contracts'
 import type { Anatomy } from '#core/anatomy'
 import { gramsOf } from '#core/measure'
 import type { Command } from '#core/plan'
@@ -41,6 +41,31 @@ export async function insertAnatomy(tx: Tx, hash: string, species: string, body:
     hash,
     species,
     JSON.stringify(body),
+  ])
+}
+
+const ownOf = (r: { version: number; body: OwnVersion['body']; at: Date }): OwnVersion => ({
+  version: r.version,
+  body: r.body,
+  at: r.at.toISOString(),
+})
+
+/** Every version of the farm's own additions, oldest first; of one species, or of all. */
+export async function selectOwn(tx: Tx, species: string | null): Promise<OwnVersion[]> {
+  const rows = await many<Parameters<typeof ownOf>[0]>(
+    tx,
+    'select version, body, at from own_addition where $1::text is null or species = $1 order by species, version',
+    [species],
+  )
+  return rows.map(ownOf)
+}
+
+export async function insertOwn(tx: Tx, own: OwnVersion): Promise<void> {
+  await tx.query('insert into own_addition (species, version, body, at) values ($1, $2, $3, $4)', [
+    own.body.species,
+    own.version,
+    JSON.stringify(own.body),
+    own.at,
   ])
 }
 

@@ -29,7 +29,7 @@ export interface FarmRow {
 export interface LotRow {
   id: string
   tag: string
-  species: 'hog'
+  species: Lot['species']
   anatomy: string
   created_at: Date
   group_id: string

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import CoverBar from '../pieces/CoverBar.vue'
-import HogMark from '../pieces/HogMark.vue'
+import SpeciesMark from '../pieces/SpeciesMark.vue'
 import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
 import type { LotSummary } from './lotSummary.ts'
 
@@ -11,7 +11,9 @@ const words = useWords()
 <template>
   <RouterLink class="tag" :to="{ name: summary.next.station, params: { id: summary.lot.id } }">
     <span class="row top"
-      ><HogMark /><span v-if="summary.lot.count > 1" class="muted">× {{ summary.lot.count }}</span></span
+      ><SpeciesMark :of="summary.lot.species" /><span v-if="summary.lot.count > 1" class="muted"
+        >× {{ summary.lot.count }}</span
+      ></span
     >
     <span class="name">{{ summary.lot.tag }}</span>
     <span v-if="summary.key" class="weight" :class="{ pale: !summary.key.weighed }"
@@ -31,7 +33,7 @@ const words = useWords()
   position: relative;
   display: grid;
   gap: 0.25rem;
-  width: 164px;
+  width: clamp(126px, 10.2vw, 164px);
   padding: 1.7rem 0.85rem 0.75rem;
   background: var(--ink);
   color: var(--ink);

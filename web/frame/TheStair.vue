@@ -30,9 +30,9 @@ const spoken = (s: (typeof stages.value)[number]) =>
 /** Notches: what went between a step and the one before it. */
 const lost = (i: number) => {
   const [before, now] = [stages.value[i - 1]?.figure, stages.value[i]?.figure]
-  return before && now && stages.value[i]!.id !== 'packed'
-    ? `−${(100 * (1 - now.kg / before.kg)).toFixed(1)} %`
-    : ''
+  if (!before || !now || stages.value[i]!.id === 'packed') return ''
+  const percent = 100 * (now.kg / before.kg - 1)
+  return `${percent > 0 ? '+' : '−'}${Math.abs(percent).toFixed(1)} %`
 }
 </script>
 

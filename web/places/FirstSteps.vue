@@ -20,7 +20,7 @@ const store = useFarm()
       </li>
       <li>
         <h2>2. Hang the first lot</h2>
-        <p class="muted">One hog, or several that are weighed and cut together.</p>
+        <p class="muted">One animal, or several that are weighed and cut together.</p>
         <LotForm v-if="store.farm" />
       </li>
       <li>

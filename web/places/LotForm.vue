@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
+import SelectButton from 'primevue/selectbutton'
 import { v7 as uuid } from 'uuid'
-import { reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import type { Species } from '#core/anatomy'
 import { parseMass, sayIssue } from '#core/measure'
 import FieldIssues from '../pieces/FieldIssues.vue'
+import SpeciesMark from '../pieces/SpeciesMark.vue'
 import type { FieldIssue } from '../state/api.ts'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
@@ -13,7 +16,20 @@ import { useWords } from '../state/words.ts'
 const store = useFarm()
 const router = useRouter()
 const { unit } = useWords()
-const form = reactive({ tag: '', count: '1', live: '' })
+const KINDS: Record<Species, { one: string; many: string; example: string }> = {
+  hog: { one: 'Hog', many: 'hogs', example: '260 lb, 118 kg…' },
+  lamb: { one: 'Lamb', many: 'lambs', example: '110 lb, 50 kg…' },
+  steer: { one: 'Steer', many: 'steers', example: '1,150 lb, 520 kg…' },
+  broiler: { one: 'Birds', many: 'birds', example: '140 lb, 64 kg…' },
+}
+const kinds = (Object.keys(KINDS) as Species[]).map((v) => ({ v, w: KINDS[v].one }))
+const form = reactive<{ species: Species; tag: string; count: string; live: string }>({
+  species: 'hog',
+  tag: '',
+  count: '1',
+  live: '',
+})
+const kind = computed(() => KINDS[form.species])
 const issues = ref<FieldIssue[]>([])
 const id = uuid()
 const at = (field: string) => issues.value.filter((i) => i.field === field)
@@ -26,13 +42,13 @@ async function hang() {
     ...(form.tag.trim()
       ? []
       : [issue('tag', 'The lot has no name or number yet. Type what stands on its ear tag.')]),
-    ...(Number.isInteger(count) && count >= 1 && count <= 200
+    ...(Number.isInteger(count) && count >= 1 && count <= 2000
       ? []
-      : [issue('count', `“${form.count}” is not a number of animals from 1 to 200.`)]),
+      : [issue('count', `“${form.count}” is not a number of animals from 1 to 2000.`)]),
     ...(live && !live.ok ? live.issues.map((i) => issue('live', sayIssue(i))) : []),
   ]
   if (issues.value.length > 0) return
-  const refusals = await store.hangLot({ id, tag: form.tag, species: 'hog', count })
+  const refusals = await store.hangLot({ id, tag: form.tag, species: form.species, count })
   if (refusals.length > 0) return void (issues.value = refusals)
   if (live?.ok) {
     const weighed = await store.weigh(id, {
@@ -53,6 +69,18 @@ async function hang() {
 
 <template>
   <form class="stack" novalidate @submit.prevent="hang">
+    <SelectButton
+      v-model="form.species"
+      :options="kinds"
+      option-value="v"
+      option-label="w"
+      :allow-empty="false"
+      aria-label="What kind of animal"
+    >
+      <template #option="{ option }"
+        ><span class="kind"><SpeciesMark :of="option.v" />{{ option.w }}</span></template
+      >
+    </SelectButton>
     <div class="field">
       <label for="lot-tag">Name or lot number</label>
       <InputText id="lot-tag" v-model="form.tag" :invalid="at('tag').length > 0" autocomplete="off" />
@@ -60,7 +88,7 @@ async function hang() {
     </div>
     <div class="pair">
       <div class="field">
-        <label for="lot-count">How many hogs</label>
+        <label for="lot-count">How many {{ kind.many }}</label>
         <InputText
           id="lot-count"
           v-model="form.count"
@@ -74,7 +102,7 @@ async function hang() {
         <InputText
           id="lot-live"
           v-model="form.live"
-          :placeholder="`260 lb, 118 kg…`"
+          :placeholder="kind.example"
           :invalid="at('live').length > 0"
           autocomplete="off"
         />
@@ -90,6 +118,11 @@ async function hang() {
 </template>
 
 <style scoped>
+.kind {
+  display: inline-flex;
+  align-items: center;
+  gap: 0.4rem;
+}
 .pair {
   display: grid;
   grid-template-columns: 1fr 1fr;

@@ -9,7 +9,7 @@ import { useFarm } from '../state/farm.ts'
 import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
 import FirstSteps from './FirstSteps.vue'
 
-const MOST_TAGS = 7
+const MOST_TAGS = 8
 const store = useFarm()
 const words = useWords()
 const summaries = useSummaries()

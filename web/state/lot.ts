@@ -1,6 +1,6 @@
 import { computed, inject, provide, ref, type InjectionKey } from 'vue'
 import type { NewPack, NewWeighing } from '#contracts'
-import type { SideName } from '#core/anatomy'
+import type { Anatomy, SideName } from '#core/anatomy'
 import { reckon, type Reckoning } from '#core/forecast'
 import { nextRedo, nextUndo, type Decision } from '#core/plan'
 import { useFarm } from './farm.ts'
@@ -22,7 +22,11 @@ function openLot(id: () => string) {
   )
   const undoable = computed(() => (state.value ? nextUndo(state.value.commands) : null))
   const redoable = computed(() => (state.value ? nextRedo(state.value.commands) : null))
-  const part = ref('loin')
+  const picked = ref<string | null>(null)
+  const part = computed({
+    get: () => picked.value ?? firstPart(flow.value?.anatomy),
+    set: (id: string) => (picked.value = id),
+  })
   const sides = ref<Sides>('both')
   return {
     lot,
@@ -49,6 +53,10 @@ function openLot(id: () => string) {
   }
 }
 
+/** What the Block opens on: the best of the animal, or its first part. */
+const firstPart = (anatomy?: Anatomy): string =>
+  ['loin', 'short-loin'].find((id) => anatomy?.parts.some((p) => p.id === id)) ?? anatomy?.parts[0]?.id ?? ''
+
 export type OpenLot = ReturnType<typeof openLot>
 const KEY: InjectionKey<OpenLot> = Symbol('lot')
 
@@ -67,5 +75,9 @@ export function useLot(): OpenLot {
 /** The reading of a lot that is known to be there: stations are only shown with one. */
 export function useReading() {
   const open = useLot()
-  return { ...open, read: computed(() => open.reading.value!), body: computed(() => open.flow.value!) }
+  return {
+    ...open,
+    read: computed(() => open.reading.value!),
+    body: computed(() => open.reading.value!.flow),
+  }
 }

@@ -1,23 +1,54 @@
+import { names } from '../notation.ts'
 import type { Anatomy } from '../types.ts'
-import { axis, bands, lines, parts } from './data/cells.ts'
+import { axis, bands, lines, parts, ribs } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
-import { chain, map, spread } from './data/figures.ts'
+import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
 import { paths } from './data/paths.ts'
 
-/** The hog, rough: fifteen parts, base carcass scalded, head off, feet on, leaf fat and kidneys in. */
+/** The hog in full. Base carcass scalded, head off, feet on, leaf fat in. */
 export const hog: Anatomy = {
   id: 'hog',
   species: 'hog',
-  version: 1,
-  names: { american: 'Hog', commonwealth: 'Pig' },
+  version: 2,
+  names: names('Hog | Pig'),
   chain,
   referenceKg: 84,
   axis,
+  ribs,
   lines,
   bands,
   parts,
   cuts,
   paths,
+  conventions,
+  live,
+  measures,
+  trim,
+  roles: { fat: 'back-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
   map,
+  sources: {
+    chain: 'hog-chain',
+    'chain.liveKg': 'hog-bounds',
+    'chain.dressingPossible': 'hog-bounds',
+    'chain.days': 'usual-days',
+    'chain.tapeDivisor': 'tape-rule',
+    referenceKg: 'hog-cells',
+    axis: 'hog-axis',
+    ribs: 'hog-axis',
+    lines: 'hog-lines',
+    bands: 'hog-cells',
+    parts: 'portions',
+    'parts.offCarcass': 'hog-live',
+    cuts: 'price-index',
+    'cuts.portion': 'portions',
+    paths: 'hog-paths',
+    'paths.process': 'hog-process',
+    conventions: 'hog-chain',
+    live: 'hog-live',
+    measures: 'hog-measures',
+    trim: 'trim-levels',
+    spread: 'hog-spread',
+    map: 'drawings',
+  },
 }

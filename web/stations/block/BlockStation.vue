@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CAUTIONS } from '#core/rules'
+import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useKeys } from '../../state/keys.ts'
 import { useReading } from '../../state/lot.ts'
@@ -38,7 +38,10 @@ useKeys(() => ({
       <HungSides />
       <section class="stack">
         <PathTable />
-        <CautionNote>{{ CAUTIONS.block }} The processor’s licence and local codes come first.</CautionNote>
+        <CautionNote
+          >{{ cautionAt('block', body.anatomy.species) }} The processor’s licence and local codes come
+          first.</CautionNote
+        >
       </section>
     </div>
     <CutTray />

@@ -37,8 +37,12 @@ const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
       <i class="pi" :class="open ? 'pi-chevron-down' : 'pi-chevron-right'" aria-hidden="true" />
       <h2>All that comes off</h2>
       <span class="sum" data-testid="balance">
-        carcass <b>{{ figure(shown.carcass) }}</b> + added <b>{{ figure(shown.added) }}</b> = products
-        <b>{{ figure(shown.products) }}</b> + by-products <b>{{ figure(shown.byProducts) }}</b> + losses
+        carcass <b>{{ figure(shown.carcass) }}</b>
+        <template v-if="shown.kept > 0"
+          >+ offal kept <b>{{ figure(shown.kept) }}</b></template
+        >
+        + added <b>{{ figure(shown.added) }}</b> = products <b>{{ figure(shown.products) }}</b> + by-products
+        <b>{{ figure(shown.byProducts) }}</b> + losses
         <b>{{ figure(shown.losses) }}</b>
         <template v-if="Math.abs(shown.difference) >= 0.05">
           + not accounted for <b>{{ figure(shown.difference) }}</b></template

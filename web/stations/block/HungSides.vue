@@ -1,24 +1,43 @@
 <script setup lang="ts">
+import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
-import type { SideName } from '#core/anatomy'
+import { drawHung, TRIM_LEVELS, type SideName, type TrimLevel } from '#core/anatomy'
 import { useReading, type Sides } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import HalfCarcass from './HalfCarcass.vue'
+import PartShapes from './PartShapes.vue'
 import PatternDefs from './PatternDefs.vue'
-import { hangs } from './pathChoice.ts'
+import WholeParts from './WholeParts.vue'
 
-const { read, body, part, sides } = useReading()
+/** The animal on the Block: two hung sides, a whole carcass where it was not split, or a bird on its back. */
+const { read, body, part, sides, decide } = useReading()
 const words = useWords()
-const animalParts = computed(() =>
-  body.value.anatomy.parts.filter((p) => p.scope === 'animal' && hangs(body.value, read.value, p.id)),
-)
 const hanging = computed(() => read.value.stages.find((s) => s.id === 'hanging'))
+const hungAt = (side: 'left' | 'right') => {
+  const { lineAt, mm } = read.value.setting
+  const whole = read.value.plan.conventions.split === false
+  return drawHung(body.value.anatomy, { at: lineAt[side], mm: mm[side] }, whole)
+}
+const left = computed(() => hungAt('left'))
+const right = computed(() => hungAt('right'))
 const CHOICES: { v: Sides; w: string }[] = [
   { v: 'left', w: 'Left' },
   { v: 'both', w: 'Both sides' },
   { v: 'right', w: 'Right' },
 ]
+const TRIM_WORDS: Record<TrimLevel, string> = {
+  generous: 'Trim: generous, fat cap on',
+  standard: 'Trim: standard',
+  close: 'Trim: close',
+  strict: 'Trim: strict, all fat off',
+}
+const trims = TRIM_LEVELS.map((v) => ({ v, w: TRIM_WORDS[v] }))
+const trim = (value: TrimLevel) => decide({ field: 'trim', target: 'lot', side: 'animal', value })
+const box = computed(() => {
+  if (left.value.kind === 'laid') return '0 0 400 404'
+  return body.value.anatomy.lines.some((l) => l.kind === 'along') ? '-48 0 896 928' : '-48 0 896 834'
+})
 function select(id: string, side: SideName) {
   part.value = id
   if (side !== 'animal' && sides.value !== 'both') sides.value = side
@@ -26,10 +45,20 @@ function select(id: string, side: SideName) {
 </script>
 
 <template>
-  <section class="picture" aria-label="Two hung sides">
+  <section class="picture" aria-label="The carcass on the block">
     <div class="row top">
       <span class="muted">{{ words.mass(hanging!.kg) }} hanging</span>
+      <Select
+        :model-value="read.plan.choices.trim"
+        :options="trims"
+        option-label="w"
+        option-value="v"
+        size="small"
+        aria-label="How closely it is trimmed"
+        @update:model-value="trim"
+      />
       <SelectButton
+        v-if="left.kind !== 'laid'"
         v-model="sides"
         :options="CHOICES"
         option-label="w"
@@ -39,27 +68,29 @@ function select(id: string, side: SideName) {
         aria-label="Sides to decide for"
       />
     </div>
-    <svg viewBox="0 0 800 830" class="carcass" role="group" aria-label="Half carcasses, ribs numbered">
+    <svg
+      :viewBox="box"
+      class="carcass"
+      :class="{ laid: left.kind === 'laid' }"
+      role="group"
+      :aria-label="left.kind === 'laid' ? 'A bird on its back' : 'The hung carcass, ribs numbered'"
+    >
       <PatternDefs />
-      <rect x="40" y="6" width="720" height="9" fill="#241d16" />
-      <HalfCarcass side="left" :origin="-4" @select="select" />
-      <HalfCarcass side="right" :origin="804" mirrored @select="select" />
-      <g
-        v-for="(p, i) in animalParts"
-        :key="p.id"
-        class="centre"
-        :class="{ chosen: part === p.id }"
-        role="button"
-        tabindex="0"
-        :aria-label="`${words.name(p.names)}, whole animal`"
-        :transform="`translate(400 ${90 + i * 60})`"
-        @click="select(p.id, 'animal')"
-        @keydown.enter="select(p.id, 'animal')"
-      >
-        <rect x="-34" y="-18" width="68" height="36" />
-        <text y="6" text-anchor="middle">{{ words.name(p.names).split(',')[0] }}</text>
-      </g>
+      <PartShapes
+        v-if="left.kind === 'laid'"
+        :shapes="left.parts"
+        side="animal"
+        :x="(v) => v"
+        @select="select($event, 'animal')"
+      />
+      <template v-else-if="right.kind !== 'laid'">
+        <rect x="40" y="6" width="720" height="9" fill="#241d16" />
+        <path v-if="left.kind === 'whole'" d="M300 14v22M500 14v22M290 36h220" class="gambrel" />
+        <HalfCarcass side="left" :drawing="left.side" :whole="left.kind === 'whole'" @select="select" />
+        <HalfCarcass side="right" :drawing="right.side" :whole="right.kind === 'whole'" @select="select" />
+      </template>
     </svg>
+    <WholeParts @select="select($event, 'animal')" />
   </section>
 </template>
 
@@ -76,36 +107,20 @@ function select(id: string, side: SideName) {
 }
 .carcass {
   width: 100%;
-  height: max(560px, calc(100vh - 232px));
+  height: max(570px, calc(100vh - 300px));
   display: block;
+}
+.laid {
+  --label: 10px;
+}
+.gambrel {
+  fill: none;
+  stroke: #241d16;
+  stroke-width: 5;
 }
 @media (max-width: 900px) {
   .carcass {
     height: 560px;
   }
-}
-.centre rect {
-  fill: var(--paper);
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.centre text {
-  font: 600 17px var(--body);
-  fill: var(--ink);
-}
-.centre {
-  cursor: pointer;
-}
-.centre.chosen rect {
-  stroke: var(--accent);
-  stroke-width: 4;
-}
-.centre:focus-visible {
-  outline: none;
-}
-.centre:focus-visible rect {
-  stroke: var(--accent);
-  stroke-dasharray: 5 3;
-  stroke-width: 3;
 }
 </style>

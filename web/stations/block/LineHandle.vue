@@ -1,39 +1,44 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { HungSide, Line } from '#core/anatomy'
+import type { CrossLine, LineMark } from '#core/anatomy'
 import type { Decision } from '#core/plan'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
-/** A break line's handle, outside the drawing: it slides between the ribs the schools use, by hand or arrow keys. */
-const { line, side, marks, at, mirrored, x } = defineProps<{
-  line: Line
+/** A break line's handle, outside the drawing: it slides between the places the schools use, by hand or arrow keys. */
+const { line, side, marks, setting, handleY, edgeOf, x } = defineProps<{
+  line: CrossLine
   side: 'left' | 'right'
-  marks: HungSide['lines']
-  at: number
-  mirrored: boolean
+  marks: LineMark[]
+  setting: string
+  handleY: number
+  edgeOf: (mark: LineMark) => number
   x: (value: number) => number
 }>()
 const { sides, decide } = useReading()
 const words = useWords()
 const ordered = computed(() => [...marks].sort((a, b) => b.y - a.y))
-const now = computed(() => ordered.value.findIndex((m) => m.inForce))
-const mark = computed(() => ordered.value[now.value]!)
+const now = computed(() => ordered.value.findIndex((m) => m.setting === setting))
 const handle = ref<SVGGElement | null>(null)
 const dragging = ref<number | null>(null)
 const shown = computed(() => ordered.value[dragging.value ?? now.value]!)
+const y = computed(() => (dragging.value === null ? handleY : shown.value.y))
+const middle = computed(() => (side === 'left' ? 0 : 800))
+const inner = computed(() => (side === 'left' ? 46 : 754))
+const says = (id: string) => line.settings.find((s) => s.id === id)!
+const short = computed(() => words.name(line.names).replace(/ line$/, ''))
 
 function take(index: number) {
   const wanted = ordered.value[Math.min(Math.max(index, 0), ordered.value.length - 1)]!
-  if (wanted.inForce) return
+  if (wanted.setting === setting) return
   const both = sides.value === 'both' ? (['left', 'right'] as const) : ([side] as const)
   decide(...both.map((s): Decision => ({ field: 'line', target: line.id, side: s, value: wanted.setting })))
 }
 function nearest(event: PointerEvent): number {
   const svg = handle.value!.ownerSVGElement!
-  const y = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse()).y
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse()).y
   return ordered.value.reduce(
-    (best, m, i) => (Math.abs(m.y - y) < Math.abs(ordered.value[best]!.y - y) ? i : best),
+    (best, m, i) => (Math.abs(m.y - at) < Math.abs(ordered.value[best]!.y - at) ? i : best),
     0,
   )
 }
@@ -49,25 +54,16 @@ function drop() {
 
 <template>
   <g>
-    <line :x1="x(shown.from - 14)" :x2="x(shown.to + 10)" :y1="shown.y" :y2="shown.y" class="cut" />
-    <line
-      v-for="m in ordered"
+    <line :x1="x(shown.from)" :x2="x(shown.to)" :y1="shown.y" :y2="shown.y" class="cut" />
+    <path :d="`M${inner} ${y}L${x(edgeOf(shown))} ${shown.y}`" class="lead" />
+    <circle
+      v-for="m in ordered.filter((o) => o.setting !== shown.setting)"
       :key="m.setting"
-      :x1="at + (mirrored ? -34 : 34)"
-      :x2="x(m.from - 6)"
-      :y1="m.y"
-      :y2="m.y"
+      :cx="x(edgeOf(m))"
+      :cy="m.y"
+      r="4"
       class="stop"
     />
-    <text
-      v-for="m in ordered.filter((o) => Math.abs(o.y - shown.y) > 34)"
-      :key="`s${m.setting}`"
-      :x="at + (mirrored ? -18 : 18)"
-      :y="m.y + 5"
-      text-anchor="middle"
-      class="where"
-      >{{ m.setting }}</text
-    >
     <g
       ref="handle"
       class="handle"
@@ -77,7 +73,7 @@ function drop() {
       :aria-valuemin="0"
       :aria-valuemax="ordered.length - 1"
       :aria-valuenow="now"
-      :aria-valuetext="line.settings.find((s) => s.id === mark.setting)!.school"
+      :aria-valuetext="says(setting).school"
       :data-line="`${line.id}:${side}`"
       @keydown.up.prevent.stop="take(now + 1)"
       @keydown.down.prevent.stop="take(now - 1)"
@@ -86,12 +82,17 @@ function drop() {
       @pointerup="drop"
       @pointercancel="dragging = null"
     >
-      <rect :x="mirrored ? at - 60 : at + 2" :y="shown.y - 29" width="58" height="58" />
-      <text :x="mirrored ? at - 31 : at + 31" :y="shown.y - 3" text-anchor="middle">{{ shown.setting }}</text>
-      <text :x="mirrored ? at - 31 : at + 31" :y="shown.y + 17" text-anchor="middle" class="small">▲▼</text>
+      <rect :x="middle - 46" :y="y - 46" width="92" height="92" />
+      <text
+        :x="middle"
+        :y="y + 4"
+        text-anchor="middle"
+        :class="{ long: says(shown.setting).label.length > 4 }"
+        >{{ says(shown.setting).label }}</text
+      >
+      <text :x="middle" :y="y + 28" text-anchor="middle" class="small">{{ short }}</text>
       <title>
-        {{ words.name(line.names) }}: {{ line.settings.find((s) => s.id === shown.setting)!.school }}. Drag,
-        or arrow up and down.
+        {{ words.name(line.names) }}: {{ says(shown.setting).school }}. Drag, or arrow up and down.
       </title>
     </g>
   </g>
@@ -103,15 +104,16 @@ function drop() {
   stroke-width: 3;
   pointer-events: none;
 }
-.stop {
-  stroke: var(--muted);
-  stroke-width: 1;
-  stroke-dasharray: 3 3;
+.lead {
+  stroke: var(--accent);
+  stroke-width: 1.3;
+  fill: none;
   pointer-events: none;
 }
-.where {
-  font: 600 13px var(--body);
-  fill: var(--muted);
+.stop {
+  fill: var(--sheet);
+  stroke: var(--accent);
+  stroke-width: 1.4;
   pointer-events: none;
 }
 .handle {
@@ -130,11 +132,14 @@ function drop() {
   stroke-width: 5;
 }
 .handle text {
-  font: 700 20px var(--head);
+  font: 700 28px var(--head);
   fill: var(--accent);
   pointer-events: none;
 }
+.handle .long {
+  font-size: 21px;
+}
 .handle .small {
-  font-size: 13px;
+  font: 600 17px var(--body);
 }
 </style>

@@ -1,24 +1,36 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { sayIssue } from '#core/measure'
+import { openedFrom } from '#core/anatomy'
 import type { Alternative } from '#core/plan'
 import { ruleOf } from '#core/rules'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
-import { usePathChoice } from './pathChoice.ts'
+import { offered, usePathChoice } from './pathChoice.ts'
 
-const { body, read, part, sides } = useReading()
+const { body, read, lot, part, sides } = useReading()
 const { alternatives, choose, sides: chosenSides } = usePathChoice()
 const words = useWords()
 const anatomy = computed(() => body.value.anatomy)
 const partData = computed(() => anatomy.value.parts.find((p) => p.id === part.value)!)
 const sideWords = computed(() =>
   chosenSides.value.includes('animal')
-    ? 'the whole animal'
+    ? lot.value!.count > 1
+      ? `all ${lot.value!.count}`
+      : 'the whole animal'
     : sides.value === 'both'
       ? 'both sides'
       : `${sides.value} side`,
+)
+const outer = computed(() => {
+  const id = openedFrom(anatomy.value, part.value)
+  return anatomy.value.parts.find((p) => p.id === id) ?? null
+})
+const inner = computed(() =>
+  anatomy.value.parts.filter(
+    (p) => openedFrom(anatomy.value, p.id) === part.value && offered(body.value, read.value, p.id),
+  ),
 )
 const mixed = computed(() => alternatives.value.every((a) => !a.inForce))
 const rows = computed(() =>
@@ -50,6 +62,18 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
       <h2>{{ words.name(partData.names) }}</h2>
       <span class="muted">{{ sideWords }}: what each way would change in the whole plan</span>
     </div>
+    <p v-if="outer || inner.length > 0" class="row nested">
+      <template v-if="outer">
+        <span class="muted">comes out of</span>
+        <button type="button" @click="part = outer.id">{{ words.name(outer.names) }}</button>
+      </template>
+      <template v-if="inner.length > 0">
+        <span class="muted">opened into</span>
+        <button v-for="p in inner" :key="p.id" type="button" :data-part="p.id" @click="part = p.id">
+          {{ words.name(p.names) }}
+        </button>
+      </template>
+    </p>
     <p v-if="mixed" class="muted">The two sides are cut differently. Taking one here makes them the same.</p>
     <table class="plain" role="radiogroup" :aria-label="`How to cut the ${words.name(partData.names)}`">
       <thead>
@@ -122,8 +146,8 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
           <td />
           <td colspan="7">
             <span v-for="s in r.shuts" :key="s.name"
-              ><i class="pi pi-ban" aria-hidden="true" /> No <b>{{ s.name.toLowerCase() }}</b>:
-              {{ s.reason }}.
+              ><i class="pi pi-ban" aria-hidden="true" /> No
+              <b>{{ s.name[0]!.toLowerCase() + s.name.slice(1) }}</b>: {{ s.reason }}.
             </span>
           </td>
         </tr>
@@ -153,6 +177,9 @@ tbody tr:first-child:hover:not(.shut) td {
 td {
   vertical-align: top;
 }
+td.right {
+  white-space: nowrap;
+}
 .taken td {
   background: #f3e9d8;
 }
@@ -180,6 +207,19 @@ kbd {
   border: 0;
   background: none;
   padding: 0.1rem;
+  cursor: pointer;
+}
+.nested {
+  gap: 0.3rem;
+  font-size: 0.95rem;
+}
+.nested button {
+  font: 600 0.92rem var(--body);
+  color: var(--accent);
+  background: var(--sheet);
+  border: 1px solid var(--rule-strong);
+  padding: 0.15rem 0.5rem;
+  min-height: 30px;
   cursor: pointer;
 }
 .now {

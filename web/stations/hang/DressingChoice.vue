@@ -2,63 +2,67 @@
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
-import { dressingOf } from '#core/plan'
+import { chainUnder } from '#core/carcass'
+import { sayIssue } from '#core/measure'
+import { conventionsOf, type Decision } from '#core/plan'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
 
+/** How the animal was dressed: each is a door, and moves the dressing; what was not said is as usual. */
 const { read, decide, body } = useReading()
+const words = useWords()
 const lot = { target: 'lot', side: 'animal' } as const
-const dressing = computed(() => dressingOf(body.value.anatomy, read.value.plan.dressing))
+const anatomy = computed(() => body.value.anatomy)
+const conventions = computed(() => conventionsOf(anatomy.value, read.value.plan.conventions))
+const dressing = computed(() => chainUnder(anatomy.value, read.value.plan.conventions).dressing)
 const issues = ref<FieldIssue[]>([])
-const skin = (value: boolean | null) => value !== null && decide({ field: 'skin', ...lot, value })
-const head = (value: boolean | null) => value !== null && decide({ field: 'head', ...lot, value })
+const kind = computed(() => words.name(anatomy.value.names).toLowerCase())
 
-function days(event: Event) {
+function say(target: string, value: boolean | null) {
+  if (value !== null) decide({ field: 'convention', target, side: 'animal', value })
+}
+/** Reads a whole number in a field, or says at the field what would be right. */
+function whole(event: Event, field: 'days' | 'ribs', low: number, high: number, usual: string, now: number) {
   const typed = (event.target as HTMLInputElement).value.trim()
   const value = Number(typed)
-  const right = typed !== '' && Number.isInteger(value) && value >= 0 && value <= 60
+  const right = typed !== '' && Number.isInteger(value) && value >= low && value <= high
   issues.value = right
     ? []
-    : [
-        {
-          field: 'days',
-          detail: `“${typed}” is not a number of days from 0 to 60. A hog usually hangs 1 to 5.`,
-          confirmable: false,
-        },
-      ]
-  if (right && value !== read.value.plan.days) decide({ field: 'days', ...lot, value })
+    : [{ field, detail: `“${typed}” is not a number from ${low} to ${high}. ${usual}`, confirmable: false }]
+  if (right && value !== now) decide({ field, ...lot, value } as Decision)
 }
+const dropped = computed(() =>
+  read.value.plan.dropped.map((d) => ({
+    ...d,
+    name: words.name(anatomy.value.parts.find((p) => p.id === d.part)!.names),
+    way: words.name(anatomy.value.paths.find((p) => p.id === d.path)!.names),
+    reason: sayIssue(d.issue),
+  })),
+)
 </script>
 
 <template>
   <div class="grid">
-    <span>Hide</span>
-    <SelectButton
-      :model-value="read.plan.dressing.skin"
-      :options="[
-        { v: true, w: 'Scalded, skin on' },
-        { v: false, w: 'Skinned' },
-      ]"
-      option-label="w"
-      option-value="v"
-      size="small"
-      aria-label="Hide"
-      @update:model-value="skin"
-    />
-    <span>Head</span>
-    <SelectButton
-      :model-value="read.plan.dressing.head"
-      :options="[
-        { v: false, w: 'Off' },
-        { v: true, w: 'On' },
-      ]"
-      option-label="w"
-      option-value="v"
-      size="small"
-      aria-label="Head"
-      @update:model-value="head"
-    />
+    <template v-for="{ convention: c, is } in conventions" :key="c.id">
+      <span>{{ words.name(c.names) }}</span>
+      <div>
+        <SelectButton
+          :model-value="is"
+          :options="[
+            { v: c.usual, w: c.usual ? c.on : c.off },
+            { v: !c.usual, w: c.usual ? c.off : c.on },
+          ]"
+          option-label="w"
+          option-value="v"
+          size="small"
+          :aria-label="words.name(c.names)"
+          @update:model-value="say(c.id, $event)"
+        />
+        <small v-if="is !== c.usual" class="muted says">{{ c.says }}</small>
+      </div>
+    </template>
     <label for="days">Days hung</label>
     <InputText
       id="days"
@@ -66,22 +70,53 @@ function days(event: Event) {
       size="small"
       inputmode="numeric"
       style="width: 4rem"
-      @change="days"
+      @change="
+        whole(
+          $event,
+          'days',
+          0,
+          60,
+          `A ${kind} usually hangs ${anatomy.chain.days.low} to ${anatomy.chain.days.high}.`,
+          read.plan.days,
+        )
+      "
     />
+    <template v-if="anatomy.ribs">
+      <label for="ribs">Ribs counted</label>
+      <span class="row">
+        <InputText
+          id="ribs"
+          :model-value="String(read.plan.ribs ?? anatomy.ribs.usual)"
+          size="small"
+          inputmode="numeric"
+          style="width: 4rem"
+          @change="
+            whole(
+              $event,
+              'ribs',
+              anatomy.ribs.low,
+              anatomy.ribs.high,
+              'Count again from the first rib.',
+              read.plan.ribs ?? anatomy.ribs.usual,
+            )
+          "
+        />
+        <small class="muted"
+          >{{ anatomy.ribs.low }} to {{ anatomy.ribs.high }} occur; count from the first one</small
+        >
+      </span>
+    </template>
   </div>
   <FieldIssues :issues="issues" />
   <p class="muted">
     Dressing expected: {{ (dressing.mean * 100).toFixed(1) }} ± {{ (dressing.sd * 100).toFixed(1) }} % of
     fasted live weight.
-    <template v-if="!read.plan.dressing.skin"
-      >No rind: no crackling, no rind-on belly, no cured jowl; the feet are off.</template
-    >
   </p>
-  <div v-for="d in read.plan.dropped" :key="d.part + d.side" class="caution">
+  <div v-for="d in dropped" :key="d.part + d.side" class="caution">
     <i class="pi pi-info-circle" aria-hidden="true" />
     <span
-      >The {{ d.part }} ({{ d.side }}) was planned in a way that needs the skin; it goes back to the usual
-      way.</span
+      >{{ d.name }} ({{ d.side }}): “{{ d.way }}” can no longer be had. {{ d.reason }} It goes back to the
+      usual way.</span
     >
   </div>
 </template>
@@ -89,9 +124,17 @@ function days(event: Event) {
 <style scoped>
 .grid {
   display: grid;
-  grid-template-columns: 6rem 1fr;
+  grid-template-columns: 7.5rem 1fr;
   gap: 0.5rem;
   align-items: center;
   font-weight: 600;
+}
+.says {
+  display: block;
+  font-weight: 400;
+  margin-top: 0.2rem;
+}
+.grid small {
+  font-weight: 400;
 }
 </style>

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { CAUTIONS } from '#core/rules'
+import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import CarcassMeasures from './CarcassMeasures.vue'
 import DressingChoice from './DressingChoice.vue'
 import RouteChoice from './RouteChoice.vue'
 import WeighingList from './WeighingList.vue'
 import WeightEntry from './WeightEntry.vue'
 import WhereItGoes from './WhereItGoes.vue'
 
-const { read } = useReading()
+const { read, body } = useReading()
 const words = useWords()
 const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'cold', aged: 'aged' }
 </script>
@@ -40,11 +41,12 @@ const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'co
       <WeightEntry stage="live" label="Live weight" />
       <WeightEntry stage="hot" label="Hot carcass weight" />
       <WeightEntry stage="hanging" label="Hanging weight" />
-      <CautionNote>{{ CAUTIONS.chill }}</CautionNote>
+      <CautionNote>{{ cautionAt('chill', body.anatomy.species) }}</CautionNote>
       <div class="pane-head"><h2>How is it slaughtered?</h2></div>
       <RouteChoice />
       <DressingChoice />
-      <CautionNote>{{ CAUTIONS.slaughter }}</CautionNote>
+      <CarcassMeasures />
+      <CautionNote>{{ cautionAt('slaughter', body.anatomy.species) }}</CautionNote>
     </section>
   </div>
 </template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import RadioButton from 'primevue/radiobutton'
 import type { Route } from '#core/plan'
-import { ROUTES } from '#core/rules'
+import { routesFor } from '#core/rules'
 import { useReading } from '../../state/lot.ts'
 
-const { read, decide } = useReading()
+const { read, body, decide } = useReading()
 const take = (value: Route) => decide({ field: 'route', target: 'lot', side: 'animal', value })
 </script>
 
@@ -13,7 +13,12 @@ const take = (value: Route) => decide({ field: 'route', target: 'lot', side: 'an
     <legend>
       Inspection decides what may be sold (usual United States rule; your own authority decides)
     </legend>
-    <label v-for="r in ROUTES" :key="r.id" class="route" :class="{ taken: read.plan.route === r.id }">
+    <label
+      v-for="r in routesFor(body.anatomy.species)"
+      :key="r.id"
+      class="route"
+      :class="{ taken: read.plan.route === r.id }"
+    >
       <RadioButton
         :model-value="read.plan.route"
         :value="r.id"

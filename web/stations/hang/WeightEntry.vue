@@ -6,21 +6,27 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import type { NewWeighing } from '#contracts'
 import { currentWeighings, tapeWeightLb } from '#core/carcass'
-import { parseMass, sayIssue, type TypedMass } from '#core/measure'
+import { fromKg, parseMass, sayIssue, type TypedMass } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { BASIS_WORDS, SOURCE_WORDS } from './weighingWords.ts'
 
-const EXAMPLES = {
-  live: { lb: '260 lb', kg: '118 kg' },
-  hot: { lb: '187 lb', kg: '85 kg' },
-  hanging: { lb: '183 lb', kg: '83 kg' },
-}
 const { stage, label } = defineProps<{ stage: 'live' | 'hot' | 'hanging'; label: string }>()
 const { lot, weigh, body } = useReading()
 const words = useWords()
+/** What to type, for one animal of the species at its reference carcass. */
+const example = computed(() => {
+  const { referenceKg, chain } = body.value.anatomy
+  const kg = {
+    live: referenceKg / chain.dressing.mean / chain.shrink.mean,
+    hot: referenceKg,
+    hanging: referenceKg * 0.98,
+  }
+  const each = fromKg(kg[stage] * lot.value!.count, words.unit.value)
+  return `${each.toFixed(each < 20 ? 1 : 0)} ${words.unit.value}`
+})
 const held = computed(() => currentWeighings(lot.value!.weighings).findLast((w) => w.stage === stage) ?? null)
 const mode = ref<'rest' | 'correct' | 'again'>('rest')
 const open = computed(() => !held.value || mode.value !== 'rest')
@@ -30,18 +36,22 @@ const basis = ref<NonNullable<NewWeighing['basis']>>('hot')
 const girth = ref('')
 const length = ref('')
 const issues = ref<FieldIssue[]>([])
+const divisor = computed(() => body.value.anatomy.chain.tapeDivisor)
 const tapeUnit = computed(() => (words.unit.value === 'kg' ? 'cm' : 'in'))
 const sources = computed(() =>
-  (stage === 'live' ? (['scale', 'tape', 'guess'] as const) : (['plant', 'scale', 'guess'] as const)).map(
-    (id) => ({ id, word: SOURCE_WORDS[id] }),
-  ),
+  (stage === 'live'
+    ? divisor.value
+      ? (['scale', 'tape', 'guess'] as const)
+      : (['scale', 'guess'] as const)
+    : (['plant', 'scale', 'guess'] as const)
+  ).map((id) => ({ id, word: SOURCE_WORDS[id] })),
 )
 const bases = Object.entries(BASIS_WORDS).map(([id, word]) => ({ id, word }))
 
 function fromTape() {
   const [g, l] = [Number(girth.value.replace(',', '.')), Number(length.value.replace(',', '.'))]
-  if (g > 0 && l > 0)
-    text.value = `${tapeWeightLb(body.value.anatomy.species, g, l, tapeUnit.value).toFixed(0)} lb`
+  if (g > 0 && l > 0 && divisor.value)
+    text.value = `${tapeWeightLb(divisor.value, g, l, tapeUnit.value).toFixed(0)} lb`
 }
 
 async function send(confirmed: boolean) {
@@ -112,7 +122,7 @@ function start(next: 'correct' | 'again') {
         v-model="text"
         class="figure"
         autocomplete="off"
-        :placeholder="EXAMPLES[stage][words.unit.value]"
+        :placeholder="example"
         :invalid="issues.length > 0"
         @input="issues = []"
       />
@@ -152,7 +162,7 @@ function start(next: 'correct' | 'again') {
         >Body length, {{ tapeUnit }}
         <InputText v-model="length" size="small" inputmode="decimal" @input="fromTape"
       /></label>
-      <small class="muted">girth² × length ÷ 400, about ± 5–10 %</small>
+      <small class="muted">girth² × length ÷ {{ divisor }} in inches, about ± 5–10 %</small>
     </div>
     <FieldIssues :issues="issues" />
     <Button

@@ -5,12 +5,13 @@ import { formatPercent } from '#core/measure'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
+const TAKEN_UP = 'Water taken up in the chill'
 const WORDS: Record<Loss['id'], string> = {
   shrink: 'Fasting and haulage',
   dressing: 'Blood, guts, dressed off',
   cooler: 'Drying in the cooler',
   bone: 'Bones',
-  fat: 'Back fat and skin',
+  fat: 'Fat and skin trimmed off',
   discard: 'Glands and discards',
   saw: 'Saw dust, drip, smoke',
   added: 'Cure and seasoning added',
@@ -19,6 +20,7 @@ const WORDS: Record<Loss['id'], string> = {
 const { read } = useReading()
 const words = useWords()
 const losses = computed(() => whereItGoes(read.value))
+const dressed = computed(() => losses.value.find((l) => l.id === 'dressing')?.of ?? [])
 const live = computed(() => read.value.weights?.live ?? 0)
 const home = computed(() => losses.value.at(-1)?.left ?? 0)
 const width = (kg: number) => `${(100 * Math.abs(kg)) / live.value}%`
@@ -37,7 +39,7 @@ const width = (kg: number) => `${(100 * Math.abs(kg)) / live.value}%`
         <td class="lane"><span class="slab" :style="{ width: '100%' }" /></td>
       </tr>
       <tr v-for="l in losses" :key="l.id">
-        <th scope="row">{{ WORDS[l.id] }}</th>
+        <th scope="row">{{ l.id === 'cooler' && l.kg < 0 ? TAKEN_UP : WORDS[l.id] }}</th>
         <td class="kg">{{ words.massChange(-l.kg) }}</td>
         <td class="lane">
           <span
@@ -58,6 +60,12 @@ const width = (kg: number) => `${(100 * Math.abs(kg)) / live.value}%`
       </tr>
     </tbody>
   </table>
+  <p v-if="dressed.length > 0" class="muted of" data-testid="dressed-off">
+    Dressed off, by usual shares:
+    <span v-for="(d, i) in dressed" :key="i"
+      >{{ words.name(d.names).toLowerCase() }} {{ words.mass(d.kg) }}{{ i < dressed.length - 1 ? ', ' : '.' }}
+    </span>
+  </p>
 </template>
 
 <style scoped>
@@ -79,6 +87,9 @@ th {
 .whole th,
 .whole .kg {
   font-weight: 600;
+}
+.of {
+  font-size: 0.9rem;
 }
 .kg {
   width: 6rem;

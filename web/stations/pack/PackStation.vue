@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { CAUTIONS } from '#core/rules'
+import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useReading } from '../../state/lot.ts'
 import PackEntries from './PackEntries.vue'
 import PackTable from './PackTable.vue'
 import WeighPack from './WeighPack.vue'
 
-const { read } = useReading()
+const { read, body } = useReading()
 const cut = ref<string | null>(null)
 const correcting = ref<string | null>(null)
 </script>
@@ -22,7 +22,7 @@ const correcting = ref<string | null>(null)
     <section class="stack">
       <WeighPack v-model:cut="cut" v-model:correcting="correcting" />
       <PackEntries @correct="correcting = $event" />
-      <CautionNote>{{ CAUTIONS.pack }}</CautionNote>
+      <CautionNote>{{ cautionAt('pack', body.anatomy.species) }}</CautionNote>
     </section>
   </div>
 </template>

@@ -1,603 +1,216 @@
-import {
-  TISSUES,
-  type Destination,
-  type Path,
-  type PathOutput,
-  type Tissue,
-  type TissueShares,
-} from '../../types.ts'
+import { waysIn, type Kitchen } from '../../notation.ts'
+import type { Path } from '../../types.ts'
 
-type Shares = [lean: number, fat: number, bone: number, skin: number]
-interface Opened {
-  /** Product → tissue shares, in the order lean, fat, bone, skin. */
-  to: Record<string, Shares>
-  process?: Record<string, PathOutput['process']>
-  /** Where what is left of each tissue goes. */
-  rest?: Partial<Record<Tissue, string>>
-  loss?: Shares
-  more?: Partial<Path>
+/** Processes: what goes in, as shares of green weight, and what is left at the end (docs/sources.md: hog-process). */
+const kitchen: Kitchen = {
+  rest: { lean: '> trim', fat: '> back-fat', bone: '> bones', skin: '> skin' },
+  loss: 'cutting-loss',
+  processes: {
+    bacon: { inflows: [{ name: 'cure', share: 0.025 }], yield: 0.92 },
+    'bacon-rind': { inflows: [{ name: 'cure', share: 0.025 }], yield: 0.93 },
+    'belly-roll': { inflows: [{ name: 'cure and spice', share: 0.03 }], yield: 0.88 },
+    'back-bacon': { inflows: [{ name: 'cure', share: 0.025 }], yield: 0.95 },
+    'cured-ham': { inflows: [{ name: 'brine', share: 0.1 }], yield: 0.96 },
+    'ham-boneless': { inflows: [{ name: 'brine', share: 0.1 }], yield: 0.96 },
+    'gammon-steak': { inflows: [{ name: 'brine', share: 0.1 }], yield: 1.02 },
+    'picnic-smoked': { inflows: [{ name: 'brine', share: 0.1 }], yield: 0.96 },
+    'dry-ham': { inflows: [{ name: 'salt', share: 0.03 }], yield: 0.7 },
+    'collar-cured': { inflows: [{ name: 'cure', share: 0.025 }], yield: 0.96 },
+    'hock-smoked': { inflows: [{ name: 'brine', share: 0.1 }], yield: 0.97 },
+    'jowl-cured': { inflows: [{ name: 'salt and spice', share: 0.03 }], yield: 0.78 },
+    'loin-stuffed': { inflows: [{ name: 'stuffing', share: 0.15 }], yield: 1.15 },
+    sausage: {
+      inflows: [
+        { name: 'seasoning', share: 0.02 },
+        { name: 'water', share: 0.03 },
+      ],
+      yield: 1.045,
+    },
+    'leaf-lard': { inflows: [], yield: 0.85 },
+    lard: { inflows: [], yield: 0.75 },
+    'head-meat': { inflows: [{ name: 'stock', share: 0.2 }], yield: 1 },
+  },
 }
+const { way, of } = waysIn(kitchen)
 
-const KNIFE: Shares = [0.012, 0.008, 0.004, 0]
-const SAW: Shares = [0.02, 0.014, 0.045, 0]
-const REST: Record<Tissue, string> = { lean: 'ground-pork', fat: 'back-fat', bone: 'bones', skin: 'rind' }
-
-const shares = ([lean, fat, bone, skin]: Shares): TissueShares => ({ lean, fat, bone, skin })
-
-function outputsOf({ to, process = {}, rest = {}, loss = KNIFE }: Opened): PathOutput[] {
-  const rows = new Map<string, PathOutput>()
-  const row = (cut: string) => {
-    let found = rows.get(cut)
-    if (!found)
-      rows.set(
-        cut,
-        (found = { cut, lean: 0, fat: 0, bone: 0, skin: 0, ...(process[cut] && { process: process[cut] }) }),
-      )
-    return found
-  }
-  for (const [cut, given] of Object.entries(to)) Object.assign(row(cut), shares(given))
-  const lost = shares(loss)
-  for (const t of TISSUES) {
-    const left =
-      1 - lost[t] - [...rows.values()].reduce((s, r) => s + (r.cut === 'cutting-loss' ? 0 : r[t]), 0)
-    if (left > 1e-12) row({ ...REST, ...rest }[t])[t] += left
-    row('cutting-loss')[t] += lost[t]
-  }
-  return [...rows.values()]
-}
-
-const path = (
-  id: string,
-  part: string,
-  american: string,
-  commonwealth: string,
-  destination: Destination,
-  minutes: number,
-  steps: string,
-  opened: Opened,
-): Path => ({
-  id,
-  part,
-  names: { american, commonwealth },
-  destination,
-  minutes,
-  steps,
-  outputs: outputsOf(opened),
-  ...opened.more,
-})
-
-const HAND = 'Glove on the off hand; cut away from the body.'
-const SAW_CARE = 'Band saw: guard down, push plate, nobody beside the blade. Scrape bone dust off every face.'
-const CURE =
-  'Weigh curing salt for this meat and product; excess nitrite is dangerous. Follow a tested recipe and the local limit.'
-const BONES_STAY = 'their bones stay in the chops'
+const TUNNEL = 'Hidden hand when tunnel boning: stop the knife before the off hand moves.'
+const STAY = 'their bones stay in the chops'
+const SAWN = 'it is sawn into the back chops; only its butt end stays behind the loin'
+const RIBS_OFF = 'The spare ribs are planned to stay on the belly; bacon, slices and sausage need them lifted.'
+const fillet = [{ part: 'tenderloin' }]
+const noBones = [{ cut: 'bone-in-chop', reason: 'the bones come off as back ribs' }]
+const noRibs = [{ cut: 'back-ribs', reason: STAY }]
+const left = { leaves: true, loss: '0' }
 
 /**
- * Shares of each part by tissue. Our own working figures for trim level standard (6 mm), from memory
- * (docs/sources.md: hog-paths). Columns close by construction; what is not named goes to grind, back fat, bones or skin.
+ * Shares of each part by tissue, % lean/fat/bone/skin. Our own working figures for trim level standard (6 mm), from
+ * memory (docs/sources.md: hog-paths). What a way does not name goes to trim, back fat, bones or skin.
  */
 export const paths: Path[] = [
-  path(
-    'shoulder-whole',
-    'shoulder',
-    'Whole, bone in, slow roast',
-    'Whole, bone in, slow roast',
-    'R',
-    5,
-    'Neck bones lifted off, glands out, rind scored; left whole.',
-    {
-      to: {
-        'shoulder-whole': [0.93, 0.72, 0.66, 0.9],
-        inedible: [0.012, 0.02, 0, 0],
-        'ground-pork': [0.045, 0.08, 0, 0],
-      },
-      more: { caution: HAND },
-    },
+  ...of('shoulder',
+    way('shoulder-whole', 'R', 5, 'knife', 'Whole, bone in, slow roast', 'shoulder-whole 93/72/66/90; inedible 1.2/2', 'Neck bones lifted off, glands out, rind scored; left whole.'),
+    way('shoulder-parted', 'R', 4, 'saw', 'Parted: butt and picnic | Parted: neck end and hand', '> butt 48/42/25/30; > picnic 42/30/40/68; > neck-bones 7/4/33; inedible 1/2', 'Neck and feather bones lifted; parted just under the blade neck, square to the top line.', { loss: '0.6/0.4/1.5' }),
+    way('shoulder-steaks', 'T', 14, 'saw', 'Blade steaks right across, arm to trim | Shoulder steaks, arm to mince', 'blade-steak 50/32/26; inedible 1.5/2', 'Sawn across the blade into 25 mm steaks from the rib face; the arm boned.'),
+    way('shoulder-collar', 'R', 20, 'knife', 'Boned and rolled, rest to trim | Boned collar, rest to mince', 'collar-roast 46/20; inedible 1.5/2', 'Blade tunnelled out along the seam, collar rolled and tied from the middle; the arm boned.', { caution: TUNNEL }),
+    way('shoulder-collar-cured', 'C', 22, 'cure', 'Boned collar, cured', 'collar-cured 46/20; inedible 1.5/2', 'Boned as for the roll, cured by weight, hung to dry; the arm boned for the grinder.'),
+    way('shoulder-grind', 'G', 18, 'grinder', 'All to trim', '> trim 96.5/68; inedible 2/3', 'Boned, glands out by hand, cubed cold.'),
   ),
-  path(
-    'shoulder-butt-picnic',
-    'shoulder',
-    'Butt and picnic roasts',
-    'Neck-end and hand joints',
-    'R',
-    9,
-    'Neck bones off; parted just under the blade neck; rind off the butt, fat to 6 mm; each sawn into roasts.',
-    {
-      to: {
-        'butt-roast': [0.49, 0.25, 0.2, 0],
-        'picnic-roast': [0.4, 0.2, 0.42, 0.45],
-        inedible: [0.012, 0.02, 0, 0],
-        'ground-pork': [0.08, 0.1, 0, 0],
-      },
-      loss: [0.016, 0.01, 0.025, 0],
-      more: { caution: SAW_CARE },
-    },
+  ...of('butt',
+    way('butt-roasts', 'R', 5, 'saw', 'Roasts, bone in | Joints, bone in', 'butt-roast 92/54/86', 'Rind off, fat to 6 mm; sawn across the blade into roasts.'),
+    way('butt-boned', 'R', 8, 'knife', 'Boned roasts | Boned joints', 'butt-boned 89/45', 'Blade lifted out along its flat side; tied from the middle.'),
+    way('butt-steaks', 'T', 8, 'saw', 'Blade steaks | Shoulder steaks', 'blade-steak 90/55/84', 'Sawn across the blade, 25 mm; dust scraped off every face.'),
+    way('butt-half', 'T', 7, 'saw', 'Front to steaks, back to a roast', 'blade-steak 32/19/30; butt-roast 56/34/54', 'First third sawn into 25 mm steaks, the rest left a roast.'),
+    way('butt-cubes', 'B', 9, 'knife', 'Boned, cubed | Boned, diced', 'cubes 72/25', 'Boned, seams opened, cut into 30 mm cubes across the grain.'),
+    way('butt-grind', 'G', 6, 'grinder', 'To trim', '> trim 97/78; inedible 1/1', 'Boned and cubed cold for the grinder.'),
   ),
-  path(
-    'shoulder-steaks',
-    'shoulder',
-    'Blade steaks, picnic to grind',
-    'Shoulder steaks, hand to mince',
-    'T',
-    14,
-    'Butt sawn across the blade into 25 mm steaks; picnic boned for the grinder.',
-    {
-      to: {
-        'blade-steak': [0.47, 0.3, 0.24, 0],
-        inedible: [0.015, 0.02, 0, 0],
-        'ground-pork': [0.49, 0.3, 0, 0],
-      },
-      loss: SAW,
-      more: { caution: SAW_CARE },
-    },
+  ...of('picnic',
+    way('picnic-roasts', 'R', 5, 'saw', 'Roasts, bone in | Hand joints, bone in', 'picnic-roast 90/55/88/88', 'Left with its rind, scored; sawn in two across the arm bone.'),
+    way('picnic-boned', 'R', 9, 'knife', 'Boned and rolled', 'picnic-boned 86/45', 'Arm bone tunnelled, rind off, rolled and tied.', { caution: TUNNEL }),
+    way('picnic-smoked', 'C', 7, 'cure', 'Cured and smoked, bone in', 'picnic-smoked 90/62/88/88', 'Pumped and brined by weight, smoked to a safe inside temperature.', { needs: ['skin'] }),
+    way('picnic-grind', 'G', 6, 'grinder', 'To trim', '> trim 97/75; inedible 1/1', 'Boned and cubed cold for the grinder.'),
   ),
-  path(
-    'shoulder-collar',
-    'shoulder',
-    'Boned and rolled, rest to grind',
-    'Boned collar, rest to mince',
-    'R',
-    20,
-    'Blade tunnelled out along the seam, collar rolled and tied from the middle; the arm boned for the grinder.',
-    {
-      to: {
-        'collar-roast': [0.46, 0.2, 0, 0],
-        inedible: [0.015, 0.02, 0, 0],
-        'ground-pork': [0.5, 0.2, 0, 0],
-      },
-      more: { caution: 'Hidden hand when tunnel boning: stop the knife before the off hand moves.' },
-    },
+  ...of('neck-bones',
+    way('neck-bones-stock', 'N', 1, 'knife', 'To stock, meat trimmed', '> trim 80/40; > bones 20/60/100', 'Scraped for trim, bones to stock.', { loss: '0', rest: { fat: '> bones' } }),
+    way('neck-bones-sold', 'B', 2, 'saw', 'Neck bones for the pot', 'neck-bones 100/90/95', 'Sawn in 50 mm pieces.', { loss: '0/0/5' }),
   ),
-  path(
-    'shoulder-grind',
-    'shoulder',
-    'All to sausage',
-    'All to sausages',
-    'G',
-    18,
-    'Boned, glands out by hand, cubed cold; seasoned and filled.',
-    {
-      to: { sausage: [0.965, 0.68, 0, 0], inedible: [0.02, 0.03, 0, 0] },
-      process: { sausage: { name: 'seasoning and water', added: 0.05, yield: 1.045 } },
-      more: {
-        caution:
-          'Grinder: stomper only, never a hand. Keep the meat near freezing: warm fat smears and is unsafe.',
-      },
-    },
+  ...of('loin',
+    way('loin-chops', 'T', 12, 'saw', 'Bone-in chops, tenderloin left in | Bone-in chops, fillet left in', 'bone-in-chop 92.5/28/90', 'Chine cracked, rind and back fat to 6 mm; sawn 25 mm from the rib end; the back half are porterhouse chops.', { shutsOut: [{ cut: 'tenderloin', reason: SAWN }, ...noRibs] }),
+    way('loin-chops-pulled', 'T', 14, 'saw', 'Tenderloin pulled, then bone-in chops | Fillet pulled, then bone-in chops', 'bone-in-chop 92/28/90', 'Tenderloin freed from the butt end forward before any sawing; then chined and sawn 25 mm.', { extracts: fillet, shutsOut: noRibs }),
+    way('loin-rack', 'T', 18, 'saw', 'Frenched rack and chops', 'rack-roast 44/13/42; bone-in-chop 42/14/46', 'Tenderloin out; front half chined, rib ends frenched; the back half sawn into chops.', { extracts: fillet, shutsOut: noRibs }),
+    way('loin-boneless-chops', 'T', 18, 'knife', 'Boneless chops and back ribs | Loin steaks and loin ribs', 'boneless-chop 75/20; back-ribs 10.5/9/42; button-bones 1.5/1/9', 'Tenderloin freed first; back ribs lifted off in one sheet; eye cut 25 mm across.', { extracts: fillet, shutsOut: noBones, caution: 'Button bones: sell with care, a child can choke. Glove on the off hand.' }),
+    way('loin-pocket', 'T', 20, 'knife', 'Boneless pocket chops and back ribs', 'pocket-chop 74.5/20; back-ribs 10.5/9/42', 'Cut 38 mm; each slit from the fat side for a filling.', { extracts: fillet, shutsOut: noBones }),
+    way('loin-butterfly', 'T', 20, 'knife', 'Butterfly chops and back ribs', 'butterfly-chop 74/19; back-ribs 10.5/9/42', 'Cut double, 50 mm, opened like a book.', { extracts: fillet, shutsOut: noBones }),
+    way('loin-roasts', 'R', 16, 'knife', 'Boneless roasts and back ribs | Boned joints and loin ribs', 'loin-roast 77/22; back-ribs 10.5/9/42', 'Boned as for chops; eye left in roasts for four, tied from the middle.', { extracts: fillet, shutsOut: noBones }),
+    way('loin-stuffed', 'R', 22, 'knife', 'One roast slit and stuffed, and back ribs', 'loin-roast 38/11; loin-stuffed 38.5/11; back-ribs 10.5/9/42', 'Boned; the rear roast slit along its length, filled cold, tied.', { extracts: fillet, shutsOut: noBones, caution: 'Fill and chill at once: a warm filling inside raw meat is unsafe.' }),
+    way('loin-back-bacon', 'C', 18, 'cure', 'Cured back slices and back ribs', 'back-bacon 77/28; back-ribs 10.5/9/42', 'Boned, cured by weight, hung, sliced across.', { extracts: fillet, shutsOut: noBones }),
+    way('loin-crown', 'R', 24, 'saw', 'Small crown in its own back ribs', 'crown-roast 50/16/42; boneless-chop 32/9', 'Front half bent into a ring inside its ribs and tied; the rest boned for chops.', { extracts: fillet, shutsOut: [...noBones, ...noRibs] }),
+    way('loin-porchetta', 'R', 26, 'knife', 'Loin and belly in one: rolled | Loin and belly in one: rolled joint', 'porchetta 88/32/0/88', 'Boned in one sheet, eye rolled inside the belly, rind scored, tied every 30 mm.', { needs: ['skin'], extracts: fillet, together: [{ part: 'belly', path: 'belly-porchetta' }], shutsOut: noBones }),
+    way('loin-long-chops', 'T', 14, 'saw', 'Loin and belly in one: long chops', 'long-chop 92/45/88', 'Left in one sheet, chined, sawn 25 mm through loin and belly.', { together: [{ part: 'belly', path: 'belly-long-chops' }], shutsOut: [{ cut: 'tenderloin', reason: SAWN }, ...noRibs] }),
+    way('loin-grind', 'G', 14, 'grinder', 'Tenderloin and back ribs kept, rest to trim | Fillet and loin ribs kept, rest to mince', 'back-ribs 10.5/9/42; > trim 86/46', 'Tenderloin and back ribs out, the rest boned for the grinder.', { extracts: fillet, shutsOut: noBones }),
   ),
-  path(
-    'loin-chops',
-    'loin',
-    'Bone-in chops, tenderloin left in',
-    'Bone-in chops, fillet left in',
-    'T',
-    12,
-    'Chine cracked, rind and back fat to 6 mm; sawn 25 mm from the rib end; tenderloin stays in the back half.',
-    {
-      to: { 'bone-in-chop': [0.925, 0.3, 0.9, 0], 'ground-pork': [0.05, 0.04, 0, 0] },
-      loss: SAW,
-      more: {
-        caution: SAW_CARE,
-        shutsOut: [
-          {
-            cut: 'tenderloin',
-            reason: 'it is sawn into the back chops; only the butt end stays behind, in the leg',
-          },
-          { cut: 'back-ribs', reason: BONES_STAY },
-        ],
-      },
-    },
+  ...of('rib-end',
+    way('rib-end-ribs', 'B', 5, 'saw', 'Country-style ribs | Rib-end ribs', 'country-ribs 92/40/86', 'Split through the ribs into strips of one bone each.'),
+    way('rib-end-roast', 'R', 4, 'saw', 'Roast | Joint', 'rib-end-roast 93/36/88', 'Chine cracked, fat to 6 mm.'),
+    way('rib-end-chops', 'T', 4, 'saw', 'Rib chops', 'rib-end-chop 92/31/87', 'One chop to a rib.'),
+    way('rib-end-grind', 'G', 5, 'grinder', 'To sausage trim', '> trim 95/60', 'Boned for the grinder.'),
   ),
-  path(
-    'loin-chops-pulled',
-    'loin',
-    'Tenderloin pulled, then bone-in chops',
-    'Fillet pulled, then bone-in chops',
-    'T',
-    14,
-    'Tenderloin freed from the butt end forward before any sawing; then chined and sawn 25 mm.',
-    {
-      to: { 'bone-in-chop': [0.92, 0.3, 0.9, 0], 'ground-pork': [0.05, 0.04, 0, 0] },
-      loss: SAW,
-      more: {
-        caution: SAW_CARE,
-        extracts: ['tenderloin'],
-        shutsOut: [{ cut: 'back-ribs', reason: BONES_STAY }],
-      },
-    },
+  ...of('sirloin',
+    way('sirloin-roast', 'R', 4, 'knife', 'Roast | Chump joint', 'sirloin-roast 93/44/88', 'Left bone in, fat to 6 mm.'),
+    way('sirloin-chops', 'T', 4, 'saw', 'Chops | Chump chops', 'sirloin-chop 92/34/85', 'Sawn 25 mm across the hip bone.'),
+    way('sirloin-cubes', 'B', 6, 'knife', 'Cubes | Diced', 'cubes 82/15', 'Boned, trimmed, 30 mm cubes.'),
+    way('sirloin-grind', 'G', 5, 'grinder', 'To sausage trim', '> trim 95/60', 'Boned for the grinder.'),
   ),
-  path(
-    'loin-boneless-chops',
-    'loin',
-    'Boneless chops and back ribs',
-    'Loin steaks and loin ribs',
-    'T',
-    20,
-    'Tenderloin out; back ribs sheeted off leaving meat between the bones; loin off the feather bones, cut 25 mm.',
-    {
-      to: {
-        'boneless-chop': [0.76, 0.18, 0, 0],
-        'back-ribs': [0.11, 0.07, 0.42, 0],
-        'ground-pork': [0.112, 0.08, 0, 0],
-      },
-      more: {
-        caution: HAND,
-        extracts: ['tenderloin'],
-        shutsOut: [{ cut: 'bone-in-chop', reason: 'the bones come off as back ribs' }],
-      },
-    },
+  ...of('tenderloin',
+    way('tenderloin-whole', 'T', 1, 'knife', 'Whole', 'tenderloin 94', 'Silver skin off, chain to trim.'),
+    way('tenderloin-medallions', 'T', 3, 'knife', 'Medallions', 'medallions 92', 'Silver skin off, cut across at 35 mm.'),
+    way('tenderloin-grind', 'G', 1, 'grinder', 'To trim', '> trim 97', 'With the lean trim.'),
   ),
-  path(
-    'loin-roasts',
-    'loin',
-    'Boneless roasts and back ribs',
-    'Boned joints and loin ribs',
-    'R',
-    18,
-    'As boneless chops, but tied and cut into roasts for three or four.',
-    {
-      to: {
-        'loin-roast': [0.79, 0.22, 0, 0],
-        'back-ribs': [0.11, 0.07, 0.42, 0],
-        'ground-pork': [0.085, 0.06, 0, 0],
-      },
-      more: {
-        caution: HAND,
-        extracts: ['tenderloin'],
-        shutsOut: [{ cut: 'bone-in-chop', reason: 'the bones come off as back ribs' }],
-      },
-    },
+  ...of('belly',
+    way('belly-bacon', 'C', 8, 'cure', 'Bacon, rind off | Streaky, rind off', 'bacon 68/60; > trim 29/26', 'Squared, rind off, cured by weight, smoked, sliced cold.'),
+    way('belly-bacon-rind', 'C', 7, 'cure', 'Bacon, rind on | Streaky, rind on', 'bacon-rind 68/60/0/78; > trim 29/26', 'Squared, cured by weight in its rind, smoked, sliced cold.', { needs: ['skin'] }),
+    way('belly-slab', 'R', 3, 'knife', 'Fresh slabs, skin on | Joints, rind on', 'belly-slab 90/82/99.6/92', 'Squared, rind scored dry.', { needs: ['skin'] }),
+    way('belly-slices', 'T', 6, 'knife', 'Fresh slices | Rashers', 'belly-slices 86/74', 'Rind off, cut 15 mm across.'),
+    way('belly-roll', 'C', 14, 'cure', 'Rolled and cured, air dried', 'belly-roll 82/68', 'Rind off, cured by weight, rolled tight, tied, hung.', { caution: 'Meat without nitrite that is rolled and hung warm carries a botulism risk: weigh the cure, keep to a tested recipe.' }),
+    way('belly-grind', 'G', 5, 'grinder', 'To sausage fat', '> trim 98/45; sausage-fat 0/50', 'Rind off, lean to trim, fat kept cold for sausage.'),
+    way('belly-porchetta', 'R', 4, 'knife', 'In one with the loin, rolled', 'porchetta 92/72/0/92', 'Stays on the loin; see there.', { needs: ['skin'], together: [{ part: 'loin', path: 'loin-porchetta' }], shutsOut: [{ cut: 'bacon', reason: 'the belly is rolled round the loin' }] }),
+    way('belly-long-chops', 'T', 4, 'saw', 'In one with the loin, long chops', 'long-chop 90/70', 'Stays on the loin; see there.', { together: [{ part: 'loin', path: 'loin-long-chops' }], shutsOut: [{ cut: 'bacon', reason: 'the belly stays on the chops' }] }),
   ),
-  path(
-    'loin-grind',
-    'loin',
-    'Tenderloin and back ribs kept, rest to grind',
-    'Fillet and ribs kept, rest to mince',
-    'G',
-    17,
-    'Tenderloin out, ribs off, everything else boned for the grinder.',
-    {
-      to: { 'back-ribs': [0.11, 0.07, 0.42, 0], 'ground-pork': [0.875, 0.34, 0, 0] },
-      more: { caution: HAND, extracts: ['tenderloin'] },
-    },
+  ...of('spare-ribs',
+    way('ribs-full', 'B', 3, 'knife', 'Full | Full sheet', 'spare-ribs 88/60/97', 'Lifted off the belly 25 mm clear of the cartilage; membrane peeled from the backbone side.'),
+    way('ribs-squared', 'B', 6, 'saw', 'Squared, with rib tips', 'squared-ribs 58/34/66; rib-tips 14/14/28; > trim 24/24', 'Brisket bone sawn off, skirt and flap off to trim, membrane peeled.'),
+    way('ribs-on-belly', 'R', 0, 'none', 'Left on a fresh belly slab | Left on a belly joint', 'belly-slab 99/97/99', 'Stays on; scored rind, sheet ribs beneath.', { excludes: ['belly-bacon', 'belly-bacon-rind', 'belly-slices', 'belly-roll', 'belly-grind'].map((path) => ({ path, reason: 'Ribs stay on only under a fresh belly slab: ' + RIBS_OFF })), loss: '1/1/1' }),
+    way('ribs-grind', 'G', 6, 'grinder', 'Boned to trim, bones to stock', '> trim 94/70', 'Fingers and flap to trim, bones to stock.'),
   ),
-  path(
-    'tenderloin-whole',
-    'tenderloin',
-    'Whole',
-    'Whole',
-    'T',
-    1,
-    'Silver skin and side chain off, left whole.',
-    {
-      to: { tenderloin: [0.93, 0, 0, 0] },
-      more: { caution: HAND },
-    },
+  ...of('leg',
+    way('leg-whole', 'R', 3, 'knife', 'Whole fresh ham, bone in | Whole leg, bone in', 'leg-whole 96/82/97/96; inedible 0.8/1', 'Aitch bone trimmed, gland out, rind scored.'),
+    way('leg-halves', 'R', 5, 'saw', 'Fresh ham halves, bone in | Half legs, bone in', 'fresh-ham 92/58/93/88; inedible 0.8/1', 'Aitch bone out, gland out, sawn across the middle.'),
+    way('leg-smoked', 'C', 7, 'cure', 'Cured and smoked, bone in | Smoked gammon, bone in', 'cured-ham 92/70/93/90; inedible 0.8/1', 'Gland out, pumped and brined by weight, smoked.', { needs: ['skin'] }),
+    way('leg-ham-boneless', 'C', 16, 'cure', 'Boned, skinned, cured and smoked | Boned gammon, smoked', 'ham-boneless 82/38; inedible 1/2', 'Seamed off the bone, skinned, brined by weight, pressed, smoked.'),
+    way('leg-dry-ham', 'C', 8, 'cure', 'Dry-cured whole, salt only', 'dry-ham 94/78/96/94; inedible 0.8/1', 'Blood pressed from the vein, salted by weight and time, hung a year or more.', { needs: ['skin'], caution: 'Salt-only ham needs cold, weight and months: follow a tested process; not for the young, old or pregnant uncooked.' }),
+    way('leg-rolled', 'R', 14, 'knife', 'Hip bone out, rolled | Hip bone out, rolled joint', 'leg-rolled 93/60/0/80; inedible 0.8/1', 'Hip and thigh bone tunnelled out, rolled in its rind.', { caution: TUNNEL }),
+    way('leg-gammon', 'C', 9, 'cure', 'Ham steaks, cured | Gammon steaks', 'gammon-steak 88/52/62; inedible 0.8/1', 'Brined whole, centre sawn into 12 mm steaks.'),
+    way('leg-seamed', 'R', 14, 'knife', 'Seamed: inside, outside, tip | Seamed: topside, silverside, knuckle', '> leg-topside 33/16; > leg-silverside 33/22; > leg-knuckle 20/8; inedible 1.2/2', 'Seams followed bone to bone, gland out; shank meat to trim.'),
+    way('leg-grind', 'G', 16, 'grinder', 'All to trim', '> trim 96/70; inedible 1.5/2', 'Boned, gland out, cubed cold.'),
   ),
-  path(
-    'tenderloin-medallions',
-    'tenderloin',
-    'Medallions',
-    'Medallions',
-    'T',
-    4,
-    'Trimmed and cut across into eight.',
-    {
-      to: { medallions: [0.87, 0, 0, 0] },
-      more: { caution: HAND },
-    },
+  ...(['topside', 'silverside', 'knuckle'] as const).flatMap((m) =>
+    of(`leg-${m}`,
+      way(`${m}-roasts`, 'R', 2, 'knife', 'Small roasts for 2–3 | Small joints for 2–3', 'leg-roast 95/82', 'Cap and silver skin off, tied.'),
+      way(`${m}-steaks`, 'T', 3, 'knife', 'Steaks', 'leg-steak 92/70', 'Cut 15 mm across the grain.'),
+      way(`${m}-cutlets`, 'T', 4, 'knife', 'Thin cutlets | Escalopes', 'cutlets 91/55', 'Cut 8 mm across the grain, beaten.'),
+      way(`${m}-cube`, 'T', 4, 'knife', 'Cube steak | Minute steak', 'cube-steak 94/60', 'Passed twice through the blades.', { caution: 'Bladed meat is not intact: label it so and cook it to 71 °C (160 °F).' }),
+      way(`${m}-cubes`, 'B', 4, 'knife', 'Cubes | Diced', 'cubes 93/50', '30 mm cubes.'),
+    ),
   ),
-  path(
-    'belly-bacon',
-    'belly',
-    'Cured and smoked as bacon',
-    'Cured and smoked streaky',
-    'C',
-    12,
-    'Rind off, squared; ragged edges and flank end to the grinder; cured, smoked, sliced.',
-    {
-      to: { bacon: [0.8, 0.76, 0, 0], 'ground-pork': [0.185, 0.11, 0, 0] },
-      process: { bacon: { name: 'cure and smoke', added: 0.03, yield: 0.92 } },
-      more: { caution: CURE, shutsOut: [{ cut: 'belly-slab', reason: 'the belly goes to the smokehouse' }] },
-    },
+  ...(['fore', 'hind'] as const).flatMap((f) => [
+    ...of(`${f}-hock`,
+      way(`${f}-hock-whole`, 'B', 1, 'saw', 'Hock, whole', 'hock 98/96/98/98', 'Sawn at the joint.', { loss: '0.5/0.5/2' }),
+      way(`${f}-hock-smoked`, 'C', 2, 'cure', 'Hock, smoked', 'hock-smoked 98/96/98/98', 'Brined with the hams, smoked.', { loss: '0.5/0.5/2', needs: ['skin'] }),
+      way(`${f}-hock-boned`, 'G', 3, 'grinder', 'Boned to trim', '> trim 84/30; inedible 12/5', 'Tendon out, lean to trim.'),
+      way(`${f}-hock-stock`, 'N', 1, 'none', 'To stock, whole', '> bones 100/100/100/100', 'Split for the stock pot.', { loss: '0' }),
+    ),
+    ...of(`${f}-foot`,
+      way(`${f}-foot-kept`, 'N', 1, 'knife', 'Kept, singed and split | Trotters kept', 'trotter 99/99/99/99', 'Singed, scraped, split.', { loss: '1/1/1/1' }),
+      way(`${f}-foot-left`, 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left at the plant.', { loss: '0' }),
+    ),
+  ]),
+  ...of('jowl',
+    way('jowl-ground', 'G', 2, 'grinder', 'To sausage trim', '> trim 97/72; inedible 2/3', 'Rind and glands off; good sausage fat.'),
+    way('jowl-cured', 'C', 3, 'cure', 'Cured and dried', 'jowl-cured 92/90/0/90; inedible 2/2', 'Glands out, salted by weight, hung.', { needs: ['skin'] }),
+    way('jowl-fresh', 'B', 2, 'knife', 'Fresh, whole', 'jowl-fresh 95/92/0/92; inedible 2/2', 'Glands out, rind on.'),
   ),
-  path(
-    'belly-slab',
-    'belly',
-    'Fresh slabs, rind on',
-    'Fresh joints, rind on',
-    'R',
-    4,
-    'Squared, rind scored, cut into slabs for a small oven.',
-    {
-      to: { 'belly-slab': [0.92, 0.9, 0, 0.95], 'ground-pork': [0.065, 0.06, 0, 0] },
-      more: { caution: HAND, needs: 'skin', shutsOut: [{ cut: 'bacon', reason: 'the belly is sold fresh' }] },
-    },
+  ...of('leaf-fat',
+    way('leaf-lard', 'F', 5, 'none', 'Rendered to lard', 'leaf-lard 0/97', 'Peeled, cut small, rendered low.', { loss: '0/3', rest: { lean: 'inedible', bone: 'inedible', skin: 'inedible' }, caution: 'Hot fat burns: dry pan, low heat, no water.' }),
+    way('leaf-raw', 'F', 1, 'none', 'Sold raw', 'leaf-raw 0/99', 'Peeled out of the flank in one sheet.', { loss: '0/1', rest: { lean: 'inedible', bone: 'inedible', skin: 'inedible' } }),
   ),
-  path(
-    'belly-slices',
-    'belly',
-    'Fresh slices, rind off',
-    'Fresh rashers, rind off',
-    'T',
-    9,
-    'Rind off, chilled firm, sliced 12 mm across the grain.',
-    {
-      to: { 'belly-slices': [0.9, 0.76, 0, 0], 'ground-pork': [0.085, 0.08, 0, 0] },
-      more: { caution: HAND, shutsOut: [{ cut: 'bacon', reason: 'the belly is sold fresh' }] },
-    },
+  ...of('tail',
+    way('tail-kept', 'B', 1, 'knife', 'Kept', 'tail 99/99/99/99', 'Off at the joint.', { loss: '1/1/1/1' }),
+    way('tail-stock', 'N', 0, 'none', 'To stock', '> bones 100/100/100/100', 'With the bones.', { loss: '0' }),
   ),
-  path(
-    'belly-sausage',
-    'belly',
-    'All to sausage',
-    'All to sausages',
-    'G',
-    8,
-    'Rind off, cubed cold, ground; seasoned and filled.',
-    {
-      to: { sausage: [0.985, 0.93, 0, 0] },
-      process: { sausage: { name: 'seasoning and water', added: 0.05, yield: 1.045 } },
-      more: {
-        caution: 'Grinder: stomper only, never a hand. Keep the meat near freezing.',
-        shutsOut: [{ cut: 'bacon', reason: 'the belly is ground' }],
-      },
-    },
+  ...of('head',
+    way('head-whole', 'B', 3, 'saw', 'Whole', 'head 98/98/98/98', 'Split on the saw if wanted.', { loss: '2/2/2/2' }),
+    way('head-cheeks', 'B', 12, 'knife', 'Cheeks out, rest to stock', 'cheeks 45/20; > bones 54/79/100/100', 'Cheeks seamed out of the jaw.', { loss: '1/1' }),
+    way('head-brawn', 'B', 30, 'knife', 'Head meat in jelly | Brawn', 'head-meat 88/55/0/80; > bones 11/44/100/20', 'Simmered, picked by hand for every bone, set in its stock.', { loss: '1/1' }),
   ),
-  path(
-    'ribs-full',
-    'spare-ribs',
-    'Full sheet',
-    'Full sheet',
-    'B',
-    4,
-    'Lifted off the belly 25 mm clear of the cartilage; membrane peeled from the backbone end.',
-    {
-      to: { 'spare-ribs': [0.97, 0.9, 0.99, 0] },
-      more: { caution: HAND },
-    },
+  ...of('liver',
+    way('liver-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left at the plant.', left),
+    way('liver-kept', 'O', 2, 'knife', 'Kept, sliced', 'liver 82', 'Passed by the inspector; gall and vessels off. About one in six is condemned.', { rest: { lean: 'inedible' } }),
   ),
-  path(
-    'ribs-squared',
-    'spare-ribs',
-    'Squared, tips apart',
-    'Squared, tips apart',
-    'B',
-    7,
-    'Brisket bone off along the joints as rib tips; skirt and flap to the grinder.',
-    {
-      to: {
-        'squared-ribs': [0.6, 0.55, 0.7, 0],
-        'rib-tips': [0.2, 0.25, 0.27, 0],
-        'ground-pork': [0.18, 0.12, 0, 0],
-      },
-      more: {
-        caution: HAND,
-        shutsOut: [{ cut: 'spare-ribs', reason: 'the sheet is squared and its tips sold apart' }],
-      },
-    },
+  ...of('heart',
+    way('heart-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left at the plant.', left),
+    way('heart-kept', 'O', 1, 'knife', 'Kept', 'heart 92', 'Opened and drained.', { rest: { lean: 'inedible' } }),
   ),
-  path(
-    'ribs-on-belly',
-    'spare-ribs',
-    'Left on the belly',
-    'Left on the belly',
-    'R',
-    1,
-    'Not lifted: the slab is sold with its ribs.',
-    {
-      to: { 'belly-slab': [0.985, 0.985, 0.99, 0] },
-      more: {
-        needs: 'skin',
-        excludes: ['belly-bacon', 'belly-slices', 'belly-sausage'].map((id) => ({
-          path: id,
-          reason:
-            'Ribs stay on only under a fresh belly slab: bacon, slices and sausage need them lifted first.',
-        })),
-        shutsOut: [{ cut: 'spare-ribs', reason: 'they are sold on the belly' }],
-      },
-    },
+  ...of('kidneys',
+    way('kidneys-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left at the plant.', left),
+    way('kidneys-kept', 'O', 1, 'knife', 'Kept', 'kidney 95', 'Out of their fat, halved.', { rest: { lean: 'inedible' } }),
   ),
-  path(
-    'ribs-grind',
-    'spare-ribs',
-    'Boned to grind',
-    'Boned to mince',
-    'G',
-    9,
-    'Meat stripped from between the bones; bones to stock.',
-    {
-      to: { 'ground-pork': [0.9, 0.5, 0, 0] },
-      more: { caution: HAND, shutsOut: [{ cut: 'spare-ribs', reason: 'they are stripped for the grinder' }] },
-    },
+  ...of('caul',
+    way('caul-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left at the plant.', left),
+    way('caul-kept', 'O', 3, 'none', 'Caul kept, gut fat left', 'caul 0/35; inedible 100/65/100/100', 'Lifted off the stomach in one sheet, washed, salted or frozen flat.', { loss: '0' }),
   ),
-  path(
-    'leg-halves',
-    'leg',
-    'Fresh ham, halves, bone in',
-    'Leg halves, bone in',
-    'R',
-    7,
-    'Aitch bone and glands out, rind and fat to 6 mm, sawn once across into butt and shank halves.',
-    {
-      to: {
-        'fresh-ham': [0.93, 0.4, 0.72, 0.2],
-        inedible: [0.01, 0.02, 0, 0],
-        'ground-pork': [0.045, 0.06, 0, 0],
-      },
-      loss: [0.014, 0.01, 0.02, 0],
-      more: { caution: SAW_CARE },
-    },
+  ...of('blood',
+    way('blood-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left at the plant.', left),
+    way('blood-kept', 'O', 4, 'none', 'Kept, stirred', 'blood 75; inedible 25/100/100/100', 'Caught clean, stirred, chilled at once.', { loss: '0', caution: 'Blood spoils fast: clean vessel, chilled at once, only from animals the inspector passed.' }),
   ),
-  path(
-    'leg-smoked',
-    'leg',
-    'Cured and smoked ham',
-    'Smoked gammon',
-    'C',
-    10,
-    'Aitch bone out, squared; brined, smoked, cut into pieces for the oven.',
-    {
-      to: {
-        'cured-ham': [0.9, 0.44, 0.72, 0.15],
-        inedible: [0.01, 0.02, 0, 0],
-        'ground-pork': [0.075, 0.14, 0, 0],
-      },
-      process: { 'cured-ham': { name: 'brine and smoke', added: 0.1, yield: 0.96 } },
-      more: { caution: CURE, shutsOut: [{ cut: 'fresh-ham', reason: 'the leg is cured' }] },
-    },
+  ...of('stomach',
+    way('stomach-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left at the plant.', left),
+    way('stomach-kept', 'O', 25, 'none', 'Stomach kept, cleaned', 'stomach 12; inedible 88/100/100/100', 'Emptied away from the meat, turned, scrubbed, scalded.', { loss: '0', caution: 'Gut contents contaminate: clean away from the meat, and thoroughly, or leave it.' }),
   ),
-  path(
-    'leg-seamed',
-    'leg',
-    'Seamed roasts and cutlets',
-    'Seamed joints and escalopes',
-    'R',
-    24,
-    'Boned and parted along the seams: topside, silverside, knuckle; topside sliced as cutlets.',
-    {
-      to: {
-        'leg-roast': [0.55, 0.2, 0, 0],
-        cutlets: [0.22, 0.03, 0, 0],
-        inedible: [0.018, 0.03, 0, 0],
-        'ground-pork': [0.19, 0.16, 0, 0],
-      },
-      more: { caution: HAND, shutsOut: [{ cut: 'fresh-ham', reason: 'the leg is boned and seamed' }] },
-    },
+  ...of('trim',
+    way('trim-ground', 'G', 10, 'grinder', 'All ground | All minced', 'ground-pork 98/98/98/98', 'Sorted by lean, ground cold, packed.', { loss: '2/2/2/2' }),
+    way('trim-sausage', 'G', 22, 'grinder', 'All sausage | All sausages', 'sausage 98/98/98/98', 'Fat brought up to the recipe, seasoned, filled cold.', { loss: '2/2/2/2' }),
+    way('trim-half', 'G', 17, 'grinder', 'Half ground, half sausage | Half mince, half sausages', 'ground-pork 49/49/49/49; sausage 49/49/49/49', 'Leaner half ground, fatter half to sausage.', { loss: '2/2/2/2' }),
   ),
-  path(
-    'leg-grind',
-    'leg',
-    'All to grind',
-    'All to mince',
-    'G',
-    16,
-    'Boned, glands out by hand, cubed for the grinder.',
-    {
-      to: { inedible: [0.018, 0.03, 0, 0], 'ground-pork': [0.965, 0.55, 0, 0] },
-      more: { caution: HAND, shutsOut: [{ cut: 'fresh-ham', reason: 'the leg is ground' }] },
-    },
+  ...of('back-fat',
+    way('fat-kept', 'F', 0, 'none', 'Kept as it is', 'back-fat-kept 100/100/100/100', 'Second grade: for the sausage or the dog.', { loss: '0' }),
+    way('fat-lard', 'F', 12, 'none', 'Rendered to lard', 'lard 100/100/100/100', 'Cut small, rendered low.', { loss: '0', caution: 'Hot fat burns: dry pan, low heat, no water.' }),
+    way('fat-sausage', 'F', 3, 'knife', 'Cut for sausage', 'sausage-fat 95/95/95/95; inedible 5/5/5/5', 'Rind side off, diced, kept near freezing.', { loss: '0' }),
   ),
-  path(
-    'fore-hock-whole',
-    'fore-hock',
-    'Hock, whole',
-    'Hock, whole',
-    'B',
-    1,
-    'Sawn off above the knee joint.',
-    { to: { hock: [0.985, 0.98, 0.97, 1] } },
+  ...of('skin',
+    way('skin-kept', 'F', 0, 'none', 'Kept aside', 'rind 100/100/100/100', 'For stock or nothing.', { loss: '0' }),
+    way('skin-crackling', 'F', 5, 'knife', 'Scored for crackling', 'crackling 82/82/82/82; inedible 18/18/18/18', 'Scored, dried, rolled in packs.', { loss: '0' }),
   ),
-  path(
-    'fore-hock-boned',
-    'fore-hock',
-    'Boned to grind',
-    'Boned to mince',
-    'G',
-    5,
-    'Tendon off, boned for the grinder.',
-    { to: { inedible: [0.1, 0, 0, 0], 'ground-pork': [0.88, 0.6, 0, 0] } },
-  ),
-  path(
-    'hind-hock-whole',
-    'hind-hock',
-    'Hock, whole',
-    'Hock, whole',
-    'B',
-    1,
-    'Sawn off above the hock joint.',
-    { to: { hock: [0.985, 0.98, 0.97, 1] } },
-  ),
-  path(
-    'hind-hock-boned',
-    'hind-hock',
-    'Boned to grind',
-    'Boned to mince',
-    'G',
-    5,
-    'Tendon off, boned for the grinder.',
-    { to: { inedible: [0.1, 0, 0, 0], 'ground-pork': [0.88, 0.6, 0, 0] } },
-  ),
-  path('fore-foot-kept', 'fore-foot', 'Kept', 'Kept', 'N', 1, 'Off through the knee joint, toes cleaned.', {
-    to: { trotter: [0.98, 0.98, 0.98, 1] },
-  }),
-  path(
-    'fore-foot-stock',
-    'fore-foot',
-    'To the bone bin',
-    'To the bone bin',
-    'N',
-    0.5,
-    'Off through the knee joint.',
-    { to: { bones: [0.985, 0.985, 0.99, 1] } },
-  ),
-  path('hind-foot-kept', 'hind-foot', 'Kept', 'Kept', 'N', 1, 'Off through the hock joint, toes cleaned.', {
-    to: { trotter: [0.98, 0.98, 0.98, 1] },
-  }),
-  path(
-    'hind-foot-stock',
-    'hind-foot',
-    'To the bone bin',
-    'To the bone bin',
-    'N',
-    0.5,
-    'Off through the hock joint.',
-    { to: { bones: [0.985, 0.985, 0.99, 1] } },
-  ),
-  path(
-    'jowl-ground',
-    'jowl',
-    'To grind',
-    'To mince',
-    'G',
-    4,
-    'Rind and every gland off by hand; diced for the grinder.',
-    { to: { inedible: [0.09, 0.09, 0, 0], 'ground-pork': [0.89, 0.5, 0, 0] } },
-  ),
-  path('jowl-cured', 'jowl', 'Cured', 'Cured', 'C', 4, 'Squared, every gland off, salted and dried.', {
-    to: { 'jowl-cured': [0.74, 0.86, 0, 0.9], inedible: [0.09, 0.09, 0, 0] },
-    process: { 'jowl-cured': { name: 'dry salt', added: 0.03, yield: 0.78 } },
-    more: { caution: CURE, needs: 'skin' },
-  }),
-  path(
-    'leaf-fat-kept',
-    'leaf-fat',
-    'Kept for lard',
-    'Kept for lard',
-    'F',
-    2,
-    'Pulled out by hand before anything is sawn; the best lard.',
-    { to: { 'leaf-lard': [0, 0.98, 0, 0] } },
-  ),
-  path('leaf-fat-bin', 'leaf-fat', 'Not kept', 'Not kept', 'X', 1, 'Pulled out and discarded.', {
-    to: { inedible: [0, 0.99, 0, 0] },
-  }),
-  path('kidney-kept', 'kidney', 'Kept', 'Kept', 'O', 1, 'Split, core out, rinsed.', {
-    to: { kidney: [0.95, 0, 0, 0] },
-    rest: { lean: 'inedible' },
-  }),
-  path('kidney-bin', 'kidney', 'Not kept', 'Not kept', 'X', 0.5, 'Discarded.', {
-    to: { inedible: [0.988, 0, 0, 0] },
-  }),
-  path('tail-kept', 'tail', 'Kept', 'Kept', 'B', 1, 'Off at the second joint.', {
-    to: { tail: [0.98, 0.98, 0.98, 1] },
-  }),
-  path('tail-bones', 'tail', 'To the bone bin', 'To the bone bin', 'N', 0.5, 'Off at the second joint.', {
-    to: { bones: [0.98, 0.98, 0.98, 1] },
-  }),
-  path('head-whole', 'head', 'Whole', 'Whole', 'B', 5, 'Eyes and ear canals out, washed, left whole.', {
-    to: { head: [0.965, 0.965, 0.965, 0.95], inedible: [0.02, 0.02, 0.025, 0.05] },
-  }),
-  path(
-    'head-cheeks',
-    'head',
-    'Cheeks out, rest to bones',
-    'Cheeks out, rest to bones',
-    'B',
-    8,
-    'Cheeks cut out, glands off; the rest to the bone bin.',
-    {
-      to: { cheeks: [0.4, 0.1, 0, 0], inedible: [0.05, 0.05, 0.02, 0.05], bones: [0.53, 0.84, 0.97, 0.95] },
-    },
+  ...of('bones',
+    way('bones-kept', 'N', 0, 'none', 'Kept aside', 'bones 100/100/100/100', 'For stock or the dog.', { loss: '0' }),
+    way('bones-sold', 'N', 4, 'saw', 'Sold as stock bones', 'stock-bones 90/90/90/90; inedible 10/10/10/10', 'Sawn small, packed.', { loss: '0' }),
   ),
 ]

@@ -1,0 +1,49 @@
+import { names } from '../notation.ts'
+import type { Anatomy } from '../types.ts'
+import { axis, bands, lines, parts } from './data/cells.ts'
+import { cuts } from './data/cuts.ts'
+import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
+import { paths } from './data/paths.ts'
+
+/** The broiler, rough but whole: a bird has no sides. Base bird plucked, without neck, giblets and feet. */
+export const broiler: Anatomy = {
+  id: 'broiler',
+  species: 'broiler',
+  version: 1,
+  names: names('Broiler | Table bird'),
+  chain,
+  referenceKg: 2,
+  axis,
+  ribs: null,
+  lines,
+  bands,
+  parts,
+  cuts,
+  paths,
+  conventions,
+  live,
+  measures,
+  trim,
+  roles: { fat: 'bird-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
+  spread,
+  map,
+  sources: {
+    chain: 'broiler-chain',
+    'chain.liveKg': 'broiler-bounds',
+    'chain.dressingPossible': 'broiler-bounds',
+    'chain.days': 'usual-days',
+    referenceKg: 'broiler-cells',
+    axis: 'broiler-cells',
+    bands: 'broiler-cells',
+    parts: 'broiler-live',
+    cuts: 'price-index',
+    'cuts.portion': 'portions',
+    paths: 'broiler-paths',
+    'paths.process': 'broiler-process',
+    conventions: 'broiler-chain',
+    live: 'broiler-live',
+    trim: 'trim-levels',
+    spread: 'broiler-spread',
+    map: 'drawings',
+  },
+}

@@ -1,0 +1,54 @@
+import { names } from '../notation.ts'
+import type { Anatomy } from '../types.ts'
+import { axis, bands, lines, parts, ribs } from './data/cells.ts'
+import { cuts } from './data/cuts.ts'
+import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
+import { paths } from './data/paths.ts'
+
+/** The lamb, rough but whole. Base carcass with kidneys and their fat. */
+export const lamb: Anatomy = {
+  id: 'lamb',
+  species: 'lamb',
+  version: 1,
+  names: names('Lamb'),
+  chain,
+  referenceKg: 24,
+  axis,
+  ribs,
+  lines,
+  bands,
+  parts,
+  cuts,
+  paths,
+  conventions,
+  live,
+  measures,
+  trim,
+  roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
+  spread,
+  map,
+  sources: {
+    chain: 'lamb-chain',
+    'chain.liveKg': 'lamb-bounds',
+    'chain.dressingPossible': 'lamb-bounds',
+    'chain.days': 'usual-days',
+    'chain.tapeDivisor': 'tape-rule',
+    referenceKg: 'lamb-cells',
+    axis: 'lamb-axis',
+    ribs: 'lamb-axis',
+    lines: 'lamb-lines',
+    bands: 'lamb-cells',
+    parts: 'portions',
+    'parts.offCarcass': 'lamb-live',
+    cuts: 'price-index',
+    'cuts.portion': 'portions',
+    paths: 'lamb-paths',
+    'paths.process': 'lamb-process',
+    conventions: 'lamb-chain',
+    live: 'lamb-live',
+    measures: 'lamb-measures',
+    trim: 'trim-levels',
+    spread: 'lamb-spread',
+    map: 'drawings',
+  },
+}

@@ -1,0 +1,211 @@
+import {
+  TISSUES,
+  type Band,
+  type Cut,
+  type CutKind,
+  type Destination,
+  type Names,
+  type Part,
+  type Path,
+  type PathOutput,
+  type Portion,
+  type Process,
+  type Segment,
+  type Span,
+  type Tissue,
+  type TissueShares,
+  type Tool,
+} from './types.ts'
+
+/** How species data is written, so that a row of the trade is a row of the file. */
+
+/** `American | Commonwealth`; one name serves both sets. */
+export function names(text: string): Names {
+  const [american, commonwealth = american] = text.split('|').map((x) => x.trim())
+  return { american: american!, commonwealth: commonwealth! }
+}
+
+/** `lean/fat/bone/skin` in percent; what is left out is 0. */
+export function percents(text: string): TissueShares {
+  const figures = text.split('/').map((x) => Number(x) / 100)
+  return Object.fromEntries(TISSUES.map((t, i) => [t, figures[i] ?? 0])) as TissueShares
+}
+
+export const segments = (id: string, count: number, mm: (i: number) => number): Segment[] =>
+  Array.from({ length: count }, (_, i) => ({
+    id: `${id} ${i + 1}`,
+    mm: mm(i),
+    ...(id === 'rib' && { rib: i + 1 }),
+  }))
+
+/** Mass per mm by region of the axis, as `rib 1 lumbar 0.9`; a region is a segment's id without its number. */
+type Density = string
+function densityOf(text: Density): (segment: Segment) => number {
+  const figures = new Map([...text.matchAll(/([a-z][a-z ]*?) ([\d.]+)/g)].map((m) => [m[1]!, Number(m[2])]))
+  return (segment) => figures.get(segment.id) ?? figures.get(segment.id.replace(/ \d+$/, '')) ?? 0
+}
+
+/** Bands on an axis. Spans are written `part < line, part < line, part`; `part < line (far < long line)` hands on. */
+export function bandsOn(axis: readonly Segment[]) {
+  const along = (density: Density) => {
+    const weights = axis.map((s) => s.mm * densityOf(density)(s))
+    const sum = weights.reduce((a, b) => a + b, 0)
+    return weights.map((w) => w / sum)
+  }
+  const all = [...new Set(axis.map((s) => s.id.replace(/ \d+$/, '')))].map((id) => `${id} 1`).join(' ')
+  return (
+    id: string,
+    tissue: string,
+    spans: string,
+    density: Density | Partial<Record<Tissue, Density>> = all,
+    reach: Pick<Band, 'fromMm' | 'toMm'> = {},
+  ): Band => ({
+    id,
+    tissue: percents(tissue),
+    along: Object.fromEntries(
+      TISSUES.map((t) => [t, along(typeof density === 'string' ? density : (density[t] ?? density.lean!))]),
+    ) as Record<Tissue, number[]>,
+    ...reach,
+    spans: spans.split(',').map((text): Span => {
+      const m = /^\s*([\w-]+)(?: < ([\w-]+))?(?: \(([\w-]+) < ([\w-]+)\))?\s*$/.exec(text)!
+      return { part: m[1]!, until: m[2] ?? 'end', ...(m[3] && { below: { part: m[3], line: m[4]! } }) }
+    }),
+  })
+}
+
+export const part = (id: string, words: string, fallback: string, more: Partial<Part> = {}): Part => ({
+  id,
+  names: names(words),
+  scope: 'side',
+  fallback,
+  ...more,
+})
+/** A part of the live animal that is no carcass: share of fasted live weight, in percent. */
+export const plucked = (id: string, words: string, fallback: string, percent: number, tissue = '100') =>
+  part(id, words, fallback, {
+    scope: 'animal',
+    offCarcass: { share: percent / 100, tissue: percents(tissue) },
+  })
+
+export const sawn = (thicknessMm: number, perPack = 2, kerfMm = 1.2): Portion => ({
+  kind: 'sawn',
+  thicknessMm,
+  kerfMm,
+  perPack,
+})
+export const snapped = (perPack = 2): Portion => ({ kind: 'snapped', perPack })
+export const roasts = (kg: number): Portion => ({ kind: 'roast', kg, perPack: 1 })
+export const whole = (perSide = 1, perPack = 1): Portion => ({ kind: 'whole', perSide, perPack })
+export const packs: Portion = { kind: 'pack', kg: 0.5, lb: 1 }
+
+export const cutOf =
+  (kind: CutKind) =>
+  (
+    id: string,
+    words: string,
+    destination: Destination,
+    index: number,
+    portion: Portion | null = null,
+  ): Cut => ({
+    id,
+    names: names(words),
+    destination,
+    kind,
+    index,
+    portion,
+  })
+
+/** What a tool costs every tissue it meets in dust, drip and scraps, and the caution that goes with it. */
+const TOOL: Record<Tool, { loss: string; caution: string | null }> = {
+  knife: { loss: '1.2/0.8/0.4', caution: 'Glove on the off hand; cut away from the body.' },
+  saw: {
+    loss: '2/1.4/4.5',
+    caution:
+      'Band saw: guard down, push plate, nobody beside the blade. Scrape the bone dust off every face.',
+  },
+  grinder: {
+    loss: '1.2/0.8/0.4',
+    caution:
+      'Grinder: stomper only, never a hand. Keep the meat near freezing: warm fat smears and is unsafe.',
+  },
+  cure: {
+    loss: '1.2/0.8/0.4',
+    caution:
+      'Weigh curing salt for this meat and product; excess nitrite is dangerous. Follow a tested recipe and the local limit.',
+  },
+  none: { loss: '0', caution: null },
+}
+
+/** Where what a way does not name goes in this species, and what its cured or seasoned cuts go through. */
+export interface Kitchen {
+  rest: Record<Tissue, string>
+  loss: string
+  processes: Record<string, Process>
+}
+
+export interface WayMore extends Partial<
+  Pick<Path, 'needs' | 'pair' | 'leaves' | 'extracts' | 'together' | 'excludes' | 'shutsOut' | 'caution'>
+> {
+  loss?: string
+  rest?: Partial<Record<Tissue, string>>
+}
+
+/** `cut 92/30/90; > part 5/4; …`: shares per tissue; the remainder of each tissue goes to the kitchen's rest. */
+function outputsOf(text: string, lost: TissueShares, kitchen: Kitchen, rest: WayMore['rest']): PathOutput[] {
+  const rows = new Map<string, PathOutput>()
+  const row = (id: string): PathOutput => {
+    const isPart = id.startsWith('>')
+    const name = id.replace(/^>\s*/, '')
+    const process = kitchen.processes[name]
+    const fresh: PathOutput = {
+      ...(isPart ? { part: name } : { cut: name }),
+      ...percents('0'),
+      ...(process && { process }),
+    }
+    if (!rows.has(id)) rows.set(id, fresh)
+    return rows.get(id)!
+  }
+  for (const piece of text.split(';').filter((x) => x.trim())) {
+    const [, id, figures] = /^\s*((?:>\s*)?[\w-]+)\s+([\d./]+)\s*$/.exec(piece)!
+    const given = percents(figures!)
+    for (const t of TISSUES) row(id!)[t] += given[t]
+  }
+  for (const t of TISSUES) {
+    const left = 1 - lost[t] - [...rows.values()].reduce((s, r) => s + r[t], 0)
+    if (Math.abs(left) > 1e-12) row({ ...kitchen.rest, ...rest }[t])[t] += left
+  }
+  for (const t of TISSUES) row(kitchen.loss)[t] += lost[t]
+  return [...rows.values()]
+}
+
+/** Ways to open a part: `way(id, destination, minutes, tool, names, outputs, steps, more)`. */
+export function waysIn(kitchen: Kitchen) {
+  const way =
+    (
+      id: string,
+      destination: Destination,
+      minutes: number,
+      tool: Tool,
+      words: string,
+      outputs: string,
+      steps: string,
+      { loss, rest, ...more }: WayMore = {},
+    ) =>
+    (part: string): Path => {
+      const caution = more.caution ?? TOOL[tool].caution
+      return {
+        id,
+        part,
+        names: names(words),
+        destination,
+        minutes,
+        tool,
+        steps,
+        ...more,
+        ...(caution && { caution }),
+        outputs: outputsOf(outputs, percents(loss ?? TOOL[tool].loss), kitchen, rest),
+      }
+    }
+  const of = (part: string, ...ways: ((part: string) => Path)[]) => ways.map((w) => w(part))
+  return { way, of }
+}

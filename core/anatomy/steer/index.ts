@@ -1,0 +1,54 @@
+import { names } from '../notation.ts'
+import type { Anatomy } from '../types.ts'
+import { axis, bands, lines, parts, ribs } from './data/cells.ts'
+import { cuts } from './data/cuts.ts'
+import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
+import { paths } from './data/paths.ts'
+
+/** The steer, rough but whole. Base carcass with kidney fat and hanging tender, kidneys out. */
+export const steer: Anatomy = {
+  id: 'steer',
+  species: 'steer',
+  version: 1,
+  names: names('Steer'),
+  chain,
+  referenceKg: 320,
+  axis,
+  ribs,
+  lines,
+  bands,
+  parts,
+  cuts,
+  paths,
+  conventions,
+  live,
+  measures,
+  trim,
+  roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
+  spread,
+  map,
+  sources: {
+    chain: 'steer-chain',
+    'chain.liveKg': 'steer-bounds',
+    'chain.dressingPossible': 'steer-bounds',
+    'chain.days': 'usual-days',
+    'chain.tapeDivisor': 'tape-rule',
+    referenceKg: 'steer-cells',
+    axis: 'steer-axis',
+    ribs: 'steer-axis',
+    lines: 'steer-lines',
+    bands: 'steer-cells',
+    parts: 'portions',
+    'parts.offCarcass': 'steer-live',
+    cuts: 'price-index',
+    'cuts.portion': 'portions',
+    paths: 'steer-paths',
+    'paths.process': 'steer-process',
+    conventions: 'steer-chain',
+    live: 'steer-live',
+    measures: 'steer-measures',
+    trim: 'trim-levels',
+    spread: 'steer-spread',
+    map: 'drawings',
+  },
+}

@@ -1,0 +1,179 @@
+import { describe, expect, it } from 'vitest'
+import { ANATOMIES, hog } from '#core/anatomy'
+import { gramsOf, kg } from '#core/measure'
+import {
+  chainUnder,
+  disagreements,
+  evidenceOf,
+  judgeWeighing,
+  sampleChain,
+  solveChain,
+  tapeWeightLb,
+  type Weighing,
+} from './index.ts'
+
+let n = 0
+const weighing = (stage: Weighing['stage'], value: number, more: Partial<Weighing> = {}): Weighing => ({
+  id: `w${n++}`,
+  stage,
+  basis: stage === 'hanging' ? 'hot' : null,
+  source: stage === 'live' ? 'scale' : 'plant',
+  shown: { value, unit: 'lb' },
+  grams: gramsOf({ value, unit: 'lb' }),
+  corrects: null,
+  stands: true,
+  at: '2026-11-01T08:00:00Z',
+  ...more,
+})
+
+describe('the weight chain', () => {
+  const chain = (evidence: ReturnType<typeof evidenceOf>, count = 1) =>
+    solveChain(hog.chain, 2, count, evidence)!
+  const at = (points: ReturnType<typeof chain>, stage: string) => points.find((p) => p.stage === stage)!
+
+  it('takes shrink off a full live weight once, then dressing, then chill (worked by hand)', () => {
+    const points = chain(evidenceOf([weighing('live', 260)]))
+    expect(at(points, 'live')).toMatchObject({ kg: expect.closeTo(117.934, 3), sd: 0 })
+    expect(at(points, 'hot').kg).toBeCloseTo(117.934 * 0.97 * 0.72, 2)
+    expect(at(points, 'aged').kg).toBeCloseTo(117.934 * 0.97 * 0.72 * 0.98 * 0.995, 2)
+  })
+  it('works backward: a hot weight alone tells the live weight, with a wider interval', () => {
+    const points = chain(evidenceOf([weighing('hot', 180)]))
+    expect(at(points, 'live').kg).toBeCloseTo(kg(180 * 0.45359237) / 0.72 / 0.97, 1)
+    expect(at(points, 'hot').sd).toBe(0)
+    expect(at(points, 'live').sd).toBeGreaterThan(at(points, 'cold').sd)
+  })
+  it('"hanging weight" has a basis: taken silently as cold, a hot weight would be 2 % off', () => {
+    const hot = at(chain(evidenceOf([weighing('hanging', 180)])), 'aged').kg
+    const cold = at(chain(evidenceOf([weighing('hanging', 180, { basis: 'cold' })])), 'aged').kg
+    const rebate = at(chain(evidenceOf([weighing('hanging', 180, { basis: 'hot×0.98' })])), 'hot').kg
+    expect(cold / hot).toBeCloseTo(1 / 0.98, 3)
+    expect(rebate).toBeCloseTo((180 * 0.45359237) / 0.98, 2)
+  })
+  it('weighs a tape against a later scale: the live estimate moves toward what the rail says', () => {
+    const tape = weighing('live', 250, { source: 'tape' })
+    const alone = at(chain(evidenceOf([tape])), 'live')
+    const corrected = at(chain(evidenceOf([tape, weighing('hot', 200)])), 'live')
+    expect(corrected.kg).toBeGreaterThan(alone.kg)
+    expect(corrected.sd).toBeLessThan(alone.sd)
+  })
+  it('independent spread of a group of n shrinks with √n', () => {
+    const ev = evidenceOf([weighing('live', 1040)])
+    expect(at(chain(ev, 4), 'hot').sd).toBeCloseTo(at(chain(ev, 1), 'hot').sd / 2, 9)
+  })
+  it('draws have the mean and spread the solution states', () => {
+    const evidence = evidenceOf([
+      weighing('live', 250, { source: 'tape' }),
+      weighing('hanging', 178, { basis: 'cold' }),
+    ])
+    const points = chain(evidence)
+    let seed = 1
+    const uniform = () => (seed = (seed * 48271) % 2147483647) / 2147483647
+    const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform())
+    const drawOne = sampleChain(hog.chain, 2, 1, evidence)
+    const logs = Array.from({ length: 4000 }, () => drawOne(normal).map(Math.log))
+    points.forEach((p, i) => {
+      const mean = logs.reduce((s, l) => s + l[i]!, 0) / logs.length
+      const sd = Math.sqrt(logs.reduce((s, l) => s + (l[i]! - mean) ** 2, 0) / logs.length)
+      expect(Math.abs(mean - Math.log(p.kg))).toBeLessThan(4e-3)
+      expect(Math.abs(sd - p.sd)).toBeLessThan(0.06 * p.sd + 1e-9)
+    })
+  })
+  it('a correction replaces what it names, and nothing is lost', () => {
+    const wrong = weighing('live', 26)
+    const right = weighing('live', 260, { corrects: wrong.id })
+    expect(evidenceOf([wrong, right]).map((e) => e.id)).toEqual([right.id])
+    expect(evidenceOf([wrong, weighing('live', 26, { corrects: wrong.id, stands: false })])).toEqual([])
+  })
+  it('says when two weighings disagree beyond 3 SD', () => {
+    const found = disagreements(hog.chain, 2, 1, evidenceOf([weighing('live', 260), weighing('hot', 150)]))
+    expect(found.map((d) => d.stage)).toEqual(['live', 'hot'])
+    expect(found[1]!.z).toBeLessThan(-3)
+  })
+})
+
+describe('a weighing is judged before it is kept', () => {
+  const judge = (held: Weighing[], added: Weighing, count = 1) =>
+    judgeWeighing(hog, hog.chain, count, held, added)
+  it.each([
+    ['hot above live', [weighing('live', 180)], weighing('hot', 200), 'later-above-earlier'],
+    ['dressing impossible', [weighing('live', 260)], weighing('hot', 100), 'dressing-impossible'],
+    ['dressing unusual', [weighing('live', 260)], weighing('hot', 160), 'dressing-unusual'],
+    [
+      'cold above hot',
+      [weighing('hot', 180)],
+      weighing('hanging', 185, { basis: 'cold' }),
+      'later-above-earlier',
+    ],
+    [
+      'cold far below hot',
+      [weighing('hot', 180)],
+      weighing('hanging', 160, { basis: 'cold' }),
+      'loss-unusual',
+    ],
+    ['absurd', [], weighing('live', 2600), 'mass-absurd'],
+  ])('%s', (_, held, added, code) => {
+    const [issue] = judge(held as Weighing[], added)
+    expect(issue?.code).toBe(code)
+    expect(issue?.confirmable ?? false).toBe(code.endsWith('unusual'))
+  })
+  it('asks "did you mean" when the other unit fits', () => {
+    const added = weighing('live', 26, { shown: { value: 26, unit: 'lb' } })
+    expect(judge([], added)[0]!.figures).toMatchObject({ meant: '26 kg' })
+  })
+  it('keeps usual figures without a word, also for several animals weighed together', () => {
+    expect(judge([weighing('live', 260)], weighing('hot', 182))).toEqual([])
+    expect(judge([weighing('live', 780)], weighing('hot', 545), 3)).toEqual([])
+  })
+  it('a carcass gains weight only where the chill can add water: birds in ice water do, hogs do not', () => {
+    const { broiler } = ANATOMIES
+    const birds = (tank: boolean, cold: number) =>
+      judgeWeighing(
+        broiler,
+        chainUnder(broiler, { tank }),
+        40,
+        [weighing('hot', 170)],
+        weighing('hanging', cold, { basis: 'cold' }),
+      ).map((i) => i.code)
+    expect(birds(true, 176)).toEqual([])
+    expect(birds(false, 176)).toEqual(['later-above-earlier'])
+    expect(birds(true, 190)).toEqual(['later-above-earlier'])
+  })
+})
+
+describe('dressing under the conventions (working figures of the trade brief, from memory)', () => {
+  it.each([
+    ['hog', {}, 72],
+    ['hog', { skin: false }, 68],
+    ['steer', {}, 62],
+    ['steer', { grain: false }, 57],
+    ['steer', { dairy: true }, 58],
+    ['lamb', {}, 50],
+    ['lamb', { shorn: true }, 51.5],
+    ['broiler', {}, 70],
+    ['broiler', { giblets: true }, 76],
+    ['broiler', { fast: false }, 67],
+    ['broiler', { plucked: false }, 61],
+  ] as const)('%s %j dresses at %d %%', (species, state, percent) => {
+    expect(chainUnder(ANATOMIES[species], state).dressing.mean * 100).toBeCloseTo(percent, 6)
+  })
+  it('what is no carcass is the rest of the live animal, for every species', () => {
+    for (const a of Object.values(ANATOMIES))
+      expect(
+        a.live.reduce((s, l) => s + l.share, a.chain.dressing.mean),
+        a.id,
+      ).toBeCloseTo(1, 9)
+  })
+})
+
+describe('live weight by tape (widely printed extension rule, from memory)', () => {
+  it('is girth² × length / 400 for hogs, / 300 for cattle and sheep, inches and pounds; nobody tapes birds', () => {
+    const lb = (species: keyof typeof ANATOMIES, girth: number, length: number, unit?: 'cm') =>
+      tapeWeightLb(ANATOMIES[species].chain.tapeDivisor!, girth, length, unit)
+    expect(lb('hog', 40, 44)).toBeCloseTo(176, 9)
+    expect(lb('hog', 101.6, 111.76, 'cm')).toBeCloseTo(176, 9)
+    expect(lb('steer', 76, 60)).toBeCloseTo(1155.2, 9)
+    expect(lb('lamb', 33, 30)).toBeCloseTo(108.9, 9)
+    expect(ANATOMIES.broiler.chain.tapeDivisor).toBeNull()
+  })
+})

@@ -1,0 +1,111 @@
+import { lookup, TISSUES, type Anatomy, type Band } from '#core/anatomy'
+import type { Flow, FlowSetting } from './flow.ts'
+import type { Conventions } from './conventions.ts'
+import { conventionIn, unmet } from './conventions.ts'
+
+const T = TISSUES.length
+const SIDES = ['left', 'right'] as const
+export type TissueFactors = readonly [lean: number, fat: number, bone: number, skin: number]
+const AS_WRITTEN: TissueFactors = [1, 1, 1, 1]
+
+/** How much of a band's tissue hangs under the conventions: a hide takes the skin and a little of the fat under it. */
+function kept(anatomy: Anatomy, band: Band, tissue: number, state: Conventions): number {
+  let share = 1
+  for (const c of anatomy.conventions) {
+    if (conventionIn(c, state)) continue
+    for (const r of c.removes ?? [])
+      if (
+        (r.bands === 'all' || r.bands.includes(band.id)) &&
+        (r.tissues === 'all' || r.tissues.includes(TISSUES[tissue]!))
+      )
+        share *= 1 - r.share
+  }
+  return share
+}
+
+/** Mass of a band's tissue up to a place on the axis; within a segment it lies evenly. */
+function upTo(sums: Float64Array, at: number, t: number): number {
+  const whole = Math.floor(at)
+  const below = sums[whole * T + t]!
+  return at === whole ? below : below + (at - whole) * (sums[(whole + 1) * T + t]! - below)
+}
+
+/**
+ * Pours a carcass of `carcassKg` into the slots: kg of each tissue in each part of each side, as
+ * (slot × 4 + tissue); parts that are no carcass get their share of `liveKg` (fasted) where their path keeps them.
+ * `factors` shifts the tissues of the carcass. Lines only move mass between the parts that touch them.
+ */
+export function pour(
+  flow: Flow,
+  setting: FlowSetting,
+  state: Conventions,
+  carcassKg: number,
+  liveKg = 0,
+  factors: TissueFactors = AS_WRITTEN,
+): Float64Array {
+  const { anatomy, cumulative, spanSlots } = flow
+  const inputs = new Float64Array(flow.slots.length * T)
+  const last = anatomy.axis.length
+  let total = 0
+  anatomy.bands.forEach((band, b) => {
+    const sums = cumulative[b]!
+    for (let t = 0; t < T; t++) {
+      const all = sums[last * T + t]!
+      const factor = all === 0 ? 0 : kept(anatomy, band, t, state) * factors[t]!
+      if (factor === 0) continue
+      total += all * factor
+      for (const side of SIDES) pourSide(side, b, t, factor * 0.5)
+    }
+  })
+  const scale = carcassKg / total
+  for (let i = 0; i < inputs.length; i++) inputs[i]! *= scale
+  pourOffCarcass(flow, setting, state, liveKg, inputs)
+  return inputs
+
+  function pourSide(side: 'left' | 'right', b: number, t: number, factor: number) {
+    const band = anatomy.bands[b]!
+    const sums = cumulative[b]!
+    const { spans, extraction } = spanSlots[side][b]!
+    const freed = extraction ? setting.extracted[side].get(extraction.part) : undefined
+    const at = setting.lineAt[side]
+    const oblique = setting.bandLineAt[side][band.id]
+    let from = 0
+    band.spans.forEach((span, i) => {
+      const to = span.until === 'end' ? last : Math.max(from, oblique?.[span.until] ?? at[span.until]!)
+      const mass = (upTo(sums, to, t) - upTo(sums, from, t)) * factor
+      from = to
+      if (mass === 0) return
+      const { slot, below } = spans[i]!
+      if (extraction && freed && (freed === 'all' || freed.has(span.part))) {
+        inputs[extraction.slot * T + t]! += mass
+        return
+      }
+      const far = span.below ? shareBeyond(band, setting.mm[side][span.below.line]!) : 0
+      inputs[slot * T + t]! += mass * (1 - far)
+      if (far > 0) inputs[below * T + t]! += mass * far
+    })
+  }
+}
+
+/** Share of a band that lies further from the eye than `mm`; across its reach it lies evenly. */
+function shareBeyond(band: Band, mm: number): number {
+  const { fromMm = 0, toMm = 0 } = band
+  return Math.min(1, Math.max(0, (toMm - mm) / (toMm - fromMm)))
+}
+
+function pourOffCarcass(
+  flow: Flow,
+  setting: FlowSetting,
+  state: Conventions,
+  liveKg: number,
+  inputs: Float64Array,
+) {
+  flow.slots.forEach((slot, s) => {
+    if (slot.offCarcass === 0) return
+    const path = slot.paths[setting.pathOf[s]!]!.path
+    const part = lookup(flow.anatomy).part(slot.part)!
+    if (path.leaves || unmet(flow.anatomy, part.needs, state)) return
+    const { tissue } = part.offCarcass!
+    TISSUES.forEach((name, t) => (inputs[s * T + t] = liveKg * slot.offCarcass * tissue[name]))
+  })
+}

@@ -1,0 +1,54 @@
+import { TISSUES, TRIM_LEVELS, type Anatomy, type Path, type PathOutput, type TrimLevel } from '#core/anatomy'
+
+const UNTRIMMED = new Set(['N', 'F', 'O', 'X'])
+
+/**
+ * A path's outputs at every trim level, the same rows in the same order. The level scales the fat trimmed away
+ * (`waste`; what stays lies with the lean) and the fat left on (`kept`), and takes silver skin and tendon (`lean`) off: mass only moves between
+ * the meat, the fat and the discards of the path.
+ */
+export function trimmed(anatomy: Anatomy, path: Path): Record<TrimLevel, PathOutput[]> {
+  const cuts = new Map(anatomy.cuts.map((c) => [c.id, c]))
+  const isMeat = (o: PathOutput) => {
+    if (path.part === anatomy.roles.trim) return false
+    if (o.part === anatomy.roles.trim) return true
+    const cut = cuts.get(o.cut ?? '')
+    return cut?.kind === 'product' && !UNTRIMMED.has(cut.destination)
+  }
+  const rows = path.outputs.map((o) => ({ ...o }))
+  const isTo = (o: PathOutput, role: string) => o.cut === role || o.part === role
+  if (rows.some(isMeat)) {
+    for (const role of [anatomy.roles.fat, anatomy.roles.discard]) {
+      if (!rows.some((o) => isTo(o, role)))
+        rows.push({
+          ...(cuts.has(role) ? { cut: role } : { part: role }),
+          ...(Object.fromEntries(TISSUES.map((t) => [t, 0])) as Pick<
+            PathOutput,
+            'lean' | 'fat' | 'bone' | 'skin'
+          >),
+        })
+    }
+  }
+  return Object.fromEntries(
+    TRIM_LEVELS.map((level) => {
+      const { waste, kept, lean } = anatomy.trim[level]
+      const at = rows.map((o) => ({ ...o }))
+      const meat = at.filter(isMeat)
+      const fat = at.find((o) => isTo(o, anatomy.roles.fat))
+      const discard = at.find((o) => isTo(o, anatomy.roles.discard))
+      const lying = meat.reduce((s, o) => s + o.lean, 0)
+      if (!fat || !discard || meat.length === 0) return [level, at]
+      const back = lying > 0 ? fat.fat * (1 - waste) : 0
+      for (const o of meat) {
+        const share = lying > 0 ? o.lean / lying : 0
+        const freed = o.fat * (1 - kept)
+        o.fat += share * back - freed
+        fat.fat += freed
+        discard.lean += o.lean * lean
+        o.lean *= 1 - lean
+      }
+      fat.fat -= back
+      return [level, at]
+    }),
+  ) as Record<TrimLevel, PathOutput[]>
+}

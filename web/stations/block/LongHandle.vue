@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { LongLine, Point } from '#core/anatomy'
+import type { Decision } from '#core/plan'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+
+/** A long line's handle, below the drawing: so many mm from the eye, by hand or arrow keys. */
+const { line, side, path, at, pxPerMm, x } = defineProps<{
+  line: LongLine
+  side: 'left' | 'right'
+  path: Point[]
+  at: number
+  pxPerMm: number
+  x: (value: number) => number
+}>()
+const { read, sides, decide } = useReading()
+const words = useWords()
+const WIDTH = 150
+const mm = computed(() => read.value.plan.choices.mm.get(`${line.id}:${side}`) ?? line.mm.usual)
+const handle = ref<SVGGElement | null>(null)
+const start = ref<{ x: number; mm: number } | null>(null)
+const dragged = ref<number | null>(null)
+const shown = computed(() => dragged.value ?? mm.value)
+const outward = computed(() => Math.sign(x(1) - x(0)))
+const drawn = computed(() => `M${path.map(([px, py]) => `${x(px).toFixed(1)} ${py.toFixed(1)}`).join('L')}`)
+const short = computed(() => words.name(line.names).replace(/ line$/, ''))
+
+const onStep = (value: number) =>
+  Math.min(line.mm.high, Math.max(line.mm.low, Math.round(value / line.mm.step) * line.mm.step))
+function take(value: number) {
+  const wanted = onStep(value)
+  if (wanted === mm.value) return
+  const both = sides.value === 'both' ? (['left', 'right'] as const) : ([side] as const)
+  decide(...both.map((s): Decision => ({ field: 'mm', target: line.id, side: s, value: wanted })))
+}
+const along = (event: PointerEvent) =>
+  new DOMPoint(event.clientX, event.clientY).matrixTransform(
+    handle.value!.ownerSVGElement!.getScreenCTM()!.inverse(),
+  ).x
+function grab(event: PointerEvent) {
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+  start.value = { x: along(event), mm: mm.value }
+}
+function move(event: PointerEvent) {
+  if (!start.value) return
+  const px = (along(event) - start.value.x) * outward.value
+  dragged.value = onStep(start.value.mm + px / pxPerMm)
+}
+function drop() {
+  if (dragged.value !== null) take(dragged.value)
+  start.value = dragged.value = null
+}
+</script>
+
+<template>
+  <g>
+    <path :d="drawn" class="line" />
+    <g
+      ref="handle"
+      class="handle"
+      role="slider"
+      tabindex="0"
+      :aria-label="`${words.name(line.names)}, ${side} side`"
+      :aria-valuemin="line.mm.low"
+      :aria-valuemax="line.mm.high"
+      :aria-valuenow="mm"
+      :aria-valuetext="`${mm} mm from the eye`"
+      :data-line="`${line.id}:${side}`"
+      @keydown.right.prevent.stop="take(mm + outward * line.mm.step)"
+      @keydown.left.prevent.stop="take(mm - outward * line.mm.step)"
+      @keydown.up.prevent.stop="take(mm + line.mm.step)"
+      @keydown.down.prevent.stop="take(mm - line.mm.step)"
+      @pointerdown="grab"
+      @pointermove="move"
+      @pointerup="drop"
+      @pointercancel="start = dragged = null"
+    >
+      <rect :x="at" y="834" :width="WIDTH" height="92" />
+      <text :x="at + WIDTH / 2" y="878" text-anchor="middle">{{ shown }} mm</text>
+      <text :x="at + WIDTH / 2" y="906" text-anchor="middle" class="small">◀ {{ short }} ▶</text>
+      <title>{{ words.name(line.names) }}: {{ line.says }}. Drag, or arrow keys.</title>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.line {
+  fill: none;
+  stroke: var(--accent);
+  stroke-width: 1.6;
+  stroke-dasharray: 8 5;
+  pointer-events: none;
+}
+.handle {
+  cursor: ew-resize;
+  touch-action: none;
+}
+.handle rect {
+  fill: var(--sheet);
+  stroke: var(--accent);
+  stroke-width: 2.5;
+}
+.handle:focus-visible {
+  outline: none;
+}
+.handle:focus-visible rect {
+  stroke-width: 5;
+}
+.handle text {
+  font: 700 28px var(--head);
+  fill: var(--accent);
+  pointer-events: none;
+}
+.handle .small {
+  font: 600 17px var(--body);
+}
+</style>

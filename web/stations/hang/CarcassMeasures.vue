@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import type { Measure } from '#core/anatomy'
+import { sayIssue } from '#core/measure'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import type { FieldIssue } from '../../state/api.ts'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+
+/** What a grader or the plant measured, and by how much it shifts the estimate. */
+const { read, body, decide } = useReading()
+const words = useWords()
+const measures = computed(() => body.value.anatomy.measures)
+const issues = ref<FieldIssue[]>([])
+const points = (x: number) => `${x >= 0 ? '+' : '−'}${Math.abs(x).toFixed(1)} points`
+const said = computed(() => {
+  const { shift } = read.value
+  if (!shift) return null
+  const grades = shift.grade.map((g) => `${g.name} ${g.value.toFixed(1)} ${g.unit}`.trim()).join(', ')
+  return `lean ${points(shift.leanPoints)}, fat ${points(shift.fatPoints)} of carcass against a usual one of this weight${grades ? ` (${grades})` : ''}`
+})
+
+function take(m: Measure, event: Event) {
+  const typed = (event.target as HTMLInputElement).value.trim().replace(',', '.')
+  const now = read.value.plan.measured[m.id] ?? null
+  const value = typed === '' ? null : Number(typed)
+  const right = value === null || (Number.isFinite(value) && value >= m.low && value <= m.high)
+  const figures = { what: words.name(m.names), typed, unit: m.unit, low: m.low, high: m.high }
+  issues.value = right
+    ? []
+    : [
+        {
+          field: m.id,
+          detail: sayIssue({ code: 'measure-impossible', field: m.id, figures }),
+          confirmable: false,
+        },
+      ]
+  if (right && value !== now) decide({ field: 'measure', target: m.id, side: 'animal', value })
+}
+</script>
+
+<template>
+  <template v-if="measures.length > 0">
+    <div class="pane-head"><h2>Measured on the carcass?</h2></div>
+    <div class="row fields">
+      <label v-for="m in measures" :key="m.id">
+        <span>{{ words.name(m.names) }}, {{ m.unit }}</span>
+        <InputText
+          :model-value="read.plan.measured[m.id] === undefined ? '' : String(read.plan.measured[m.id])"
+          size="small"
+          inputmode="decimal"
+          :placeholder="`usual ${m.usual}`"
+          :data-measure="m.id"
+          :invalid="issues.some((i) => i.field === m.id)"
+          @change="take(m, $event)"
+        />
+      </label>
+    </div>
+    <FieldIssues :issues="issues" />
+    <p class="muted" data-testid="shift">
+      <template v-if="said">This shifts the estimate: {{ said }}.</template>
+      <template v-else
+        >Where a grader or the plant gives them. They shift the estimate, and narrow it; leave them empty
+        otherwise.</template
+      >
+    </p>
+  </template>
+</template>
+
+<style scoped>
+.fields {
+  gap: 0.8rem;
+  flex-wrap: wrap;
+}
+label {
+  display: grid;
+  gap: 0.15rem;
+  font-weight: 600;
+}
+input {
+  width: 8rem;
+}
+</style>
