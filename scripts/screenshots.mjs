@@ -22,7 +22,7 @@ const id = Object.fromEntries(lots.map((l) => [l.tag, l.id]))
 const views = {
   rail: '/',
   hang: `/lots/${id.Alder}/hang`,
-  block: `/lots/${id.Bramble}/block`,
+  block: `/lots/${id.Juniper}/block`,
   'block-lamb': `/lots/${id.Thistle}/block`,
   'block-steer': `/lots/${id.Alder}/block`,
   'block-birds': `/lots/${id['Flock 2']}/block`,

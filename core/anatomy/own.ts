@@ -14,7 +14,8 @@ const names = z.object({
 })
 const share = z.number().min(0).max(1)
 const destination = z.enum(['R', 'T', 'B', 'G', 'C', 'N', 'F', 'O', 'X'])
-const portion = z.discriminatedUnion('kind', [
+/** How a cut is divided, within what a bench can do. */
+export const portionSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('sawn'),
     thicknessMm: z.number().min(3).max(400),
@@ -49,7 +50,7 @@ export const ownAdditionsSchema = z.object({
         destination,
         kind: z.enum(['product', 'by-product']),
         index: z.number().min(0).max(50),
-        portion: portion.nullable(),
+        portion: portionSchema.nullable(),
       }),
     )
     .max(100),

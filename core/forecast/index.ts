@@ -5,7 +5,8 @@ export { whereItGoes } from './losses.ts'
 export type { Loss } from './losses.ts'
 export { drawLot } from './draw.ts'
 export type { Drawn } from './draw.ts'
-export { reckon, tallyWith } from './reckon.ts'
+export { reckon } from './reckon.ts'
+export { tallyWith } from './tally.ts'
 export type {
   CutFigure,
   FarmFigures,

@@ -24,15 +24,7 @@ import {
 } from '#core/carcass'
 import { costsOf, feePerKg, priceInForce, takings, type CostFigures } from '#core/ledger'
 import { interval, perKg, type Grams, type Interval, type MassUnit, type UnitPrice } from '#core/measure'
-import {
-  minutesOf,
-  portionsOf,
-  readPlan,
-  type Command,
-  type Plan,
-  type Tally,
-  type TallyPlan,
-} from '#core/plan'
+import { minutesOf, portionsOf, readPlan, type Command, type Plan } from '#core/plan'
 import { ruleOf, type SaleRule } from '#core/rules'
 import { drawLot, type Drawn } from './draw.ts'
 
@@ -81,6 +73,9 @@ export interface CutFigure {
   done: boolean
   pieces: number
   packs: number
+  /** Kg of end pieces too short for another whole one, and the longest of them. */
+  endKg: number
+  endMm: number
   price: UnitPrice
   sold: number
   value: number
@@ -148,7 +143,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
   const shift = shiftOf(anatomy, plan.measured, (weights?.hot ?? 0) / lot.count)
   const inputs = pour(flow, setting, plan.conventions, carcassKg, weights?.shrunk ?? 0, shift?.factors)
   const y = evaluate(flow, setting, inputs, newYield(flow))
-  const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit)
+  const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit, plan.portions)
   const drawn =
     weights && draws > 0
       ? drawLot(flow, setting, inputs, lot.count, sampleChain(...chain, evidence), draws, shift?.spread)
@@ -176,6 +171,8 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
         done: terms.done,
         pieces: portions.pieces[i]!,
         packs: portions.packs[i]!,
+        endKg: portions.endKg[i]!,
+        endMm: portions.endMm[i]!,
         price,
         sold: terms.sold,
         value: takings(kg, price, terms.sold),
@@ -341,51 +338,4 @@ function netDraws(flow: Flow, sellable: CutFigure[], drawn: Drawn): Float64Array
     for (let d = 0; d < nets.length; d++) nets[d]! += each * drawnKg(c, own[d]!)
   }
   return nets
-}
-
-/**
- * Values any setting of this lot's plan: what `alternativesFor` asks of each path. Weights as they stand now,
- * no draws, so that all alternatives of a part fit one frame.
- */
-export function tallyWith(lot: Pick<LotState, 'count'>, farm: FarmFigures, read: Reckoning): TallyPlan {
-  const { flow } = read
-  const { plan, weights, shift } = read
-  const carcassKg = weights?.aged ?? 0
-  const y = newYield(flow)
-  const { cuts } = flow.anatomy
-  const prices = cuts.map((c) => {
-    const terms = plan.terms.get(c.id)!
-    return { price: priceInForce(terms, farm.mincePerKg, farm.massUnit), sold: terms.sold }
-  })
-  return (setting): Tally => {
-    const inputs = pour(flow, setting, plan.conventions, carcassKg, weights?.shrunk ?? 0, shift?.factors)
-    evaluate(flow, setting, inputs, y)
-    const portions = portionsOf(flow, setting, y, carcassKg, lot.count, farm.massUnit)
-    const tally: Tally = {
-      takeHomeKg: 0,
-      pieces: 0,
-      packs: 0,
-      money: 0,
-      fees: 0,
-      boneKg: 0,
-      fatKg: 0,
-      minutes: minutesOf(flow, setting, (slot) => holds(y, slot)) * lot.count,
-    }
-    cuts.forEach((cut, i) => {
-      const kg = y.cutKg[i]!
-      if (cut.kind === 'product') tally.takeHomeKg += kg
-      else if (cut.destination === 'N') tally.boneKg += kg
-      else if (cut.destination === 'F') tally.fatKg += kg
-      tally.pieces += portions.pieces[i]!
-      tally.packs += portions.packs[i]!
-      tally.money += takings(kg, prices[i]!.price, prices[i]!.sold)
-    })
-    tally.fees = costsOf(
-      { costs: [], fees: plan.fees },
-      lot.count,
-      { hot: weights?.hot ?? 0, hanging: carcassKg },
-      tally.packs,
-    ).total
-    return tally
-  }
 }

@@ -1,11 +1,13 @@
 import { lookup, type Anatomy, type SideName } from '#core/anatomy'
-import { setFlow, type Choices, type Flow, type FlowSetting } from '#core/carcass'
+import { setFlow, slotKey, type Choices, type Flow, type FlowSetting } from '#core/carcass'
 import type { Issue } from '#core/measure'
 import { refusalOf, settle, takePath, type Plan } from './read.ts'
 
 /** What a whole plan comes to, in the figures a choice is judged by. Money in minor units, mass in kg. */
 export interface Tally {
   takeHomeKg: number
+  /** Lean and fat of what is sold as meat: what can be eaten of it. */
+  edibleKg: number
   pieces: number
   packs: number
   money: number
@@ -13,6 +15,13 @@ export interface Tally {
   boneKg: number
   fatKg: number
   minutes: number
+}
+
+/** What comes of the part itself: kg by cut, or by the part it is opened into. */
+export interface Output {
+  cut: string | null
+  part: string | null
+  kg: number
 }
 
 /** One way to open the part: what the whole plan would come to, and how that differs from the plan in force. */
@@ -24,10 +33,14 @@ export interface Alternative {
   refusal: Issue | null
   whole: Tally
   difference: Tally
+  outputs: Output[]
 }
 
-/** Values a plan; passed in, because money belongs to the floor above. */
-export type TallyPlan = (setting: FlowSetting) => Tally
+/** Values a plan, and says what comes of these slots; passed in, because money belongs to the floor above. */
+export type TallyPlan = (
+  setting: FlowSetting,
+  slots: readonly number[],
+) => { tally: Tally; outputs: Output[] }
 
 /** Bench minutes of a plan for one animal: every path taken, both sides. Parts that are not there take none. */
 export function minutesOf(flow: Flow, setting: FlowSetting, present: (slot: number) => boolean): number {
@@ -65,7 +78,8 @@ export function alternativesFor(
   tally: TallyPlan,
 ): Alternative[] {
   const { anatomy } = flow
-  const now = tally(setFlow(flow, plan.choices))
+  const slots = sides.flatMap((side) => flow.slotIndex.get(slotKey(part, side)) ?? [])
+  const now = tally(setFlow(flow, plan.choices), slots)
   const fallback = lookup(anatomy).part(part)!.fallback
   return lookup(anatomy)
     .pathsOf(part)
@@ -73,7 +87,11 @@ export function alternativesFor(
       const takenOn = sides.filter((side) => (plan.choices.paths.get(`${part}:${side}`) ?? fallback) === id)
       const inForce = takenOn.length === sides.length
       const refusal = refusalOf(anatomy, plan, part, sides, id)
-      const whole = inForce || refusal ? now : tally(setFlow(flow, taking(anatomy, plan, part, sides, id)))
-      return { path: id, inForce, takenOn, refusal, whole, difference: less(whole, now) }
+      const { tally: whole, outputs } = inForce
+        ? now
+        : refusal
+          ? { tally: now.tally, outputs: [] }
+          : tally(setFlow(flow, taking(anatomy, plan, part, sides, id)), slots)
+      return { path: id, inForce, takenOn, refusal, whole, difference: less(whole, now.tally), outputs }
     })
 }

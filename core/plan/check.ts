@@ -72,6 +72,7 @@ function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
           }
         : null
     }
+    case 'portion':
     case 'index':
     case 'price':
     case 'lock':

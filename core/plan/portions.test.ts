@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, hog, type Species } from '#core/anatomy'
+import { ANATOMIES, hog, type Portion, type Species } from '#core/anatomy'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { portionsOf } from './index.ts'
+import { lengthOf, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'
 
 /** Pieces and packs of a cut in `count` animals of `kg` each. */
 function portions(
@@ -60,5 +60,55 @@ describe('whole pieces', () => {
     expect(portions('lamb', 'crown', choose({ rack: 'rack-crown' }), { ...whole, count: 4 }).pieces).toBe(4)
     expect(portions('broiler', 'whole-bird', choose(), { count: 60 }).pieces).toBe(60)
     expect(portions('broiler', 'drumstick', choose({ bird: 'bird-parts' }), { count: 60 }).pieces).toBe(120)
+  })
+})
+
+describe('portions as decided', () => {
+  const lamb = cutUp('lamb', choose(), { kg: 24 })
+  const at = (own: [string, Portion][]) => {
+    const p = portionsOf(lamb.flow, lamb.setting, lamb.y, 24, 1, 'lb', new Map(own))
+    const i = ANATOMIES.lamb.cuts.findIndex((c) => c.id === 'loin-chop')
+    return { pieces: p.pieces[i]!, packs: p.packs[i]!, endKg: p.endKg[i]!, endMm: p.endMm[i]! }
+  }
+  const loin = () => lengthOf(lamb.flow, lamb.setting, lamb.flow.slotIndex.get('loin:left')!, 24, 1)
+  it('thickness and kerf decide the count, and what is left over is an end piece shorter than a chop', () => {
+    const thick = at([['loin-chop', { kind: 'sawn', thicknessMm: 38, kerfMm: 1.2, perPack: 2 }]])
+    expect(thick.pieces).toBe(2 * Math.floor(loin().mm / 39.2))
+    expect(thick.endMm).toBeCloseTo(loin().mm - (thick.pieces / 2) * 39.2, 9)
+    expect(thick.endMm).toBeLessThan(39.2)
+    expect(thick.endKg).toBeCloseTo((lamb.cut('loin-chop') * thick.endMm) / loin().mm, 9)
+  })
+  it('a count asked for is met by the thickness it comes to', () => {
+    for (const pieces of [5, 7, 9]) {
+      const thicknessMm = thicknessFor(loin().mm, pieces, 1.2)
+      expect(at([['loin-chop', { kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 }]]).pieces).toBe(
+        2 * pieces,
+      )
+    }
+  })
+  it('snapped, there is one to each vertebra of the loin: a rib and six lumbar a side', () => {
+    const { pieces, packs } = at([['loin-chop', { kind: 'snapped', perPack: 4 }]])
+    expect([pieces, packs]).toEqual([14, 4])
+    expect(loin().vertebrae).toBe(7)
+  })
+  it('a hog’s loin snapped gives 16–19 a side by shoulder line (from memory)', () => {
+    for (const [line, low, high] of [
+      ['2|3', 18, 19],
+      ['5|6', 15, 17],
+    ] as const) {
+      const c = cutUp('hog', choose({}, { lines: { 'shoulder-line': line } }))
+      const { vertebrae } = lengthOf(c.flow, c.setting, c.flow.slotIndex.get('loin:left')!, 84, 1)
+      expect(vertebrae, line).toBeGreaterThanOrEqual(low)
+      expect(vertebrae, line).toBeLessThanOrEqual(high)
+    }
+  })
+  it('odd pieces are said: too thin for a saw, thicker than the part, a roast beyond an oven', () => {
+    const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
+    expect(oddPortion(sawn(5), 0.1, loin())).toContain('shatters')
+    expect(oddPortion(sawn(390), 0.1, loin())).toContain('thicker than')
+    expect(oddPortion(sawn(25), 0.1, loin())).toBeNull()
+    expect(oddPortion({ kind: 'roast', kg: 8, perPack: 1 }, 8, null)).toContain('fits few ovens')
+    expect(oddPortion({ kind: 'roast', kg: 3, perPack: 1 }, 1.1, null)).toContain('stays whole')
+    expect(roastFor(4, true)).toBeGreaterThan(roastFor(4, false))
   })
 })

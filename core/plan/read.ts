@@ -1,4 +1,4 @@
-import { lookup, type Anatomy, type SideName, type TrimLevel } from '#core/anatomy'
+import { lookup, type Anatomy, type Portion, type SideName, type TrimLevel } from '#core/anatomy'
 import { conventionIn, unmet, type Choices, type Conventions, type Measured } from '#core/carcass'
 import type { Issue, UnitPrice } from '#core/measure'
 import type { Command, Decision, Ending, Fee, Route } from './commands.ts'
@@ -32,6 +32,8 @@ export interface Dropped {
 /** The plan the commands come to. `dropped` names choices that slaughter or another choice has since made impossible. */
 export interface Plan {
   choices: Choices
+  /** How cuts are divided where not as usual, by cut. */
+  portions: ReadonlyMap<string, Portion>
   conventions: Conventions
   measured: Measured
   /** Ribs counted on the animal; null for the usual number. */
@@ -154,6 +156,7 @@ export function readPlan(anatomy: Anatomy, commands: readonly Command[]): Plan {
       mm: given(said.mm, String),
       trim: said.trim.get('lot:animal')?.value ?? ('standard' satisfies TrimLevel),
     },
+    portions: given(said.portion, target),
     conventions,
     measured: Object.fromEntries(given(said.measure, target)),
     ribs: said.ribs.get('lot:animal')?.value ?? null,

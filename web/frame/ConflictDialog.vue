@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
+import type { Portion } from '#core/anatomy'
 import type { Decision } from '#core/plan'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
@@ -13,6 +14,12 @@ const anatomy = computed(() => {
   return lot ? store.flows.get(lot.anatomy)?.anatomy : undefined
 })
 
+function sayPortion(p: Portion): string {
+  if (p.kind === 'sawn') return `${p.thicknessMm} mm thick, ${p.perPack} to a pack`
+  if (p.kind === 'roast') return `${words.mass(p.kg)} each`
+  if (p.kind === 'pack') return `${words.mass(p.kg)} a pack`
+  return `${p.perPack} to a pack`
+}
 /** A decision in the farm's words. */
 function say(d: Decision): { what: string; value: string } {
   const named = [
@@ -28,11 +35,13 @@ function say(d: Decision): { what: string; value: string } {
       : path
         ? words.name(path.names)
         : typeof d.value === 'object'
-          ? 'minor' in d.value
-            ? words.price(d.value)
-            : 'label' in d.value
-              ? `${d.value.label} ${words.money(d.value.amount)}`
-              : words.money(d.value.amount)
+          ? 'kind' in d.value
+            ? sayPortion(d.value)
+            : 'minor' in d.value
+              ? words.price(d.value)
+              : 'label' in d.value
+                ? `${d.value.label} ${words.money(d.value.amount)}`
+                : words.money(d.value.amount)
           : String(d.value)
   return { what: `${named ? words.name(named.names) : d.field}${side}: ${d.field}`, value }
 }

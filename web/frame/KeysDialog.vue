@@ -7,6 +7,7 @@ const KEYS: [string, string][] = [
   ['← → ↑ ↓', 'walk the parts of the carcass (on the Block)'],
   ['1 – 9', 'take that way of cutting the part'],
   ['L  R  B', 'left, right or both sides'],
+  ['P', 'portions: thickness, count, pack'],
   ['C', 'enter a cost (at Price)'],
   ['W', 'weigh a pack now'],
   ['/', 'find a lot, part or cut, by either name'],

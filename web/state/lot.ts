@@ -6,6 +6,8 @@ import { nextRedo, nextUndo, type Decision } from '#core/plan'
 import { useFarm } from './farm.ts'
 
 export type Sides = 'left' | 'right' | 'both'
+/** What the ways to open a part are put in order by. */
+export type Rank = 'listed' | 'money' | 'take-home' | 'minutes'
 
 /** One lot, read whole, with what a station may do to it. */
 function openLot(id: () => string) {
@@ -28,6 +30,7 @@ function openLot(id: () => string) {
     set: (id: string) => (picked.value = id),
   })
   const sides = ref<Sides>('both')
+  const rank = ref<Rank>('listed')
   return {
     lot,
     flow,
@@ -38,6 +41,7 @@ function openLot(id: () => string) {
     redoable,
     part,
     sides,
+    rank,
     sidesOf: (partId: string): SideName[] => {
       const scope = flow.value?.anatomy.parts.find((p) => p.id === partId)?.scope
       if (scope === 'animal') return ['animal']

@@ -24,6 +24,7 @@ useKeys(() => ({
   l: () => (sides.value = 'left'),
   r: () => (sides.value = 'right'),
   b: () => (sides.value = 'both'),
+  p: () => document.querySelector<HTMLElement>('.portions input')?.focus(),
   ...Object.fromEntries(numbered.value.map((path, i) => [String(i + 1), () => choose(path)])),
 }))
 </script>

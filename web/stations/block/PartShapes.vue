@@ -34,6 +34,8 @@ const drawn = computed(() => {
     const kg = partKg(body.value, read.value, id, side)
     const slot = slotIndex.get(slotKey(id, side))!
     const way = slots[slot]!.paths[setting.pathOf[slot]!]!.path
+    const other =
+      side === 'animal' ? undefined : slotIndex.get(slotKey(id, side === 'left' ? 'right' : 'left'))
     const on = shape.parts.includes(part.value) || selected.includes(id)
     const chosen = on && (side === 'animal' || sides.value === 'both' || sides.value === side)
     const d = closed(shape.polygon, x) + (shape.both ? closed(shape.polygon, (v) => 400 - v) : '')
@@ -46,6 +48,7 @@ const drawn = computed(() => {
         on,
         chosen,
         label: shape.label,
+        differs: other !== undefined && slots[other]!.paths[setting.pathOf[other]!]!.path !== way,
         name: words.name(anatomy.parts.find((p) => p.id === id)!.names),
         labelled: chosen || kg / all >= SMALLEST_LABEL,
       },
@@ -97,7 +100,8 @@ const where = side === 'animal' ? '' : `, ${side} side`
     :transform="`translate(${x(s.label[0])} ${s.label[1]})`"
   >
     <text text-anchor="middle">{{ s.name.split(/ \(|,| and /)[0] }}</text>
-    <text text-anchor="middle" dy="1em" class="kg">{{ words.mass(s.kg) }}</text>
+    <text text-anchor="middle" dy="1em" class="kg">{{ s.way.destination }} · {{ words.mass(s.kg) }}</text>
+    <text v-if="s.differs" text-anchor="middle" dy="2em" class="kg">≠ sides differ</text>
   </g>
 </template>
 

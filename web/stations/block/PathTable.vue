@@ -1,19 +1,28 @@
 <script setup lang="ts">
+import Select from 'primevue/select'
 import { computed } from 'vue'
 import { sayIssue } from '#core/measure'
 import { openedFrom } from '#core/anatomy'
-import type { Alternative } from '#core/plan'
+import { PLATE_KG, type Alternative } from '#core/plan'
 import { ruleOf } from '#core/rules'
 import DestinationMark from '../../pieces/DestinationMark.vue'
-import { useReading } from '../../state/lot.ts'
+import { useReading, type Rank } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import OutputBar from './OutputBar.vue'
+import PortionPane from './PortionPane.vue'
 import { offered, usePathChoice } from './pathChoice.ts'
 
-const { body, read, lot, part, sides } = useReading()
-const { alternatives, choose, sides: chosenSides } = usePathChoice()
+const { body, read, lot, part, sides, rank } = useReading()
+const { alternatives, choose, remedy, make, sides: chosenSides } = usePathChoice()
 const words = useWords()
 const anatomy = computed(() => body.value.anatomy)
 const partData = computed(() => anatomy.value.parts.find((p) => p.id === part.value)!)
+const RANKS: { v: Rank; w: string }[] = [
+  { v: 'listed', w: 'in the usual order' },
+  { v: 'money', w: 'most money after fees first' },
+  { v: 'take-home', w: 'most to take home first' },
+  { v: 'minutes', w: 'least time at the bench first' },
+]
 const sideWords = computed(() =>
   chosenSides.value.includes('animal')
     ? lot.value!.count > 1
@@ -33,6 +42,25 @@ const inner = computed(() =>
   ),
 )
 const mixed = computed(() => alternatives.value.every((a) => !a.inForce))
+const nameOf = (list: 'parts' | 'paths' | 'conventions', id: string) =>
+  words.name(anatomy.value[list].find((x) => x.id === id)!.names)
+
+/** What a refused way would take, in words, or null when nothing would help. */
+function remedyWords(path: string): string | null {
+  const way = remedy(path)
+  if (!way) return null
+  return [
+    ...way.conventions.map(({ id, value }) => {
+      const c = anatomy.value.conventions.find((x) => x.id === id)!
+      return `have it ${value ? c.on : c.off}`
+    }),
+    ...way.paths.map(
+      (p) => `cut the ${nameOf('parts', p.part).toLowerCase()} as “${nameOf('paths', p.path)}”`,
+    ),
+    ...(way.bothSides ? ['take both sides'] : []),
+  ].join(', ')
+}
+const perPlate = (a: Alternative['whole']) => a.money / Math.max(1, a.edibleKg / PLATE_KG)
 const rows = computed(() =>
   alternatives.value.map((a, i) => {
     const path = anatomy.value.paths.find((p) => p.id === a.path)!
@@ -41,6 +69,8 @@ const rows = computed(() =>
       path,
       key: i + 1,
       reason: a.refusal && sayIssue(a.refusal),
+      remedy: a.refusal && remedyWords(a.path),
+      plate: perPlate(a.whole),
       shuts: (path.shutsOut ?? []).map((s) => ({
         name: words.name(anatomy.value.cuts.find((c) => c.id === s.cut)!.names),
         reason: s.reason,
@@ -61,6 +91,15 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
     <div class="pane-head">
       <h2>{{ words.name(partData.names) }}</h2>
       <span class="muted">{{ sideWords }}: what each way would change in the whole plan</span>
+      <Select
+        v-model="rank"
+        class="rank"
+        :options="RANKS"
+        option-label="w"
+        option-value="v"
+        size="small"
+        aria-label="Order of the ways"
+      />
     </div>
     <p v-if="outer || inner.length > 0" class="row nested">
       <template v-if="outer">
@@ -81,10 +120,10 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
           <th colspan="2">Way</th>
           <th v-if="priced" class="right">Money</th>
           <th class="right">Take-home</th>
-          <th class="right wide">Pieces</th>
-          <th class="right wide">Bone</th>
-          <th class="right wide">Fat</th>
-          <th class="right wide">Bench</th>
+          <th class="right wide">Pieces<br /><small>packs</small></th>
+          <th class="right wide">Bone<br /><small>fat</small></th>
+          <th class="right wide">Bench<br /><small>fees</small></th>
+          <th v-if="priced" class="right wide">A plate</th>
         </tr>
       </thead>
       <tbody v-for="r in rows" :key="r.path.id">
@@ -109,6 +148,7 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
                 ></span
               >
             </button>
+            <OutputBar v-if="!r.refusal" :outputs="r.outputs" />
           </td>
           <template v-if="!r.refusal">
             <td v-if="priced" class="right">
@@ -122,29 +162,43 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
               }}</small>
             </td>
             <td class="right wide">
-              {{ r.inForce ? r.whole.pieces : words.change(r.difference.pieces, '') }}
+              {{ r.inForce ? r.whole.pieces : words.change(r.difference.pieces, '') }}<br /><small>{{
+                r.inForce ? r.whole.packs : words.change(r.difference.packs, '')
+              }}</small>
             </td>
             <td class="right wide">
-              {{ r.inForce ? words.mass(r.whole.boneKg) : words.massChange(r.difference.boneKg) }}
-            </td>
-            <td class="right wide">
-              {{ r.inForce ? words.mass(r.whole.fatKg) : words.massChange(r.difference.fatKg) }}
+              {{ r.inForce ? words.mass(r.whole.boneKg) : words.massChange(r.difference.boneKg)
+              }}<br /><small>{{
+                r.inForce ? words.mass(r.whole.fatKg) : words.massChange(r.difference.fatKg)
+              }}</small>
             </td>
             <td class="right wide nowrap">
               {{
                 r.inForce
                   ? `${Math.round(r.whole.minutes)} min`
                   : words.change(Math.round(r.difference.minutes), 'min')
-              }}
+              }}<br /><small>{{
+                r.inForce ? words.money(r.whole.fees) : words.moneyChange(r.difference.fees)
+              }}</small>
+            </td>
+            <td
+              v-if="priced"
+              class="right wide"
+              :title="`${words.mass(r.whole.edibleKg)} can be eaten: ${Math.round(r.whole.edibleKg / PLATE_KG)} plates of ${words.mass(PLATE_KG)}`"
+            >
+              {{ words.money(Math.round(r.plate)) }}
             </td>
           </template>
-          <td v-else colspan="6" class="reason">
+          <td v-else :colspan="priced ? 6 : 4" class="reason">
             <i class="pi pi-lock" aria-hidden="true" /> {{ r.reason }}
+            <button v-if="r.remedy" type="button" class="remedy" @click.stop="make(r.path.id)">
+              Take it and {{ r.remedy }}
+            </button>
           </td>
         </tr>
         <tr v-if="r.shuts.length > 0 && !r.refusal" class="shuts" :class="{ taken: r.inForce }">
           <td />
-          <td colspan="7">
+          <td :colspan="priced ? 7 : 5">
             <span v-for="s in r.shuts" :key="s.name"
               ><i class="pi pi-ban" aria-hidden="true" /> No
               <b>{{ s.name[0]!.toLowerCase() + s.name.slice(1) }}</b>: {{ s.reason }}.
@@ -153,6 +207,7 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
         </tr>
       </tbody>
     </table>
+    <PortionPane />
     <div v-if="inForce" class="how">
       <p><b>How:</b> {{ inForce.path.steps }}</p>
       <p v-if="inForce.path.caution" class="care">
@@ -221,6 +276,21 @@ kbd {
   padding: 0.15rem 0.5rem;
   min-height: 30px;
   cursor: pointer;
+}
+.rank {
+  margin-left: auto;
+}
+.remedy {
+  font: 600 0.9rem var(--body);
+  color: var(--accent);
+  background: var(--sheet);
+  border: 1px solid var(--accent);
+  padding: 0.15rem 0.5rem;
+  min-height: 28px;
+  cursor: pointer;
+}
+thead small {
+  font-weight: 400;
 }
 .now {
   display: block;

@@ -2,8 +2,8 @@ import { computed } from 'vue'
 import { openedFrom } from '#core/anatomy'
 import { slotKey, unmet, type Flow } from '#core/carcass'
 import { tallyWith, type Reckoning } from '#core/forecast'
-import { alternativesFor, takePath, type Alternative } from '#core/plan'
-import { useReading } from '../../state/lot.ts'
+import { alternativesFor, takePath, wayTo, type Alternative } from '#core/plan'
+import { useReading, type Rank } from '../../state/lot.ts'
 
 const SIDES = ['left', 'right', 'animal'] as const
 
@@ -37,17 +37,32 @@ export function fromInside(flow: Flow, part: string): string[] {
   return outer ? [part, ...fromInside(flow, outer)] : [part]
 }
 
+const MERIT: Record<Rank, (a: Alternative) => number> = {
+  listed: () => 0,
+  money: (a) => a.whole.money - a.whole.fees,
+  'take-home': (a) => a.whole.takeHomeKg,
+  minutes: (a) => -a.whole.minutes,
+}
+/** Best first; what cannot be had comes last. */
+const ranked = (by: Rank, all: Alternative[]) =>
+  by === 'listed'
+    ? all
+    : [...all].sort((a, b) => Number(!!a.refusal) - Number(!!b.refusal) || MERIT[by](b) - MERIT[by](a))
+
 /** The ways to open the selected part on the selected sides, and taking one. */
 export function usePathChoice() {
-  const { body, read, state, farmFigures, part, sidesOf, decide } = useReading()
+  const { body, read, state, farmFigures, part, sides: chosen, rank, sidesOf, decide } = useReading()
   const sides = computed(() => sidesOf(part.value))
   const alternatives = computed<Alternative[]>(() =>
-    alternativesFor(
-      body.value,
-      read.value.plan,
-      part.value,
-      sides.value,
-      tallyWith(state.value!, farmFigures.value, read.value),
+    ranked(
+      rank.value,
+      alternativesFor(
+        body.value,
+        read.value.plan,
+        part.value,
+        sides.value,
+        tallyWith(state.value!, farmFigures.value, read.value),
+      ),
     ),
   )
   const numbered = computed(() => alternatives.value.map((a) => a.path))
@@ -56,5 +71,13 @@ export function usePathChoice() {
     if (!found || found.refusal || found.inForce) return
     decide(...takePath(body.value.anatomy, part.value, sides.value, path))
   }
-  return { alternatives, numbered, choose, sides }
+  /** What would have to change for a refused way, and doing it. */
+  const remedy = (path: string) => wayTo(body.value.anatomy, read.value.plan, part.value, sides.value, path)
+  function make(path: string) {
+    const way = remedy(path)
+    if (!way) return
+    if (way.bothSides) chosen.value = 'both'
+    decide(...way.decisions)
+  }
+  return { alternatives, numbered, choose, remedy, make, sides }
 }

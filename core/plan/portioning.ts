@@ -1,0 +1,41 @@
+import type { Portion } from '#core/anatomy'
+import type { SlotSpan } from './portions.ts'
+
+/** Raw kg a roast needs for each eater, with bone and without (docs/sources.md: eaters). */
+const PER_EATER = { boneIn: 0.35, boneless: 0.25 }
+/** Edible raw meat on a plate, kg (docs/sources.md: plate). */
+export const PLATE_KG = 0.2
+/** Households roasts are cut for. */
+export const EATERS = [2.5, 4, 6] as const
+
+/** Weight of a roast for so many eaters, kg. */
+export const roastFor = (eaters: number, boneIn: boolean): number =>
+  eaters * (boneIn ? PER_EATER.boneIn : PER_EATER.boneless)
+
+/** Thickness that divides a length into so many pieces, mm, to the half millimetre below. */
+export const thicknessFor = (mm: number, pieces: number, kerfMm: number): number =>
+  Math.floor((mm / pieces - kerfMm) * 2) / 2
+
+/** What is odd about how a cut would be divided; the plan stands all the same. */
+export function oddPortion(portion: Portion, kgEach: number, span: SlotSpan | null): string | null {
+  switch (portion.kind) {
+    case 'sawn':
+      if (span && span.mm > 0 && portion.thicknessMm + portion.kerfMm > span.mm)
+        return `${portion.thicknessMm} mm is thicker than the ${Math.floor(span.mm)} mm there are: nothing comes off whole.`
+      if (portion.thicknessMm < 8)
+        return `${portion.thicknessMm} mm on a saw shatters the bone; 12 mm is the usual thinnest.`
+      return portion.thicknessMm > 80
+        ? `${portion.thicknessMm} mm is a roast rather than a steak or chop.`
+        : null
+    case 'roast':
+      if (kgEach > 0 && kgEach < portion.kg * 0.6) return 'The piece is smaller than that: it stays whole.'
+      return portion.kg > 6 ? 'A roast of this size cooks unevenly and fits few ovens.' : null
+    case 'pack':
+      return portion.kg > 2.5 ? 'A pack this thick freezes slowly; 500 g or 1 lb is usual.' : null
+    case 'snapped':
+    case 'whole':
+      return portion.perPack > 12
+        ? `${portion.perPack} to a pack is more than a household eats at once.`
+        : null
+  }
+}

@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest'
+import { ANATOMIES, SPECIES, type SideName } from '#core/anatomy'
+import { checkDecisions, readPlan, refusalOf, takePath, wayTo, type Command, type Decision } from './index.ts'
+
+const say = (decisions: Decision[]): Command[] =>
+  decisions.map((decision, i) => ({
+    id: `${i}`,
+    seq: i,
+    batch: '',
+    undoes: null,
+    redoes: null,
+    decision,
+    at: '',
+  }))
+
+describe('what would have to change for a way that is refused', () => {
+  const { hog, lamb } = ANATOMIES
+  it('the carcass left whole, and both sides taken', () => {
+    const way = wayTo(lamb, readPlan(lamb, []), 'loin', ['left'], 'loin-saddle')!
+    expect(way).toMatchObject({ conventions: [{ id: 'split', value: false }], bothSides: true, paths: [] })
+    expect(checkDecisions(lamb, [], way.decisions, false)).toEqual([])
+  })
+  it('the belly a fresh slab before the ribs stay on it', () => {
+    const way = wayTo(hog, readPlan(hog, []), 'spare-ribs', ['left', 'right'], 'ribs-on-belly')!
+    expect(way.paths).toEqual([{ part: 'belly', path: 'belly-slab' }])
+    expect(checkDecisions(hog, [], way.decisions, false)).toEqual([])
+  })
+  it('bacon needs the ribs lifted first', () => {
+    const on = say([
+      ...takePath(hog, 'belly', ['left', 'right'], 'belly-slab'),
+      ...takePath(hog, 'spare-ribs', ['left', 'right'], 'ribs-on-belly'),
+    ])
+    const way = wayTo(hog, readPlan(hog, on), 'belly', ['left', 'right'], 'belly-bacon')!
+    expect(way.paths.map((p) => p.part)).toEqual(['spare-ribs'])
+    expect(checkDecisions(hog, on, way.decisions, false)).toEqual([])
+  })
+  it('for every refused way of every species the change offered makes it possible', () => {
+    for (const s of SPECIES) {
+      const a = ANATOMIES[s]
+      const closed = say(
+        a.conventions.map((c): Decision => ({
+          field: 'convention',
+          target: c.id,
+          side: 'animal',
+          value: !c.usual,
+        })),
+      )
+      const plan = readPlan(a, closed)
+      for (const path of a.paths) {
+        const sides: SideName[] =
+          a.parts.find((p) => p.id === path.part)!.scope === 'animal' ? ['animal'] : ['left', 'right']
+        if (!refusalOf(a, plan, path.part, sides, path.id)) continue
+        const way = wayTo(a, plan, path.part, sides, path.id)
+        expect(way, path.id).not.toBeNull()
+        const after = readPlan(a, [...closed, ...say(way!.decisions)])
+        expect(after.choices.paths.get(`${path.part}:${sides[0]}`), path.id).toBe(path.id)
+        expect(refusalOf(a, after, path.part, sides, path.id), path.id).toBeNull()
+      }
+    }
+  })
+})

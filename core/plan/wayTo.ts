@@ -1,0 +1,81 @@
+import { lookup, type Anatomy, type SideName } from '#core/anatomy'
+import { unmet } from '#core/carcass'
+import type { Decision } from './commands.ts'
+import { refusalOf, settle, takePath, type Plan } from './read.ts'
+
+/** What would have to change for a refused path, as decisions and in words of the anatomy. */
+export interface WayTo {
+  decisions: Decision[]
+  /** Conventions to change, and paths other parts would have to take instead. */
+  conventions: { id: string; value: boolean }[]
+  paths: { part: string; path: string }[]
+  bothSides: boolean
+}
+
+/**
+ * The shortest change that makes a refused path possible: the door reopened, both sides taken, the part that uses the
+ * same bones cut another way. Null where nothing does. The path itself is the last of the decisions.
+ */
+export function wayTo(
+  anatomy: Anatomy,
+  plan: Plan,
+  part: string,
+  sides: readonly SideName[],
+  pathId: string,
+): WayTo | null {
+  const find = lookup(anatomy)
+  const path = find.path(pathId)
+  const partData = find.part(part)
+  if (!path || !partData) return null
+  const way: WayTo = { decisions: [], conventions: [], paths: [], bothSides: false }
+  const conventions = { ...plan.conventions }
+  const openDoors = (needs: readonly string[] = []) => {
+    for (let door = unmet(anatomy, needs, conventions); door; door = unmet(anatomy, needs, conventions)) {
+      conventions[door.convention.id] = door.wanted
+      way.conventions.push({ id: door.convention.id, value: door.wanted })
+    }
+  }
+  openDoors([...(partData.needs ?? []), ...(path.needs ?? [])])
+  const wanted: readonly SideName[] = path.pair ? ['left', 'right'] : sides
+  way.bothSides = wanted.length > sides.length
+  const taken = new Map(plan.choices.paths)
+  for (const d of takePath(anatomy, part, wanted, pathId)) taken.set(`${d.target}:${d.side}`, d.value!)
+  for (let tries = 0; tries < anatomy.parts.length; tries++) {
+    const after = {
+      ...plan,
+      conventions,
+      choices: { ...plan.choices, paths: settle(anatomy, taken, conventions).paths },
+    }
+    const refusal = refusalOf(anatomy, after, part, wanted, pathId)
+    if (!refusal) {
+      way.decisions = [
+        ...way.conventions.map((c): Decision => ({
+          field: 'convention',
+          target: c.id,
+          side: 'animal',
+          value: c.value,
+        })),
+        ...way.paths.flatMap((p) => takePath(anatomy, p.part, wanted, p.path)),
+        ...takePath(anatomy, part, wanted, pathId),
+      ]
+      return way
+    }
+    if (refusal.code !== 'shut-out') return null
+    const other = String(refusal.figures!.part)
+    const apart = find
+      .pathsOf(other)
+      .filter(
+        (p) =>
+          !p.pair &&
+          !p.together &&
+          !path.excludes?.some((x) => x.path === p.id) &&
+          !p.excludes?.some((x) => x.path === pathId),
+      )
+    const free = apart.find((p) => !unmet(anatomy, p.needs, conventions)) ?? apart[0]
+    if (!free || way.paths.some((p) => p.part === other)) return null
+    openDoors(free.needs)
+    way.paths.push({ part: other, path: free.id })
+    for (const side of wanted) taken.set(`${other}:${side}`, free.id)
+  }
+  return null
+}

@@ -1,0 +1,214 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import type { Portion } from '#core/anatomy'
+import { slotKey } from '#core/carcass'
+import { fromKg, massDigits, parseMass, refuse, toKg, type Outcome } from '#core/measure'
+import { EATERS, lengthOf, oddPortion, portionFor, roastFor, thicknessFor } from '#core/plan'
+import FigureInput from '../../pieces/FigureInput.vue'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+
+/** How the cuts of the selected part are divided: thickness or count, by the eater, by the pack. */
+const { body, read, lot, part, sidesOf, decide } = useReading()
+const words = useWords()
+
+const rows = computed(() => {
+  const { anatomy, slotIndex, rowCut } = body.value
+  const { setting, plan, cuts, weights } = read.value
+  const slots = sidesOf(part.value).flatMap((s) => slotIndex.get(slotKey(part.value, s)) ?? [])
+  const ids = new Set<string>()
+  for (const s of slots)
+    for (let r = setting.start[s]!; r < setting.end[s]!; r++)
+      if (rowCut[r]! >= 0) ids.add(anatomy.cuts[rowCut[r]!]!.id)
+  return cuts.flatMap((c) => {
+    const portion = portionFor(c.cut, plan.portions)
+    if (!ids.has(c.cut.id) || !portion) return []
+    const span = lengthOf(body.value, setting, slots[0]!, weights!.aged, lot.value!.count)
+    const each = c.pieces > 0 ? c.kg / c.pieces : 0
+    return [
+      { ...c, portion, span, each, own: plan.portions.has(c.cut.id), odd: oddPortion(portion, each, span) },
+    ]
+  })
+})
+type Row = (typeof rows.value)[number]
+
+const set = (row: Row, value: Portion | null) =>
+  decide({ field: 'portion', target: row.cut.id, side: 'animal', value })
+const number =
+  (low: number, high: number, field: string) =>
+  (typed: string): Outcome<number> => {
+    const value = Number(typed.trim().replace(',', '.').replace(/ ?mm$/, ''))
+    return Number.isFinite(value) && value >= low && value <= high
+      ? { ok: true, value }
+      : refuse('number-unreadable', field, { typed, low, high })
+  }
+function weight(typed: string): Outcome<number> {
+  const out = parseMass(typed, words.unit.value, 'portion')
+  return out.ok ? { ok: true, value: toKg(out.value.value, out.value.unit) } : out
+}
+const figure = (kg: number) => fromKg(kg, words.unit.value).toFixed(massDigits(words.unit.value))
+const EATER_WORDS: Record<number, string> = { 2.5: 'for 2–3', 4: 'for 4', 6: 'for 6' }
+const boneIn = (row: Row) => /bone in|bone-in|rack|whole/i.test(row.cut.names.american)
+const eaters = (row: Row) =>
+  EATERS.map((n) => ({
+    v: roastFor(n, boneIn(row)),
+    w: `${EATER_WORDS[n]}: ${words.mass(roastFor(n, boneIn(row)))}`,
+  }))
+const eatersNow = (row: Row) =>
+  row.portion.kind === 'roast'
+    ? eaters(row).find((e) => Math.abs(e.v - (row.portion as { kg: number }).kg) < 0.01)?.v
+    : undefined
+const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
+  words.unit.value === 'kg' ? portion.kg : toKg(portion.lb, 'lb')
+</script>
+
+<template>
+  <section v-if="rows.length > 0" class="portions" aria-label="Portions" tabindex="-1">
+    <h3>Portions</h3>
+    <div v-for="row in rows" :key="row.cut.id" class="row cut" :data-portion="row.cut.id">
+      <b class="name">{{ words.name(row.cut.names) }}</b>
+      <template v-if="row.portion.kind === 'sawn'">
+        <label
+          ><span>mm thick</span>
+          <FigureInput
+            :shown="String(row.portion.thicknessMm)"
+            :read="number(3, 400, 'thickness')"
+            :label="`Thickness of ${words.name(row.cut.names)}, mm`"
+            @take="set(row, { ...row.portion, thicknessMm: $event! } as Portion)"
+          />
+        </label>
+        <label v-if="row.span.mm > 0"
+          ><span>or pieces {{ row.pieces > 1 ? 'a side' : '' }}</span>
+          <FigureInput
+            :shown="String(Math.floor(row.span.mm / (row.portion.thicknessMm + row.portion.kerfMm)))"
+            :read="number(1, 200, 'pieces')"
+            :label="`Pieces of ${words.name(row.cut.names)} a side`"
+            @take="
+              set(row, {
+                ...row.portion,
+                thicknessMm: thicknessFor(row.span.mm, $event!, (row.portion as { kerfMm: number }).kerfMm),
+              } as Portion)
+            "
+          />
+        </label>
+        <button
+          v-if="row.span.vertebrae > 0"
+          type="button"
+          class="plain-button"
+          @click="set(row, { kind: 'snapped', perPack: row.portion.perPack })"
+        >
+          one to a vertebra
+        </button>
+      </template>
+      <template v-else-if="row.portion.kind === 'snapped'">
+        <span class="muted"
+          >one to a vertebra, about {{ Math.round(row.span.mm / Math.max(1, row.span.vertebrae)) }} mm</span
+        >
+        <button
+          type="button"
+          class="plain-button"
+          @click="set(row, { kind: 'sawn', thicknessMm: 25, kerfMm: 1.2, perPack: row.portion.perPack })"
+        >
+          saw to a thickness
+        </button>
+      </template>
+      <template v-else-if="row.portion.kind === 'roast'">
+        <Select
+          :model-value="eatersNow(row)"
+          :options="eaters(row)"
+          option-label="w"
+          option-value="v"
+          placeholder="for…"
+          size="small"
+          :aria-label="`Eaters for ${words.name(row.cut.names)}`"
+          @update:model-value="set(row, { ...row.portion, kg: $event } as Portion)"
+        />
+        <label
+          ><span>{{ words.unit.value }} each</span>
+          <FigureInput
+            :shown="figure(row.portion.kg)"
+            :read="weight"
+            :label="`Weight of ${words.name(row.cut.names)}`"
+            @take="set(row, { ...row.portion, kg: $event! } as Portion)"
+          />
+        </label>
+      </template>
+      <label v-else-if="row.portion.kind === 'pack'"
+        ><span>{{ words.unit.value }} a pack</span>
+        <FigureInput
+          :shown="figure(packed(row.portion))"
+          :read="weight"
+          :label="`Pack of ${words.name(row.cut.names)}`"
+          @take="set(row, { kind: 'pack', kg: $event!, lb: fromKg($event!, 'lb') })"
+        />
+      </label>
+      <label v-if="row.portion.kind !== 'pack'"
+        ><span>to a pack</span>
+        <FigureInput
+          :shown="String(row.portion.perPack)"
+          :read="number(1, 50, 'perPack')"
+          :label="`${words.name(row.cut.names)} to a pack`"
+          @take="set(row, { ...row.portion, perPack: Math.round($event!) } as Portion)"
+        />
+      </label>
+      <small class="muted">
+        {{ row.pieces }} in {{ row.packs }} {{ row.packs === 1 ? 'pack' : 'packs'
+        }}<template v-if="row.each > 0">, {{ words.mass(row.each) }} each</template
+        ><template v-if="row.endMm >= 1"
+          >; end pieces up to {{ Math.round(row.endMm) }} mm, {{ words.mass(row.endKg) }}, go in with the last
+          pack</template
+        >
+      </small>
+      <button v-if="row.own" type="button" class="plain-button" @click="set(row, null)">as usual</button>
+      <small v-if="row.odd" class="odd"
+        ><i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ row.odd }}</small
+      >
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.portions {
+  border-top: 1px solid var(--rule);
+  padding-top: 0.4rem;
+}
+h3 {
+  font: 700 1rem var(--head);
+  margin: 0 0 0.2rem;
+}
+.cut {
+  gap: 0.6rem;
+  align-items: end;
+  padding: 0.25rem 0;
+  border-bottom: 1px solid var(--rule);
+}
+.name {
+  min-width: 9rem;
+  align-self: center;
+}
+label {
+  display: grid;
+  font-size: 0.85rem;
+  color: var(--muted);
+  width: 4.6rem;
+}
+small {
+  align-self: center;
+}
+.plain-button {
+  font: 600 0.88rem var(--body);
+  color: var(--accent);
+  background: none;
+  border: 1px solid var(--rule-strong);
+  padding: 0.2rem 0.45rem;
+  min-height: 30px;
+  cursor: pointer;
+  align-self: center;
+}
+.odd {
+  color: var(--caution);
+  font-weight: 600;
+  flex-basis: 100%;
+}
+</style>
