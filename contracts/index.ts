@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ownAdditionsSchema, SPECIES } from '#core/anatomy'
-import { commandSchema, decisionSchema } from '#core/plan'
+import { commandSchema, cutPlanSchema, decisionSchema } from '#core/plan'
 
 const massUnit = z.enum(['kg', 'lb'])
 const shown = z.object({ value: z.number().positive().max(100_000), unit: massUnit })
@@ -131,6 +131,17 @@ export const ownVersionSchema = z.object({
 })
 export type OwnVersion = z.infer<typeof ownVersionSchema>
 
+/** A named plan as kept. */
+export const storedPlanSchema = z.object({
+  id: z.uuid(),
+  body: cutPlanSchema,
+  at: instant,
+  withdrawn: z.boolean(),
+})
+export type StoredPlan = z.infer<typeof storedPlanSchema>
+export const newPlanSchema = z.object({ body: cutPlanSchema, withdrawn: z.boolean() })
+export type NewPlan = z.infer<typeof newPlanSchema>
+
 export const paperKindSchema = z.enum(['price-list', 'cut-sheet'])
 export const newPaperSchema = z.object({ id: z.uuid(), kind: paperKindSchema })
 export const paperSchema = z.object({
@@ -143,7 +154,11 @@ export const paperSchema = z.object({
 export type Paper = z.infer<typeof paperSchema>
 
 /** What a lot figures as on the wire beside the page that asks for it. */
-export const homeSchema = z.object({ farm: farmSchema.nullable(), lots: z.array(lotSchema) })
+export const homeSchema = z.object({
+  farm: farmSchema.nullable(),
+  lots: z.array(lotSchema),
+  plans: z.array(storedPlanSchema),
+})
 export type Home = z.infer<typeof homeSchema>
 
 export const BUNDLE_VERSION = 2
@@ -156,6 +171,7 @@ export const bundleSchema = z.object({
     farm: farmSchema.nullable(),
     anatomies: z.record(z.string(), z.record(z.string(), z.unknown())),
     own: z.array(ownVersionSchema),
+    plans: z.array(storedPlanSchema),
     lots: z.array(lotSchema),
     papers: z.array(paperSchema),
   }),

@@ -26,6 +26,7 @@ const views = {
   'block-lamb': `/lots/${id.Thistle}/block`,
   'block-steer': `/lots/${id.Alder}/block`,
   'block-birds': `/lots/${id['Flock 2']}/block`,
+  plans: `/lots/${id.Alder}/plans`,
   price: `/lots/${id.Bramble}/price`,
   pack: `/lots/${id.Clover}/pack`,
   farm: '/farm',

@@ -5,6 +5,7 @@ import {
   newLotSchema,
   newPackSchema,
   newPaperSchema,
+  newPlanSchema,
   newWeighingSchema,
   type Paper,
 } from '#contracts'
@@ -75,6 +76,12 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
     const anatomy = await store.run('anatomy', String(req.params.hash))
     if (!anatomy) throw notFound('anatomy')
     res.set('cache-control', 'public, max-age=31536000, immutable').json(anatomy)
+  })
+
+  api.put('/plans/:id', async (req, res) => {
+    const plan = { id: idOf(req.params.id, 'plan'), ...parsed(newPlanSchema, req.body), at: at() }
+    res.json(await store.run('savePlan', plan))
+    bell.ring({ farm: true })
   })
 
   api.get('/own/:species', async (req, res) => {

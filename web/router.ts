@@ -17,6 +17,12 @@ export const router = createRouter({
         { path: '', redirect: (to) => ({ name: 'hang', params: to.params }) },
         { path: 'hang', name: 'hang', component: () => import('./stations/hang/HangStation.vue') },
         { path: 'block', name: 'block', component: () => import('./stations/block/BlockStation.vue') },
+        {
+          path: 'plans',
+          name: 'plans',
+          meta: { station: 'block' },
+          component: () => import('./stations/block/PlansView.vue'),
+        },
         { path: 'price', name: 'price', component: () => import('./stations/price/PriceStation.vue') },
         { path: 'pack', name: 'pack', component: () => import('./stations/pack/PackStation.vue') },
       ],

@@ -6,6 +6,8 @@ export type { Loss } from './losses.ts'
 export { drawLot } from './draw.ts'
 export type { Drawn } from './draw.ts'
 export { reckon } from './reckon.ts'
+export { differencesOf, sayDifference, valuePlan } from './compare.ts'
+export type { Difference, PlanFigures, Says } from './compare.ts'
 export { tallyWith } from './tally.ts'
 export type {
   CutFigure,

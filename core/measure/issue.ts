@@ -32,6 +32,7 @@ export type IssueCode =
   | 'ribs-impossible'
   | 'measure-impossible'
   | 'own-unsound'
+  | 'plan-unreadable'
   | 'price-impossible'
   | 'price-nothing-to-sell'
   | 'price-floor-above-ceiling'
@@ -94,6 +95,8 @@ export function sayIssue(issue: Issue): string {
       return `A ${f.what} with ${f.typed} ribs was never hung: ${f.low} to ${f.high} occur. Count again from the first rib.`
     case 'measure-impossible':
       return `${f.what} ${f.typed} ${f.unit} is outside ${f.low} to ${f.high} ${f.unit}. Check the figure and its unit.`
+    case 'plan-unreadable':
+      return `This file cannot be used as a plan: ${f.reason}. Nothing was changed.`
     case 'own-unsound':
       return `${f.where}: ${f.what}.`
     case 'price-impossible':

@@ -1,11 +1,13 @@
 import type { PGlite } from '@electric-sql/pglite'
 import first from './001-first.sql?raw'
 import species from './002-species.sql?raw'
+import plans from './003-plans.sql?raw'
 
 /** Forward only; a migration is never changed once it has landed. */
 const MIGRATIONS: { id: number; sql: string }[] = [
   { id: 1, sql: first },
   { id: 2, sql: species },
+  { id: 3, sql: plans },
 ]
 
 /** Brings a database up to this version of the schema; refuses one from a newer version. */

@@ -11,6 +11,7 @@ import type {
   NewWeighing,
   OwnVersion,
   Paper,
+  StoredPlan,
 } from '#contracts'
 import { BUNDLE_VERSION } from '#contracts'
 import { ANATOMIES, extendAnatomy, type Anatomy, type OwnAdditions, type Species } from '#core/anatomy'
@@ -42,7 +43,8 @@ const stranger = (kind: string, id: string): Kept => ({
 })
 
 async function home(tx: Tx): Promise<Home> {
-  return { farm: await q.selectFarm(tx), lots: await q.selectLots(tx) }
+  const plans = (await q.selectPlans(tx)).filter((p) => !p.withdrawn)
+  return { farm: await q.selectFarm(tx), lots: await q.selectLots(tx), plans }
 }
 
 async function saveFarm(tx: Tx, farm: Farm): Promise<Farm> {
@@ -63,6 +65,11 @@ async function saveOwn(
   const added = { version: (last?.version ?? 0) + 1, body: own, at }
   await q.insertOwn(tx, added)
   return { result: 'kept', own: added }
+}
+
+async function savePlan(tx: Tx, plan: StoredPlan): Promise<StoredPlan> {
+  await q.upsertPlan(tx, plan)
+  return plan
 }
 
 /** Today's anatomy of a species with the farm's own additions; those that a newer anatomy no longer fits stay out. */
@@ -215,6 +222,7 @@ async function exportBundle(tx: Tx): Promise<Bundle> {
     farm: await q.selectFarm(tx),
     anatomies,
     own: await q.selectOwn(tx, null),
+    plans: await q.selectPlans(tx),
     lots,
     papers: await q.selectPapers(tx),
   }
@@ -229,6 +237,7 @@ async function importBundle(tx: Tx, { content }: Bundle): Promise<{ result: 'kep
   for (const [hash, body] of Object.entries(content.anatomies))
     await q.insertAnatomy(tx, hash, String(body.species), body)
   for (const own of content.own) await q.insertOwn(tx, own)
+  for (const plan of content.plans) await q.upsertPlan(tx, plan)
   for (const lot of content.lots) {
     await q.insertLot(tx, lot)
     for (const w of lot.weighings) await q.insertWeighing(tx, lot.id, w, w.at)
@@ -251,7 +260,7 @@ export const reads = {
   paper: q.selectPaper,
   exportBundle,
 }
-export const writes = { saveFarm, saveOwn, hangLot, weigh, pack, decide, keepPaper, importBundle }
+export const writes = { saveFarm, saveOwn, savePlan, hangLot, weigh, pack, decide, keepPaper, importBundle }
 export const operations = { ...reads, ...writes }
 
 export type Operations = typeof operations

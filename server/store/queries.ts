@@ -1,4 +1,4 @@
-import type { Farm, Lot, NewPack, NewWeighing, OwnVersion, Paper } from '#contracts'
+import type { Farm, Lot, NewPack, NewWeighing, OwnVersion, Paper, StoredPlan } from '#contracts'
 import type { Anatomy } from '#core/anatomy'
 import { gramsOf } from '#core/measure'
 import type { Command } from '#core/plan'
@@ -67,6 +67,23 @@ export async function insertOwn(tx: Tx, own: OwnVersion): Promise<void> {
     JSON.stringify(own.body),
     own.at,
   ])
+}
+
+/** Every named plan, oldest first, those taken away too. */
+export async function selectPlans(tx: Tx): Promise<StoredPlan[]> {
+  const rows = await many<Omit<StoredPlan, 'at'> & { at: Date }>(
+    tx,
+    'select id, body, at, withdrawn from cut_plan order by at, id',
+  )
+  return rows.map((r) => ({ ...r, at: r.at.toISOString() }))
+}
+
+export async function upsertPlan(tx: Tx, p: StoredPlan): Promise<void> {
+  await tx.query(
+    `insert into cut_plan (id, species, body, at, withdrawn) values ($1, $2, $3, $4, $5)
+     on conflict (id) do update set body = $3, withdrawn = $5`,
+    [p.id, p.body.species, JSON.stringify(p.body), p.at, p.withdrawn],
+  )
 }
 
 export async function insertLot(

@@ -22,10 +22,11 @@ const finding = ref(false)
 const others = computed(() => [...store.lots.values()].slice(0, 7))
 
 /** Where the last key led, so that two quick ones go two stations even while the first still loads. */
-const heading = ref(route.name as Station)
+const stationOf = (name: unknown): Station => STATIONS.find((s) => s === name) ?? 'block'
+const heading = ref(stationOf(route.name))
 watch(
   () => route.name,
-  (name) => (heading.value = name as Station),
+  (name) => (heading.value = stationOf(name)),
 )
 function step(by: number) {
   const next = STATIONS[STATIONS.indexOf(heading.value) + by]

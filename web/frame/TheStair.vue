@@ -79,7 +79,7 @@ const lost = (i: number) => {
       :key="s[0]"
       :to="{ name: s[0] }"
       class="flag"
-      :class="{ here: route.name === s[0] }"
+      :class="{ here: (route.meta.station ?? route.name) === s[0] }"
       >{{ s[1] }}</RouterLink
     >
   </nav>

@@ -1,11 +1,11 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { computed, markRaw, ref, shallowRef } from 'vue'
-import type { Farm, Home, Lot, NewLot, NewPack, NewWeighing, Problem } from '#contracts'
+import type { Farm, Home, Lot, NewLot, NewPack, NewWeighing, Problem, StoredPlan } from '#contracts'
 import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow, type Weighing } from '#core/carcass'
 import type { LotState, PackWeighing } from '#core/forecast'
-import type { Command, Decision } from '#core/plan'
+import type { Command, CutPlan, Decision } from '#core/plan'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 import { decisionQueue, type Pending } from './queue.ts'
 
@@ -18,6 +18,7 @@ export interface OpenConflict {
 export const useFarm = defineStore('farm', () => {
   const farm = ref<Farm | null>(null)
   const lots = shallowRef<Map<string, Lot>>(new Map())
+  const plans = shallowRef<StoredPlan[]>([])
   const flows = shallowRef<Map<string, Flow>>(new Map())
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   const conflict = ref<OpenConflict | null>(null)
@@ -56,6 +57,7 @@ export const useFarm = defineStore('farm', () => {
       return
     }
     farm.value = answer.body.farm
+    plans.value = answer.body.plans
     await Promise.all([...new Set(answer.body.lots.map((l) => l.anatomy))].map(fetchFlow))
     lots.value = new Map(answer.body.lots.map((l) => [l.id, markRaw(l)]))
     state.value = 'ready'
@@ -92,6 +94,14 @@ export const useFarm = defineStore('farm', () => {
     const answer = await ask<Farm>('PUT', '/farm', next)
     if (answer.kind !== 'ok') return issuesOf(answer)
     farm.value = answer.body
+    return []
+  }
+
+  /** Keeps a named plan for every animal of its species, or takes one away. */
+  async function keepPlan(id: string, body: CutPlan, withdrawn = false): Promise<FieldIssue[]> {
+    const answer = await ask<StoredPlan>('PUT', `/plans/${id}`, { body, withdrawn })
+    if (answer.kind !== 'ok') return issuesOf(answer)
+    plans.value = [...plans.value.filter((p) => p.id !== id), ...(withdrawn ? [] : [answer.body])]
     return []
   }
 
@@ -157,6 +167,7 @@ export const useFarm = defineStore('farm', () => {
   return {
     farm,
     lots,
+    plans,
     flows,
     state,
     conflict,
@@ -165,6 +176,7 @@ export const useFarm = defineStore('farm', () => {
     load,
     listen,
     saveFarm,
+    keepPlan,
     decide,
     settle,
     stateOf,

@@ -4,6 +4,7 @@ import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useKeys } from '../../state/keys.ts'
 import { useReading } from '../../state/lot.ts'
+import BlockTabs from './BlockTabs.vue'
 import CutTray from './CutTray.vue'
 import HungSides from './HungSides.vue'
 import PathTable from './PathTable.vue'
@@ -35,6 +36,7 @@ useKeys(() => ({
     <RouterLink :to="{ name: 'hang' }">Enter a live, hot or hanging weight</RouterLink> first.
   </p>
   <template v-else>
+    <BlockTabs />
     <div class="two">
       <HungSides />
       <section class="stack">

@@ -1,0 +1,67 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { figure, openLot, running, saved, stage } from './testing.ts'
+
+const run = running({ demo: true })
+const cutLb = async () =>
+  figure((await stage(run.page, 'cut').innerText()).split('\n').find((l) => l.includes('lb'))!)
+
+describe('plans compared', () => {
+  it('sets house plans beside the one in force, and using one brings what was shown', async () => {
+    const { page } = run
+    await openLot(run, 'Alder', 'block')
+    await page.getByRole('link', { name: 'Plans compared' }).click()
+    await page.getByLabel('Roasts for winter').click()
+    await page.locator('[data-column="Roasts for winter"]').waitFor()
+    await page
+      .getByText(/Roasts for winter (brings|takes) /)
+      .first()
+      .waitFor()
+    const columns = await page
+      .locator('thead [data-column]')
+      .evaluateAll((all) => all.map((th) => th.getAttribute('data-column')))
+    const at = columns.indexOf('Roasts for winter')
+    const shown = figure(await page.locator('tbody tr').first().locator('td').nth(at).innerText())
+    await page.getByRole('button', { name: 'Use Roasts for winter' }).click()
+    await expect.poll(cutLb).toBeCloseTo(shown, 0)
+    await saved(page)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(cutLb).not.toBeCloseTo(shown, 0)
+  })
+  it('keeps a plan under a name, takes it away as a file and brings it in again', async () => {
+    const { page } = run
+    await page.getByRole('button', { name: 'Keep the plan in force' }).click()
+    await page.getByText('The plan has no name yet').waitFor()
+    await page.getByLabel('Name of the plan in force').fill('Hill steer')
+    await page.getByRole('button', { name: 'Keep the plan in force' }).click()
+    await page.locator('[data-plan="Hill steer"]').waitFor()
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Take away Hill steer as a file' }).click(),
+    ])
+    const text = readFileSync((await download.path())!, 'utf8')
+    expect(JSON.parse(text)).toMatchObject({ format: 'ekko-plan', species: 'steer', name: 'Hill steer' })
+    await page.getByRole('button', { name: 'Put away Hill steer' }).click()
+    await expect.poll(() => page.locator('[data-plan="Hill steer"]').count()).toBe(0)
+    await page.getByLabel('Plan file').setInputFiles({
+      name: 'plan.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(text),
+    })
+    await page.locator('[data-plan="Hill steer"]').waitFor()
+    await page.getByLabel('Plan file').setInputFiles({
+      name: 'plan.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(text.slice(0, 50)),
+    })
+    await page.getByText('This file cannot be used as a plan: it is not whole JSON').waitFor()
+    await page.reload()
+    await page.locator('[data-plan="Hill steer"]').waitFor()
+  })
+  it('is there for a plan of another species, and says so', async () => {
+    const { page } = run
+    await openLot(run, 'Thistle', 'plans')
+    await page.locator('[data-plan="Seven-meal leg"]').waitFor()
+    expect(await page.locator('[data-plan="Hill steer"]').count()).toBe(0)
+  })
+})
