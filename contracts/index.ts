@@ -142,8 +142,13 @@ export type StoredPlan = z.infer<typeof storedPlanSchema>
 export const newPlanSchema = z.object({ body: cutPlanSchema, withdrawn: z.boolean() })
 export type NewPlan = z.infer<typeof newPlanSchema>
 
-export const paperKindSchema = z.enum(['price-list', 'cut-sheet'])
-export const newPaperSchema = z.object({ id: z.uuid(), kind: paperKindSchema })
+export const paperKindSchema = z.enum(['price-list', 'cut-sheet', 'block-card', 'letter'])
+/** `share` is for letters: the whole animal, a half, a quarter. */
+export const newPaperSchema = z.object({
+  id: z.uuid(),
+  kind: paperKindSchema,
+  share: z.union([z.literal(1), z.literal(2), z.literal(4)]).default(1),
+})
 export const paperSchema = z.object({
   id: z.uuid(),
   lot: z.uuid(),

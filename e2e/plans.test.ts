@@ -11,10 +11,10 @@ describe('plans compared', () => {
     const { page } = run
     await openLot(run, 'Alder', 'block')
     await page.getByRole('link', { name: 'Plans compared' }).click()
-    await page.getByLabel('Roasts for winter').click()
+    await page.getByRole('checkbox', { name: /^Roasts for winter/ }).click()
     await page.locator('[data-column="Roasts for winter"]').waitFor()
     await page
-      .getByText(/Roasts for winter (brings|takes) /)
+      .getByText(/Roasts for winter (brings|takes|costs|makes|leaves|trims) /)
       .first()
       .waitFor()
     const columns = await page

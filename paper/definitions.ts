@@ -1,4 +1,5 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js'
+import type { BlockCard, Letter } from '#core/forecast'
 import type { PriceList } from '#core/ledger'
 import { formatPrice } from '#core/measure'
 import type { CutSheet } from '#core/plan'
@@ -48,10 +49,7 @@ function cutSheetPaper(sheet: CutSheet): Content[] {
   const same = (r: { left: string; right: string }) =>
     r.left === r.right ? r.left : `Left: ${r.left}\nRight: ${r.right}`
   return [
-    ...title(
-      `Cut sheet: ${sheet.lot}`,
-      `${sheet.farm} · ${sheet.date} · ${sheet.count} ${sheet.count === 1 ? 'hog' : 'hogs'}`,
-    ),
+    ...title(`Cut sheet: ${sheet.lot}`, `${sheet.farm} · ${sheet.date} · ${sheet.what}`),
     {
       table: {
         widths: [90, '*'],
@@ -90,19 +88,135 @@ function cutSheetPaper(sheet: CutSheet): Content[] {
   ]
 }
 
+function blockCardPaper(card: BlockCard): Content[] {
+  return [
+    ...title(`Block card: ${card.lot}`, `${card.farm} · ${card.date} · ${card.what}`),
+    { text: `Hanging ${card.hanging}. Dressed: ${card.dressing}.`, margin: [0, 0, 0, 8] },
+    {
+      table: {
+        headerRows: 1,
+        dontBreakRows: true,
+        widths: [16, 120, '*', 118, 54, 54],
+        body: [
+          heads('', 'Step', 'How', 'Expected', 'Left', 'Right'),
+          ...card.steps.map((s) => [
+            tick(),
+            { stack: [{ text: s.title, bold: true }, s.way, { text: s.side, fontSize: 9 }] },
+            {
+              stack: [
+                { text: s.how, fontSize: 9.5 },
+                ...(s.caution ? [{ text: `Caution: ${s.caution}`, fontSize: 9, bold: true }] : []),
+              ],
+            },
+            { stack: s.cuts.map((c) => ({ text: `${c.name}: ${c.weight}`, fontSize: 9 })) },
+            s.cuts.length > 0 && s.side !== 'right side' ? box() : '',
+            s.cuts.length > 0 && (s.side === 'both sides' || s.side === 'right side') ? box() : '',
+          ]),
+        ],
+      },
+      layout: ruled,
+    },
+    { text: `All that is taken home: ${card.total}`, bold: true, margin: [0, 8, 0, 0] },
+    {
+      text: 'Scrape the bone dust after every saw cut. Every gland out; spinal cord out. Local codes and the licensed processor come first.',
+      margin: [0, 6, 0, 0],
+      fontSize: 9,
+    },
+  ]
+}
+
+function letterPaper(l: Letter): Content[] {
+  return [
+    ...title(`What to expect: ${l.share} of a ${l.what}`, `${l.farm} · ${l.lot} · ${l.date}`),
+    {
+      table: {
+        widths: [130, '*'],
+        body: [
+          ['Hanging weight', l.hanging],
+          [
+            { text: 'You take home', bold: true },
+            { text: l.takeHome, bold: true },
+          ],
+          ['Ground and sausage', `${l.mince} of it`],
+        ],
+      },
+      layout: ruled,
+      margin: [0, 0, 0, 10],
+    },
+    {
+      table: {
+        headerRows: 1,
+        widths: ['*', 'auto', 'auto', 'auto'],
+        body: [
+          heads('Cut', 'Weight', 'Likely', 'Packs'),
+          ...l.rows.map((r) => [r.name, { text: r.weight, alignment: 'right' as const }, r.likely, r.packs]),
+          [
+            { text: 'Together', bold: true },
+            { text: l.total, bold: true, alignment: 'right' as const },
+            '',
+            '',
+          ],
+        ],
+      },
+      layout: ruled,
+    },
+    { text: 'Why it is less than what hung', bold: true, fontSize: 13, margin: [0, 12, 0, 4] },
+    {
+      table: {
+        widths: ['*', 'auto'],
+        body: l.losses.map((x) => [x.name, { text: x.weight, alignment: 'right' as const }]),
+      },
+      layout: ruled,
+    },
+    ...l.words.map((text): Content => ({ text, margin: [0, 8, 0, 0], fontSize: 9 })),
+    {
+      text: 'These are estimates with the range they usually fall in; what is weighed into your boxes is what you get. Sides of one animal differ by one or two percent.',
+      margin: [0, 8, 0, 0],
+      fontSize: 9,
+    },
+  ]
+}
+
+/** A box to tick. */
+const tick = (): Content => ({
+  canvas: [{ type: 'rect', x: 0, y: 2, w: 11, h: 11, lineWidth: 0.9, lineColor: INK }],
+})
+
+const KINDS = {
+  'price-list': 'Price list',
+  'cut-sheet': 'Cut sheet',
+  'block-card': 'Block card',
+  letter: 'What to expect',
+} as const
+
+export type PaperData = PriceList | CutSheet | BlockCard | Letter
+
+function contentOf(data: PaperData): Content[] {
+  switch (data.kind) {
+    case 'price-list':
+      return priceListPaper(data)
+    case 'cut-sheet':
+      return cutSheetPaper(data)
+    case 'block-card':
+      return blockCardPaper(data)
+    case 'letter':
+      return letterPaper(data)
+  }
+}
+
 /** The page description of a paper: black and white, large enough to read when wet. */
-export function definitionOf(data: PriceList | CutSheet): TDocumentDefinitions {
+export function definitionOf(data: PaperData): TDocumentDefinitions {
   return {
     pageSize: 'A4',
     pageMargins: [40, 40, 40, 48],
     defaultStyle: { font: 'Fira', fontSize: 11, color: INK },
-    content: data.kind === 'price-list' ? priceListPaper(data) : cutSheetPaper(data),
+    content: contentOf(data),
     footer: (page, pages) => ({
       text: `${data.farm} · ${data.lot} · ${data.date} · page ${page} of ${pages}`,
       alignment: 'center',
       fontSize: 8,
       margin: [0, 14, 0, 0],
     }),
-    info: { title: `${data.kind === 'price-list' ? 'Price list' : 'Cut sheet'}: ${data.lot}` },
+    info: { title: `${KINDS[data.kind]}: ${data.lot}` },
   }
 }

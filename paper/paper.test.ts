@@ -66,6 +66,7 @@ describe('paper', () => {
       farm: 'F',
       lot: 'L',
       count: 1,
+      what: '1 hog',
       date: '2026-11-24',
       hanging: '',
       route: '',

@@ -1,8 +1,6 @@
 import { createRequire } from 'node:module'
 import pdfmake from 'pdfmake'
-import type { PriceList } from '#core/ledger'
-import type { CutSheet } from '#core/plan'
-import { definitionOf } from './definitions.ts'
+import { definitionOf, type PaperData } from './definitions.ts'
 
 const resolve = createRequire(import.meta.url).resolve
 const face = (weight: string) =>
@@ -21,5 +19,5 @@ pdfmake.setUrlAccessPolicy(() => false)
 pdfmake.setLocalAccessPolicy((path) => path.includes('fira-sans-condensed'))
 
 /** A paper as PDF bytes, with the whole face embedded: → ≤ ½ and every name print. */
-export const paperPdf = (data: PriceList | CutSheet): Promise<Buffer> =>
+export const paperPdf = (data: PaperData): Promise<Buffer> =>
   pdfmake.createPdf(definitionOf(data)).getBuffer()

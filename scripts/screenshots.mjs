@@ -27,6 +27,8 @@ const views = {
   'block-steer': `/lots/${id.Alder}/block`,
   'block-birds': `/lots/${id['Flock 2']}/block`,
   plans: `/lots/${id.Alder}/plans`,
+  flow: `/lots/${id.Bramble}/trim`,
+  card: `/lots/${id.Alder}/card`,
   price: `/lots/${id.Bramble}/price`,
   pack: `/lots/${id.Clover}/pack`,
   farm: '/farm',

@@ -222,6 +222,24 @@ describe('papers', () => {
       /share of the live animal before slaughter/,
     )
   })
+  it('the block card and the letter print what the plan shows, with every glyph, for any species', async () => {
+    const lot = await hang({ species: 'steer' })
+    await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('hot', 700)).expect(200)
+    const card = await textOf(await download((await paper(lot, 'block-card').expect(201)).body.id, 'pdf'))
+    expect(card).toContain('Break along the lines')
+    expect(card).toContain('1 steer')
+    expect(card).toMatch(/All that is taken home: \d+\.\d lb/)
+    const total = /All that is taken home: (\d+\.\d) lb/.exec(card)![1]!
+    const send = (share: number) =>
+      api.post(`/api/lots/${lot.id}/papers`).send({ id: uuid(), kind: 'letter', share })
+    const whole = await textOf(await download((await send(1).expect(201)).body.id, 'pdf'))
+    expect(whole).toContain(`about ${total} lb, likely`)
+    expect(whole).toContain('Why it is less than what hung')
+    expect(await textOf(await download((await send(4).expect(201)).body.id, 'pdf'))).toContain(
+      'quarter of a steer',
+    )
+    await send(3).expect(400)
+  })
   it('the cut sheet prints each side and stays as issued when the plan moves on', async () => {
     const lot = await hang()
     await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)

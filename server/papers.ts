@@ -1,7 +1,15 @@
 import type { Farm, Lot, Paper } from '#contracts'
 import type { Anatomy, SideName } from '#core/anatomy'
 import { compile, slotKey, type Weighing } from '#core/carcass'
-import { reckon, type PackWeighing } from '#core/forecast'
+import {
+  blockCard,
+  letter,
+  reckon,
+  type BlockCard,
+  type Letter,
+  type PackWeighing,
+  type Share,
+} from '#core/forecast'
 import { priceList, type PriceList } from '#core/ledger'
 import { formatMass, formatMassRange, type Issue } from '#core/measure'
 import { cutSheet, type CutSheet } from '#core/plan'
@@ -18,7 +26,8 @@ export function drawUp(
   lot: Lot,
   anatomy: Anatomy,
   at: Date,
-): { data: PriceList | CutSheet } | { issues: Issue[] } {
+  share: Share = 1,
+): { data: PriceList | CutSheet | BlockCard | Letter } | { issues: Issue[] } {
   const read = reckon(
     compile(anatomy),
     {
@@ -32,7 +41,7 @@ export function drawUp(
   const rule = ruleOf(read.plan.route)
   const date = localDate(at, farm.zone)
   const hanging = read.stages.find((s) => s.id === 'hanging')
-  if (kind === 'cut-sheet') {
+  if (kind !== 'price-list') {
     const present = (part: string, side: SideName) => {
       const slot = read.flow.slotIndex.get(slotKey(part, side))!
       return read.slotKg.slice(slot * 4, slot * 4 + 4).some((kg) => kg > 0)
@@ -49,8 +58,14 @@ export function drawUp(
       hanging: words,
       route: rule ? `${rule.label}. ${rule.says}` : 'Route not stated yet',
     }
+    if (kind === 'block-card') return { data: blockCard(read, lot.count, farm.massUnit, farm.nameSet, head) }
+    if (kind === 'letter') {
+      const said = [cautionAt('labels', anatomy.species), ...(rule ? [rule.says] : [])]
+      return { data: letter(read, lot.count, share, farm.massUnit, farm.nameSet, { ...head, words: said }) }
+    }
     return { data: cutSheet(anatomy, read.plan, farm.nameSet, head, present) }
   }
+
   if (rule?.sale !== 'by-the-piece') {
     const reason = rule
       ? `${rule.label}: ${rule.says}`

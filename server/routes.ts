@@ -97,11 +97,11 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
   })
 
   api.post('/lots/:id/papers', async (req, res) => {
-    const { id, kind } = parsed(newPaperSchema, req.body)
+    const { id, kind, share } = parsed(newPaperSchema, req.body)
     const { farm } = await store.run('home', undefined)
     const lot = await store.run('lot', idOf(req.params.id, 'lot'))
     if (!lot || !farm) throw notFound('lot')
-    const drawn = drawUp(kind, farm, lot, (await store.run('anatomy', lot.anatomy))!, now())
+    const drawn = drawUp(kind, farm, lot, (await store.run('anatomy', lot.anatomy))!, now(), share)
     if ('issues' in drawn) throw refused(drawn.issues)
     const paper: Paper = { id, lot: lot.id, kind, data: { ...drawn.data }, issuedAt: at() }
     res.status(201).json(await store.run('keepPaper', paper))

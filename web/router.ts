@@ -18,6 +18,18 @@ export const router = createRouter({
         { path: 'hang', name: 'hang', component: () => import('./stations/hang/HangStation.vue') },
         { path: 'block', name: 'block', component: () => import('./stations/block/BlockStation.vue') },
         {
+          path: 'trim',
+          name: 'trim',
+          meta: { station: 'block' },
+          component: () => import('./stations/block/TrimView.vue'),
+        },
+        {
+          path: 'card',
+          name: 'card',
+          meta: { station: 'block' },
+          component: () => import('./stations/block/CardView.vue'),
+        },
+        {
           path: 'plans',
           name: 'plans',
           meta: { station: 'block' },

@@ -28,6 +28,7 @@ export type IssueCode =
   | 'door-closed'
   | 'both-sides'
   | 'other-half'
+  | 'step-done'
   | 'line-out-of-range'
   | 'ribs-impossible'
   | 'measure-impossible'
@@ -89,6 +90,8 @@ export function sayIssue(issue: Issue): string {
       return 'This takes both sides at once. Choose “Both sides” to take it.'
     case 'other-half':
       return `This is cut in one with the ${f.part}, which is planned otherwise.`
+    case 'step-done':
+      return `The ${f.part} is ticked off as cut. Untick it on the block card first, if it is not.`
     case 'line-out-of-range':
       return `${f.line} at ${f.typed} mm is off the meat. It can lie ${f.low} to ${f.high} mm from the eye.`
     case 'ribs-impossible':

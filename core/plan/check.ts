@@ -1,7 +1,7 @@
 import type { Anatomy, SideName } from '#core/anatomy'
 import type { Issue } from '#core/measure'
 import type { Command, Decision } from './commands.ts'
-import { readPlan, refusalOf } from './read.ts'
+import { readPlan, refusalOf, type Plan } from './read.ts'
 
 const unknown = (field: string, kind: string, id: string): Issue => ({
   code: 'unknown-id',
@@ -57,6 +57,10 @@ function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
         },
       }
     }
+    case 'step':
+      return ['break', ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`])].includes(d.target)
+        ? null
+        : unknown('target', 'step', d.target)
     case 'convention':
       return anatomy.conventions.some((c) => c.id === d.target)
         ? null
@@ -86,6 +90,20 @@ function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
   }
 }
 
+/** What was cut is cut: a ticked part keeps its way, and ticked lines lie where they are. */
+function frozenBy(plan: Plan, d: Decision): Issue | null {
+  if (
+    d.field === 'path' &&
+    plan.steps.get(`${d.target}:${d.side}`) &&
+    d.value !== plan.choices.paths.get(`${d.target}:${d.side}`)
+  )
+    return { code: 'step-done', field: 'value', figures: { part: d.target } }
+  const line = d.field === 'line' || d.field === 'mm'
+  return line && plan.steps.get('break:animal')
+    ? { code: 'step-done', field: 'value', figures: { part: 'line' } }
+    : null
+}
+
 /**
  * What is wrong with decisions about to be kept: ids the anatomy does not have, and paths that the plan,
  * with all of them taken, would shut out. `restoring` (an undo or redo) is only checked for ids.
@@ -103,7 +121,10 @@ export function checkDecisions(
   if (strangers.length > 0 || restoring) return strangers
   const blank = { id: '', seq: 0, batch: '', undoes: null, redoes: null, at: '' }
   const after = readPlan(anatomy, [...kept, ...added.map((decision) => ({ ...blank, decision }))])
+  const before = readPlan(anatomy, kept)
   return added.flatMap((d, i) => {
+    const frozen = frozenBy(before, d)
+    if (frozen) return [{ ...frozen, field: `decisions.${i}.value` }]
     if (d.field !== 'path' || !d.value) return []
     const lost = after.dropped.find((x) => x.part === d.target && x.side === d.side && x.path === d.value)
     const sides: SideName[] = d.side === 'animal' ? ['animal'] : ['left', 'right']

@@ -49,6 +49,7 @@ export const decisionSchema = z.discriminatedUnion('field', [
     value: z.number().min(0).max(1000).nullable(),
   }),
   z.object({ field: z.literal('ribs'), ...lot, value: z.number().int().min(1).max(30).nullable() }),
+  z.object({ field: z.literal('step'), target: id, side: sided, value: z.boolean().nullable() }),
   z.object({ field: z.literal('portion'), ...onCut, value: portionSchema.nullable() }),
   z.object({ field: z.literal('index'), ...onCut, value: z.number().min(0).max(50).nullable() }),
   z.object({ field: z.literal('price'), ...onCut, value: unitPriceSchema.nullable() }),

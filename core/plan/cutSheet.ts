@@ -7,6 +7,8 @@ export interface CutSheet {
   farm: string
   lot: string
   count: number
+  /** The animal, in the farm's words. */
+  what: string
   date: string
   hanging: string
   route: string
@@ -40,6 +42,7 @@ export function cutSheet(
   return {
     kind: 'cut-sheet',
     ...head,
+    what: `${head.count} ${anatomy.names[names].toLowerCase()}${head.count === 1 ? '' : 's'}`,
     dressing: conventionsOf(anatomy, plan.conventions)
       .map(({ convention: c, is }) => (is ? c.on : c.off))
       .join('; '),

@@ -32,6 +32,8 @@ export interface Dropped {
 /** The plan the commands come to. `dropped` names choices that slaughter or another choice has since made impossible. */
 export interface Plan {
   choices: Choices
+  /** Steps of the block card ticked off, `part:side`: what was cut stays as it was planned then. */
+  steps: ReadonlyMap<string, boolean>
   /** How cuts are divided where not as usual, by cut. */
   portions: ReadonlyMap<string, Portion>
   conventions: Conventions
@@ -156,6 +158,7 @@ export function readPlan(anatomy: Anatomy, commands: readonly Command[]): Plan {
       mm: given(said.mm, String),
       trim: said.trim.get('lot:animal')?.value ?? ('standard' satisfies TrimLevel),
     },
+    steps: given(said.step, String),
     portions: given(said.portion, target),
     conventions,
     measured: Object.fromEntries(given(said.measure, target)),
@@ -203,6 +206,9 @@ export function refusalOf(
   const path = find.path(pathId)
   if (path?.part !== part) return { code: 'unknown-id', field: 'path', figures: { kind: 'path', id: pathId } }
   const partData = find.part(part)!
+  const cut = sides.find((s) => plan.steps.get(`${part}:${s}`))
+  if (cut && (plan.choices.paths.get(`${part}:${cut}`) ?? partData.fallback) !== pathId)
+    return { code: 'step-done', field: 'path', figures: { part: partData.names.american.toLowerCase() } }
   const door = closed(anatomy, [...(partData.needs ?? []), ...(path.needs ?? [])], plan.conventions)
   if (door) return door
   if (path.pair && sides.length < 2) return { code: 'both-sides', field: 'path' }

@@ -6,3 +6,6 @@ create table cut_plan (
   at timestamptz not null,
   withdrawn boolean not null default false
 );
+
+alter table paper drop constraint paper_kind_check;
+alter table paper add constraint paper_kind_check check (kind in ('price-list', 'cut-sheet', 'block-card', 'letter'));

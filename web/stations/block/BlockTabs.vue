@@ -6,6 +6,8 @@ const route = useRoute()
 const TABS = [
   ['block', 'Ways'],
   ['plans', 'Plans compared'],
+  ['trim', 'Trim and where it goes'],
+  ['card', 'Block card'],
 ] as const
 </script>
 

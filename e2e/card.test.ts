@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest'
+import { openLot, running, saved } from './testing.ts'
+
+const run = running({ demo: true })
+const step = (target: string) => run.page.locator(`[data-step=${target}]`)
+
+describe('the block card', () => {
+  it('is ticked off step by step, survives a reload, and freezes what was cut', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'block')
+    await page.getByRole('link', { name: 'Block card' }).click()
+    await page.getByText('Break along the lines').waitFor()
+    await step('break').getByRole('checkbox').click()
+    await step('jowl').getByRole('checkbox').click()
+    await expect.poll(() => page.getByTestId('progress').innerText()).toMatch(/^2 of /)
+    await saved(page)
+    await page.reload()
+    await expect.poll(() => page.getByTestId('progress').innerText()).toMatch(/^2 of /)
+    await page.getByRole('link', { name: 'Ways' }).click()
+    await page.locator('[data-part=jowl]').first().focus()
+    await page.keyboard.press('Enter')
+    await page.getByText('is ticked off as cut').first().waitFor()
+  })
+  it('in floor mode shows the next step large, and one press does it', async () => {
+    const { page } = run
+    await page.getByRole('link', { name: 'Block card' }).click()
+    await page.getByRole('button', { name: 'Floor mode' }).click()
+    const size = await page
+      .locator('.now .huge')
+      .evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize))
+    expect(size).toBeGreaterThanOrEqual(80)
+    const box = (await page.getByRole('button', { name: 'Done' }).boundingBox())!
+    expect(box.height).toBeGreaterThanOrEqual(56)
+    await page.getByRole('button', { name: 'Done' }).click()
+    await expect.poll(() => page.getByTestId('progress').innerText()).toMatch(/^3 of /)
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(() => page.getByTestId('progress').innerText()).toMatch(/^2 of /)
+    await page.getByRole('button', { name: 'Leave floor mode' }).click()
+  })
+  it('hands over block card and letter as PDF', async () => {
+    const { page } = run
+    for (const name of ['Block card', 'Letter to its buyer']) {
+      const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name, exact: true }).click(),
+      ])
+      expect(download.suggestedFilename()).toMatch(/\.pdf$/)
+    }
+  })
+  it('the trim and the flow picture say where everything goes', async () => {
+    const { page } = run
+    await page.getByRole('link', { name: 'Trim and where it goes' }).click()
+    await page.getByTestId('flow').locator('svg').waitFor()
+    await page.getByText('Live animal 268.0 lb').waitFor()
+    await page.getByTestId('trim-total').waitFor()
+  })
+})

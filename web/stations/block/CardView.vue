@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { blockCard, SHARES, stepDone, type CardStep, type Share } from '#core/forecast'
+import type { Decision } from '#core/plan'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { useReading } from '../../state/lot.ts'
+import { usePapers } from '../../state/papers.ts'
+import { useWords } from '../../state/words.ts'
+import { useFarm } from '../../state/farm.ts'
+import BlockTabs from './BlockTabs.vue'
+
+/** The plan as steps in the order of the bench, ticked off as they are done; large, for wet hands, in floor mode. */
+const { lot, read, decide } = useReading()
+const words = useWords()
+const store = useFarm()
+const { issues, busy, take } = usePapers(() => lot.value!.id)
+const floor = useLocalStorage('ekko-floor', false)
+const share = ref<Share>(2)
+const SHARE_WORDS: Record<Share, string> = { 1: 'Whole', 2: 'Half', 4: 'Quarter' }
+const shares = SHARES.map((v) => ({ v, w: SHARE_WORDS[v] }))
+
+const card = computed(() =>
+  blockCard(read.value, lot.value!.count, words.unit.value, store.farm?.nameSet ?? 'american', {
+    farm: store.farm?.name ?? '',
+    lot: lot.value!.tag,
+    date: '',
+    hanging: words.mass(read.value.weights?.aged ?? 0),
+  }),
+)
+const done = (step: CardStep) => stepDone(step, read.value.plan.steps)
+const count = computed(() => card.value.steps.filter(done).length)
+const next = computed(() => card.value.steps.find((s) => !done(s)) ?? null)
+function tick(step: CardStep) {
+  const value = done(step) ? null : true
+  decide(...step.marks.map((m): Decision => ({ field: 'step', target: m.target, side: m.side, value })))
+}
+</script>
+
+<template>
+  <div :class="{ floor }">
+    <BlockTabs v-if="!floor" />
+    <p v-if="!read.weights" class="muted">
+      There is no weight yet, so the card has no figures.
+      <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink> first.
+    </p>
+    <template v-else>
+      <div class="row head">
+        <h2>{{ card.what }}, {{ card.hanging }} hanging</h2>
+        <span class="muted" data-testid="progress">{{ count }} of {{ card.steps.length }} steps done</span>
+        <span style="flex: 1" />
+        <Button
+          size="small"
+          :outlined="!floor"
+          icon="pi pi-expand"
+          :label="floor ? 'Leave floor mode' : 'Floor mode'"
+          :aria-pressed="floor"
+          @click="floor = !floor"
+        />
+        <template v-if="!floor">
+          <Button
+            size="small"
+            outlined
+            icon="pi pi-file-pdf"
+            label="Block card"
+            :loading="busy === 'block-cardpdf1'"
+            @click="take('block-card', 'pdf')"
+          />
+          <Button
+            size="small"
+            outlined
+            icon="pi pi-file-pdf"
+            label="Cut sheet"
+            :loading="busy === 'cut-sheetpdf1'"
+            @click="take('cut-sheet', 'pdf')"
+          />
+          <SelectButton
+            v-model="share"
+            :options="shares"
+            option-label="w"
+            option-value="v"
+            :allow-empty="false"
+            size="small"
+            aria-label="Share the letter is for"
+          />
+          <Button
+            size="small"
+            outlined
+            icon="pi pi-envelope"
+            label="Letter to its buyer"
+            :loading="busy === `letterpdf${share}`"
+            @click="take('letter', 'pdf', share)"
+          />
+        </template>
+      </div>
+      <FieldIssues :issues="issues" />
+      <section v-if="floor && next" class="now" aria-label="Next step">
+        <p class="huge">{{ next.title }}</p>
+        <p class="big">
+          {{ next.way }}<template v-if="next.side">, {{ next.side }}</template>
+        </p>
+        <p class="big">{{ next.how }}</p>
+        <p v-if="next.caution" class="care">
+          <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ next.caution }}
+        </p>
+        <p v-for="c in next.cuts" :key="c.name" class="big">
+          <b>{{ c.name }}</b> {{ c.weight }}<template v-if="c.pieces > 0">, {{ c.pieces }} pieces</template>
+        </p>
+        <button type="button" class="tick" @click="tick(next)">
+          <i class="pi pi-check" aria-hidden="true" /> Done
+        </button>
+      </section>
+      <p v-else-if="floor" class="huge">All steps are done.</p>
+      <ol class="steps">
+        <li
+          v-for="s in card.steps"
+          :key="s.title + s.side + s.way"
+          :class="{ done: done(s) }"
+          :data-step="s.marks[0]!.target"
+        >
+          <button
+            type="button"
+            class="box"
+            role="checkbox"
+            :aria-checked="done(s)"
+            :aria-label="`${s.title}, ${s.way} ${s.side}`"
+            @click="tick(s)"
+          >
+            <i v-if="done(s)" class="pi pi-check" aria-hidden="true" />
+          </button>
+          <div>
+            <b>{{ s.title }}</b> <span class="muted">{{ s.side }}</span><br />{{ s.way }}
+          </div>
+          <div class="how">
+            {{ s.how }}
+            <span v-if="s.caution" class="care"
+              ><i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ s.caution }}</span
+            >
+          </div>
+          <div class="cuts">
+            <span v-for="c in s.cuts" :key="c.name"
+              >{{ c.name }} <b>{{ c.weight }}</b></span
+            >
+          </div>
+        </li>
+      </ol>
+      <p class="total">
+        All that is taken home: <b>{{ card.total }}</b>
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  border-bottom: 1.5px solid var(--ink);
+  padding-bottom: 0.4rem;
+  gap: 0.6rem;
+}
+h2 {
+  font: 700 1.25rem var(--head);
+  margin: 0;
+}
+.steps {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.steps li {
+  display: grid;
+  grid-template-columns: 3rem minmax(11rem, 1fr) 2fr minmax(11rem, 1fr);
+  gap: 0.9rem;
+  padding: 0.5rem 0;
+  border-bottom: 1px solid var(--rule);
+}
+.box {
+  width: 44px;
+  height: 44px;
+  border: 2px solid var(--ink);
+  background: var(--sheet);
+  cursor: pointer;
+  font-size: 1.3rem;
+  color: var(--covered, #2d5a3d);
+}
+.done > div {
+  opacity: 0.55;
+}
+.care {
+  color: var(--caution);
+  font-weight: 600;
+  display: block;
+}
+.cuts span {
+  display: block;
+}
+.total {
+  font-size: 1.1rem;
+  padding-top: 0.6rem;
+}
+.floor {
+  background: #fff;
+  color: #000;
+}
+.floor .box {
+  width: 64px;
+  height: 64px;
+}
+.floor .steps li {
+  grid-template-columns: 4.5rem 1fr 1.4fr;
+  font-size: 1.15rem;
+  border-bottom: 2px solid #000;
+}
+.floor .how {
+  display: none;
+}
+.now {
+  border: 4px solid #000;
+  padding: 1rem 1.4rem;
+  margin: 1rem 0;
+}
+.huge {
+  font: 700 clamp(40px, 7vw, 84px) / 1.05 var(--head);
+  margin: 0 0 0.4rem;
+}
+.big {
+  font-size: 1.7rem;
+  margin: 0.2rem 0;
+}
+.now .care {
+  font-size: 1.3rem;
+}
+.tick {
+  min-height: 84px;
+  width: 100%;
+  margin-top: 0.8rem;
+  font: 700 2.2rem var(--head);
+  color: #fff;
+  background: #1d4a2e;
+  border: 0;
+  cursor: pointer;
+}
+@media (max-width: 900px) {
+  .steps li {
+    grid-template-columns: 3rem 1fr;
+  }
+  .steps li > .how,
+  .steps li > .cuts {
+    grid-column: 2;
+  }
+}
+</style>

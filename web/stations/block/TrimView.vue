@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent } from 'vue'
+import { trimLedger } from '#core/forecast'
+import { formatPercent } from '#core/measure'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+import BlockTabs from './BlockTabs.vue'
+
+/** Where every kilogram goes, and the trim against what it is to become. */
+const FlowChart = defineAsyncComponent(() => import('./FlowChart.vue'))
+const { read, part } = useReading()
+const words = useWords()
+const ledger = computed(() => trimLedger(read.value))
+</script>
+
+<template>
+  <div>
+    <BlockTabs />
+    <p v-if="!read.weights" class="muted">
+      There is no weight yet, so nothing goes anywhere.
+      <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink> first.
+    </p>
+    <div v-else class="two">
+      <section class="stack">
+        <div class="pane-head">
+          <h2>Where it goes</h2>
+          <span class="muted">live animal to what it becomes, weights and money</span>
+        </div>
+        <FlowChart />
+      </section>
+      <section v-if="ledger" class="stack">
+        <div class="pane-head"><h2>The trim</h2></div>
+        <p v-if="ledger.kg < 0.005" class="muted">No part is trimmed under this plan.</p>
+        <template v-else>
+          <table class="plain">
+            <thead>
+              <tr>
+                <th>From</th>
+                <th class="right">Trim</th>
+                <th class="right">Lean</th>
+                <th class="right">Sorted as</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="s in ledger.sources" :key="s.part">
+                <td>
+                  <RouterLink :to="{ name: 'block' }" @click="part = s.part">{{
+                    words.name(s.names)
+                  }}</RouterLink>
+                </td>
+                <td class="right">{{ words.mass(s.kg) }}</td>
+                <td class="right">{{ formatPercent(s.lean) }}</td>
+                <td class="right">{{ s.class }}</td>
+              </tr>
+            </tbody>
+            <tfoot>
+              <tr>
+                <td>Together</td>
+                <td class="right" data-testid="trim-total">{{ words.mass(ledger.kg) }}</td>
+                <td class="right">{{ formatPercent(ledger.lean) }}</td>
+                <td class="right">
+                  <span v-for="c in ledger.classes" :key="c.name" class="class"
+                    >{{ c.name }} {{ words.mass(c.kg) }}</span
+                  >
+                </td>
+              </tr>
+            </tfoot>
+          </table>
+          <table class="plain">
+            <thead>
+              <tr>
+                <th>Becomes</th>
+                <th class="right">Trim in</th>
+                <th class="right">Added</th>
+                <th class="right">Comes out</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="u in ledger.uses" :key="u.cut">
+                <td>{{ words.name(u.names) }}</td>
+                <td class="right">{{ words.mass(u.in) }}</td>
+                <td class="right">{{ u.added > 0 ? words.mass(u.added) : '–' }}</td>
+                <td class="right">{{ words.mass(u.out) }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <p v-if="ledger.sausage" :class="{ caution: ledger.sausage.dry }" data-testid="sausage">
+            <span
+              >The trim for sausage is {{ formatPercent(ledger.sausage.fat) }} fat; most recipes want 25–30 %.
+              <template v-if="ledger.sausage.missing > 0.01"
+                ><b>{{ words.mass(ledger.sausage.missing) }} fat</b> would bring it to 28 %: keep back fat for
+                it, or buy some in.</template
+              >
+              <template v-else-if="ledger.sausage.missing < -0.01"
+                >That is over 28 %: leaner trim would bring it down.</template
+              >
+              <template v-if="ledger.sausage.dry"> Under a fifth it eats dry.</template></span
+            >
+          </p>
+          <p class="muted">
+            Keep trim near freezing until it is ground.
+            <RouterLink :to="{ name: 'block' }" @click="part = 'trim'"
+              >Decide what the trim becomes</RouterLink
+            >
+          </p>
+        </template>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1.6fr) minmax(320px, 1fr);
+  gap: 1.5rem;
+}
+.class {
+  display: block;
+  white-space: nowrap;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
