@@ -31,6 +31,7 @@ const views = {
   card: `/lots/${id.Alder}/card`,
   price: `/lots/${id.Bramble}/price`,
   pack: `/lots/${id.Clover}/pack`,
+  cuts: '/cuts',
   farm: '/farm',
 }
 for (const [name, path] of Object.entries(views)) {

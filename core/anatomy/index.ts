@@ -1,5 +1,5 @@
 /** What is an animal made of, along which lines does it come apart, and what can each part become? */
-export { SPECIES, TISSUES, TRIM_LEVELS } from './types.ts'
+export { SPECIES, TISSUES, TOOLS, TRIM_LEVELS } from './types.ts'
 export type {
   Anatomy,
   Band,

@@ -42,6 +42,9 @@ const listed = computed(() => {
       <RouterLink v-if="store.farm" :to="{ name: 'new' }"
         ><Button label="Hang a new lot" icon="pi pi-plus" tabindex="-1"
       /></RouterLink>
+      <RouterLink v-if="store.farm" :to="{ name: 'cuts' }" class="place-link"
+        ><i class="pi pi-book" aria-hidden="true" /> Cuts</RouterLink
+      >
       <RouterLink v-if="store.farm" :to="{ name: 'farm' }" class="place-link"
         ><i class="pi pi-home" aria-hidden="true" /> Farm</RouterLink
       >

@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest'
+import { running } from './testing.ts'
+
+const run = running({ demo: true })
+
+describe('the cut library', () => {
+  it('finds a cut by either name, and says what it comes of', async () => {
+    const { page } = run
+    await page.goto(run.url)
+    await page.getByRole('link', { name: 'Cuts', exact: true }).click()
+    await page.getByRole('button', { name: 'Steer' }).click()
+    await page.getByLabel('Find a cut, part or way').fill('scotch fillet')
+    await page.locator('[data-library-cut=rib-eye]').getByText('Boneless rib-eye and back ribs').waitFor()
+    await page.getByLabel('Find a cut, part or way').fill('zebra')
+    await page.getByText('Nothing here is called “zebra”').waitFor()
+    await page.getByLabel('Find a cut, part or way').fill('')
+    await page.getByRole('button', { name: 'Parts and their ways' }).click()
+    await page.locator('[data-library-part=knuckle]').getByText('out of Round').waitFor()
+  })
+  it('keeps a way of the farm’s own once every tissue closes; new lots can be cut so, old plans are untouched', async () => {
+    const { page } = run
+    await page.getByRole('button', { name: 'Lamb' }).click()
+    await page.getByRole('combobox', { name: 'Part to open' }).click()
+    await page.getByRole('option', { name: 'Neck', exact: true }).click()
+    await page.getByRole('button', { name: 'Check and keep' }).click()
+    await page.getByText('The way has no name yet').waitFor()
+    await page.getByLabel('Name of the way').fill('Neck skewers')
+    await page.getByLabel('Name of the new cut').fill('Skewers')
+    await page.getByLabel('Line 1, lean %').fill('90')
+    await page.getByRole('button', { name: 'Check and keep' }).click()
+    await page.getByText('lean does not close: 10 % is missing').waitFor()
+    expect(await page.getByLabel('Line 1, lean %').inputValue()).toBe('90')
+    await page.getByRole('button', { name: 'The rest to trim, fat and bones' }).click()
+    await page.getByRole('button', { name: 'Check and keep' }).click()
+    await page.getByText('version 1', { exact: true }).waitFor()
+    await page.goto(`${run.url}/new`)
+    await page.getByRole('button', { name: 'Lamb' }).click()
+    await page.getByLabel('Name or lot number').fill('Teal')
+    await page.getByLabel('Live weight, if weighed').fill('108 lb')
+    await page.getByRole('button', { name: 'Hang the lot' }).click()
+    await page.getByRole('heading', { name: 'How is it slaughtered?' }).waitFor()
+    await page.getByRole('link', { name: 'Block', exact: true }).click()
+    await page.locator('[data-part=neck]').first().focus()
+    await page.keyboard.press('Enter')
+    const way = page.locator('[data-path=own-neck-skewers]')
+    await way.click()
+    await page.locator('[data-cut=own-skewers]').waitFor()
+    const { lots } = (await (await fetch(`${run.url}/api/home`)).json()) as {
+      lots: { id: string; tag: string }[]
+    }
+    await page.goto(`${run.url}/lots/${lots.find((l) => l.tag === 'Thistle')!.id}/block`)
+    await page.locator('[data-part=neck]').first().focus()
+    await page.keyboard.press('Enter')
+    await page.locator('[data-path=neck-rolled]').waitFor()
+    expect(await way.count()).toBe(0)
+  })
+})

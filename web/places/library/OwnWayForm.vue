@@ -1,0 +1,354 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, reactive, ref } from 'vue'
+import {
+  extendAnatomy,
+  ownAdditionsSchema,
+  TISSUES,
+  TOOLS,
+  type Anatomy,
+  type Destination,
+  type OwnAdditions,
+  type Tissue,
+} from '#core/anatomy'
+import { sayIssue } from '#core/measure'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { ask, issuesOf, type FieldIssue } from '../../state/api.ts'
+import { useWords } from '../../state/words.ts'
+import { DESTINATIONS } from '../../theme/destinations.ts'
+
+/** A farm's own way to open a part, with a new cut where it needs one. Checked before it is kept; old plans stay as they are. */
+const { anatomy, base, own, version } = defineProps<{
+  anatomy: Anatomy
+  base: Anatomy
+  own: OwnAdditions
+  version: number
+}>()
+const emit = defineEmits<{ kept: [] }>()
+const words = useWords()
+const NEW = 'a new cut'
+const destinations = Object.entries(DESTINATIONS).map(([v, d]) => ({ v: v as Destination, w: d.word }))
+const form = reactive({
+  name: '',
+  part: '',
+  destination: 'T' as Destination,
+  tool: 'knife' as (typeof TOOLS)[number],
+  minutes: '5',
+  steps: '',
+  cut: '',
+  index: '1',
+})
+interface Row {
+  to: string
+  shares: Record<Tissue, string>
+}
+const fresh = (to = ''): Row => ({ to, shares: { lean: '', fat: '', bone: '', skin: '' } })
+const rows = ref<Row[]>([fresh(NEW)])
+const issues = ref<FieldIssue[]>([])
+const kept = ref('')
+
+const parts = computed(() => anatomy.parts.map((p) => ({ v: p.id, w: words.name(p.names) })))
+const targets = computed(() => [
+  { v: NEW, w: 'A new cut, named above' },
+  ...anatomy.cuts.filter((c) => c.kind !== 'loss').map((c) => ({ v: c.id, w: words.name(c.names) })),
+  ...anatomy.parts.map((p) => ({ v: `> ${p.id}`, w: `on to: ${words.name(p.names)}` })),
+])
+const tissues = computed<readonly Tissue[]>(() =>
+  base.bands.some((b) => b.tissue.skin > 0) ? TISSUES : TISSUES.filter((t) => t !== 'skin'),
+)
+const share = (text: string) => Number(text.trim().replace(',', '.') || '0') / 100
+const left = (t: Tissue) => 1 - rows.value.reduce((s, r) => s + share(r.shares[t]), 0)
+const restTo = (t: Tissue) => {
+  const to = { lean: base.roles.trim, fat: base.roles.fat, bone: 'bones', skin: 'skin' }[t]
+  const id = anatomy.parts.some((p) => p.id === to)
+    ? `> ${to}`
+    : anatomy.cuts.some((c) => c.id === to)
+      ? to
+      : base.roles.discard
+  return id
+}
+/** What is left of each tissue goes where it usually goes: trim, fat, bones, skin. */
+function fillRest() {
+  for (const t of tissues.value) {
+    const x = left(t)
+    if (x < 1e-9) continue
+    const to = restTo(t)
+    let row = rows.value.find((r) => r.to === to)
+    if (!row) rows.value.push((row = fresh(to)))
+    row = rows.value.find((r) => r.to === to)!
+    row.shares[t] = String(Number(((share(row.shares[t]) + x) * 100).toFixed(4)))
+  }
+}
+const slug = (text: string) =>
+  text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replaceAll(/[^a-z0-9]+/g, '-')
+    .replaceAll(/^-|-$/g, '') || 'way'
+function freeId(text: string): string {
+  const all = new Set([...anatomy.cuts, ...anatomy.parts, ...anatomy.paths].map((x) => x.id))
+  let id = `own-${slug(text)}`.slice(0, 54)
+  for (let n = 2; all.has(id); n++) id = `own-${slug(text)}`.slice(0, 50) + `-${n}`
+  return id
+}
+const issue = (field: string, detail: string): FieldIssue => ({ field, detail, confirmable: false })
+
+/** The additions with this way, or what is missing of it. */
+function additions(): OwnAdditions | FieldIssue[] {
+  const makesNew = rows.value.some((r) => r.to === NEW)
+  const odd = rows.value
+    .flatMap((r) => TISSUES.map((t) => r.shares[t]))
+    .find((x) => !(share(x) >= 0 && share(x) <= 1))
+  const missing = [
+    ...(form.name.trim() ? [] : [issue('name', 'The way has no name yet. Type what you call it.')]),
+    ...(form.part ? [] : [issue('part', 'Say which part is opened this way.')]),
+    ...(makesNew && !form.cut.trim() ? [issue('cut', 'The new cut has no name yet.')] : []),
+    ...(rows.value.some((r) => !r.to) ? [issue('outputs', 'One line does not say what it becomes.')] : []),
+    ...(odd === undefined ? [] : [issue('outputs', `“${odd}” is not a share from 0 to 100 %.`)]),
+  ]
+  if (missing.length > 0) return missing
+  const names = (text: string) => ({ american: text.trim(), commonwealth: text.trim() })
+  const cutId = freeId(form.cut || 'cut')
+  return {
+    ...own,
+    cuts: makesNew
+      ? [
+          ...own.cuts,
+          {
+            id: cutId,
+            names: names(form.cut),
+            destination: form.destination,
+            kind: 'product' as const,
+            index: Number(form.index) || 1,
+            portion: { kind: 'pack' as const, kg: 0.5, lb: 1 },
+          },
+        ]
+      : own.cuts,
+    paths: [
+      ...own.paths,
+      {
+        id: freeId(form.name),
+        part: form.part,
+        names: names(form.name),
+        destination: form.destination,
+        minutes: Number(form.minutes) || 0,
+        tool: form.tool,
+        steps: form.steps,
+        outputs: rows.value.map((r) => ({
+          ...(r.to.startsWith('> ') ? { part: r.to.slice(2) } : { cut: r.to === NEW ? cutId : r.to }),
+          ...(Object.fromEntries(
+            TISSUES.map((t) => [t, tissues.value.includes(t) ? share(r.shares[t]) : 0]),
+          ) as Record<Tissue, number>),
+        })),
+      },
+    ],
+  }
+}
+
+async function keep() {
+  kept.value = ''
+  const next = additions()
+  if (Array.isArray(next)) return void (issues.value = next)
+  const closed = closeUnused(next)
+  const parsed = ownAdditionsSchema.safeParse(closed)
+  if (!parsed.success)
+    return void (issues.value = parsed.error.issues.map((i) =>
+      issue('outputs', `${i.path.join('.')}: ${i.message}`),
+    ))
+  const sound = extendAnatomy(base, parsed.data)
+  if (!sound.ok) return void (issues.value = sound.issues.map((i) => issue('outputs', sayIssue(i))))
+  await send(
+    parsed.data,
+    `“${form.name}” is kept. New lots can be cut this way; those already hung keep theirs.`,
+  )
+}
+/** Tissues the species does not have close on the first line, so that they need not be typed. */
+function closeUnused(next: OwnAdditions): OwnAdditions {
+  const last = next.paths.at(-1)!
+  for (const t of TISSUES) if (!tissues.value.includes(t)) last.outputs[0]![t] = 1
+  return next
+}
+async function send(body: OwnAdditions, said: string) {
+  const answer = await ask('POST', '/own', body)
+  issues.value = answer.kind === 'ok' ? [] : issuesOf(answer)
+  if (answer.kind !== 'ok') return
+  kept.value = said
+  emit('kept')
+}
+/** Takes an own way away, and the own cuts nothing else makes. */
+async function remove(id: string) {
+  const paths = own.paths.filter((p) => p.id !== id)
+  const used = new Set(paths.flatMap((p) => p.outputs.flatMap((o) => o.cut ?? [])))
+  await send(
+    { ...own, paths, cuts: own.cuts.filter((c) => used.has(c.id)) },
+    'It is taken away from new lots.',
+  )
+}
+</script>
+
+<template>
+  <section class="stack making">
+    <div class="pane-head">
+      <h2>Your own way</h2>
+      <span class="muted">{{ version > 0 ? `version ${version}` : 'none yet' }}</span>
+    </div>
+    <ul v-if="own.paths.length > 0" class="list">
+      <li v-for="p in own.paths" :key="p.id">
+        <b>{{ words.name(p.names) }}</b>
+        <span class="muted">{{ parts.find((x) => x.v === p.part)?.w }}</span>
+        <Button
+          text
+          size="small"
+          severity="secondary"
+          icon="pi pi-times"
+          :aria-label="`Take away ${words.name(p.names)}`"
+          @click="remove(p.id)"
+        />
+      </li>
+    </ul>
+    <form class="stack" novalidate @submit.prevent="keep">
+      <div class="pair">
+        <label
+          >Part
+          <Select
+            v-model="form.part"
+            :options="parts"
+            option-label="w"
+            option-value="v"
+            filter
+            size="small"
+            aria-label="Part to open"
+            placeholder="Which part…"
+        /></label>
+        <label
+          >Name of the way <InputText v-model="form.name" size="small" aria-label="Name of the way"
+        /></label>
+        <label
+          >It goes to
+          <Select
+            v-model="form.destination"
+            :options="destinations"
+            option-label="w"
+            option-value="v"
+            size="small"
+            aria-label="Destination"
+        /></label>
+        <label
+          >Tool <Select v-model="form.tool" :options="[...TOOLS]" size="small" aria-label="Tool"
+        /></label>
+        <label
+          >Minutes, one side
+          <InputText v-model="form.minutes" size="small" inputmode="decimal" aria-label="Minutes"
+        /></label>
+        <label
+          >New cut, if it makes one
+          <InputText v-model="form.cut" size="small" aria-label="Name of the new cut"
+        /></label>
+      </div>
+      <label
+        >How it is done <InputText v-model="form.steps" size="small" aria-label="How it is done"
+      /></label>
+      <table class="plain">
+        <thead>
+          <tr>
+            <th>Becomes</th>
+            <th v-for="t in tissues" :key="t" class="right">{{ t }}, %</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(r, i) in rows" :key="i">
+            <td>
+              <Select
+                v-model="r.to"
+                :options="targets"
+                option-label="w"
+                option-value="v"
+                filter
+                size="small"
+                class="to"
+                :aria-label="`Line ${i + 1} becomes`"
+                placeholder="…"
+              />
+            </td>
+            <td v-for="t in tissues" :key="t" class="share">
+              <InputText
+                v-model="r.shares[t]"
+                size="small"
+                inputmode="decimal"
+                :aria-label="`Line ${i + 1}, ${t} %`"
+                @input="issues = []"
+              />
+            </td>
+            <td>
+              <Button
+                v-if="rows.length > 1"
+                text
+                size="small"
+                icon="pi pi-times"
+                :aria-label="`Drop line ${i + 1}`"
+                @click="rows.splice(i, 1)"
+              />
+            </td>
+          </tr>
+        </tbody>
+        <tfoot>
+          <tr>
+            <td>Still to go somewhere</td>
+            <td v-for="t in tissues" :key="t" class="right" :class="{ off: Math.abs(left(t)) > 1e-9 }">
+              {{ (left(t) * 100).toFixed(1) }} %
+            </td>
+            <td />
+          </tr>
+        </tfoot>
+      </table>
+      <div class="row">
+        <Button size="small" outlined label="Another line" icon="pi pi-plus" @click="rows.push(fresh())" />
+        <Button size="small" outlined label="The rest to trim, fat and bones" @click="fillRest" />
+        <Button type="submit" size="small" label="Check and keep" />
+      </div>
+      <FieldIssues :issues="issues" />
+      <p v-if="kept" class="good" role="status"><i class="pi pi-check" aria-hidden="true" /> {{ kept }}</p>
+      <p class="muted">
+        Shares are of each tissue of the part, and close to 100 %: what is not sold goes to trim, fat, bones
+        or discards by name. Curing, smoking and stuffing follow a tested recipe and your local codes.
+      </p>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0.6rem;
+}
+label {
+  display: grid;
+  gap: 0.15rem;
+  font-weight: 600;
+}
+.to {
+  width: 9.5rem;
+}
+.share input {
+  width: 3.6rem;
+  text-align: right;
+}
+.off {
+  color: var(--danger);
+  font-weight: 700;
+}
+.list {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.list li {
+  display: flex;
+  gap: 0.6rem;
+  align-items: center;
+}
+</style>
