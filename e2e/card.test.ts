@@ -55,3 +55,21 @@ describe('the block card', () => {
     await page.getByTestId('trim-total').waitFor()
   })
 })
+
+describe('when something goes wrong', () => {
+  it('plans again from what is left: saw down, what it costs, and taking it', async () => {
+    const { page } = run
+    await openLot(run, 'Alder', 'card')
+    await step('chuck').first().getByRole('checkbox').click()
+    await page.getByRole('button', { name: 'The saw is down' }).click()
+    await page.getByTestId('replan').getByText('Best of what is left').waitFor()
+    await page.getByRole('button', { name: 'Take this' }).click()
+    await page.getByRole('button', { name: 'The saw runs again' }).waitFor()
+    await saved(page)
+    await page.getByRole('link', { name: 'Ways' }).click()
+    await page.getByText('The saw is down.').first().waitFor()
+    await page.locator('[data-cut=tbone]').waitFor({ state: 'detached' })
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await page.locator('[data-cut=tbone]').waitFor()
+  })
+})

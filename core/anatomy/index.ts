@@ -25,6 +25,7 @@ export type {
   Species,
   Tissue,
   TissueShares,
+  Tool,
   TrimLevel,
 } from './types.ts'
 export { lengthBetween, linePositions, positionOf, withRibs } from './axis.ts'

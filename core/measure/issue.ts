@@ -29,6 +29,7 @@ export type IssueCode =
   | 'both-sides'
   | 'other-half'
   | 'step-done'
+  | 'tool-gone'
   | 'line-out-of-range'
   | 'ribs-impossible'
   | 'measure-impossible'
@@ -90,6 +91,8 @@ export function sayIssue(issue: Issue): string {
       return 'This takes both sides at once. Choose “Both sides” to take it.'
     case 'other-half':
       return `This is cut in one with the ${f.part}, which is planned otherwise.`
+    case 'tool-gone':
+      return `The ${f.tool} is down. Say on the block card when it runs again.`
     case 'step-done':
       return `The ${f.part} is ticked off as cut. Untick it on the block card first, if it is not.`
     case 'line-out-of-range':

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { portionSchema, TRIM_LEVELS } from '#core/anatomy'
+import { portionSchema, TOOLS, TRIM_LEVELS } from '#core/anatomy'
 
 /** Minor units per kg or lb. Ten million minor units per unit is past any meat. */
 export const unitPriceSchema = z.object({
@@ -49,6 +49,12 @@ export const decisionSchema = z.discriminatedUnion('field', [
     value: z.number().min(0).max(1000).nullable(),
   }),
   z.object({ field: z.literal('ribs'), ...lot, value: z.number().int().min(1).max(30).nullable() }),
+  z.object({
+    field: z.literal('without'),
+    target: z.enum(TOOLS),
+    side: whole,
+    value: z.boolean().nullable(),
+  }),
   z.object({ field: z.literal('step'), target: id, side: sided, value: z.boolean().nullable() }),
   z.object({ field: z.literal('portion'), ...onCut, value: portionSchema.nullable() }),
   z.object({ field: z.literal('index'), ...onCut, value: z.number().min(0).max(50).nullable() }),

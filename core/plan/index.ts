@@ -17,6 +17,8 @@ export { EATERS, oddPortion, PLATE_KG, roastFor, thicknessFor } from './portioni
 export type { Portions, SlotSpan } from './portions.ts'
 export { alternativesFor, minutesOf } from './alternatives.ts'
 export type { Alternative, Output, Tally, TallyPlan } from './alternatives.ts'
+export { replan } from './replan.ts'
+export type { Change, Replan, Trouble } from './replan.ts'
 export { wayTo } from './wayTo.ts'
 export type { WayTo } from './wayTo.ts'
 export { adoptPlan, cutPlanOf, cutPlanSchema, readCutPlan } from './cutPlan.ts'

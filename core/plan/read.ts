@@ -1,4 +1,4 @@
-import { lookup, type Anatomy, type Portion, type SideName, type TrimLevel } from '#core/anatomy'
+import { lookup, type Anatomy, type Portion, type SideName, type Tool, type TrimLevel } from '#core/anatomy'
 import { conventionIn, unmet, type Choices, type Conventions, type Measured } from '#core/carcass'
 import type { Issue, UnitPrice } from '#core/measure'
 import type { Command, Decision, Ending, Fee, Route } from './commands.ts'
@@ -32,6 +32,8 @@ export interface Dropped {
 /** The plan the commands come to. `dropped` names choices that slaughter or another choice has since made impossible. */
 export interface Plan {
   choices: Choices
+  /** Tools that are down. */
+  without: ReadonlySet<Tool>
   /** Steps of the block card ticked off, `part:side`: what was cut stays as it was planned then. */
   steps: ReadonlyMap<string, boolean>
   /** How cuts are divided where not as usual, by cut. */
@@ -158,6 +160,7 @@ export function readPlan(anatomy: Anatomy, commands: readonly Command[]): Plan {
       mm: given(said.mm, String),
       trim: said.trim.get('lot:animal')?.value ?? ('standard' satisfies TrimLevel),
     },
+    without: new Set([...said.without.values()].flatMap((d) => (d.value ? [d.target] : []))),
     steps: given(said.step, String),
     portions: given(said.portion, target),
     conventions,
@@ -209,6 +212,8 @@ export function refusalOf(
   const cut = sides.find((s) => plan.steps.get(`${part}:${s}`))
   if (cut && (plan.choices.paths.get(`${part}:${cut}`) ?? partData.fallback) !== pathId)
     return { code: 'step-done', field: 'path', figures: { part: partData.names.american.toLowerCase() } }
+  if (plan.without.has(path.tool) && !cut)
+    return { code: 'tool-gone', field: 'path', figures: { tool: path.tool } }
   const door = closed(anatomy, [...(partData.needs ?? []), ...(path.needs ?? [])], plan.conventions)
   if (door) return door
   if (path.pair && sides.length < 2) return { code: 'both-sides', field: 'path' }

@@ -1,7 +1,7 @@
-import { computed, inject, provide, ref, type InjectionKey } from 'vue'
+import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type InjectionKey } from 'vue'
 import type { NewPack, NewWeighing } from '#contracts'
 import type { Anatomy, SideName } from '#core/anatomy'
-import { reckon, type Reckoning } from '#core/forecast'
+import { reckon, type LotState, type Reckoning } from '#core/forecast'
 import { nextRedo, nextUndo, type Decision } from '#core/plan'
 import { useFarm } from './farm.ts'
 
@@ -9,18 +9,56 @@ export type Sides = 'left' | 'right' | 'both'
 /** What the ways to open a part are put in order by. */
 export type Rank = 'listed' | 'money' | 'take-home' | 'minutes'
 
+/** Long enough for the central figures to be painted first. */
+const AFTER_PAINT_MS = 24
+
 /** One lot, read whole, with what a station may do to it. */
 function openLot(id: () => string) {
   const store = useFarm()
   const lot = computed(() => store.lots.get(id()) ?? null)
   const flow = computed(() => (lot.value ? (store.flows.get(lot.value.anatomy) ?? null) : null))
-  const state = computed(() => (lot.value ? store.stateOf(lot.value) : null))
+  /** Decisions of a line being dragged: shown everywhere, kept nowhere until it is let go. */
+  const preview = shallowRef<Decision[]>([])
+  const state = computed<LotState | null>(() => {
+    const held = lot.value ? store.stateOf(lot.value) : null
+    if (!held || preview.value.length === 0) return held
+    const last = held.commands.at(-1)?.seq ?? 0
+    const tried = preview.value.map((decision, i) => ({
+      id: '',
+      seq: last + 1 + i,
+      batch: '',
+      undoes: null,
+      redoes: null,
+      decision,
+      at: '',
+    }))
+    return { ...held, commands: [...held.commands, ...tried] }
+  })
   const farmFigures = computed(() => ({
     massUnit: store.farm?.massUnit ?? ('kg' as const),
     mincePerKg: store.farm?.mincePerKg ?? 1000,
   }))
-  const reading = computed<Reckoning | null>(() =>
-    flow.value && state.value ? reckon(flow.value, state.value, farmFigures.value) : null,
+  const central = computed<Reckoning | null>(() =>
+    flow.value && state.value ? reckon(flow.value, state.value, farmFigures.value, 0) : null,
+  )
+  /** The same figures with their intervals, worked out a moment after the page shows the central ones. */
+  const drawn = shallowRef<{ of: Reckoning; read: Reckoning } | null>(null)
+  let waiting: ReturnType<typeof setTimeout> | undefined
+  watch(
+    central,
+    (now) => {
+      clearTimeout(waiting)
+      if (!now || preview.value.length > 0) return
+      waiting = setTimeout(() => {
+        if (flow.value && state.value)
+          drawn.value = { of: now, read: reckon(flow.value, state.value, farmFigures.value) }
+      }, AFTER_PAINT_MS)
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => clearTimeout(waiting))
+  const reading = computed(() =>
+    drawn.value && drawn.value.of === central.value ? drawn.value.read : central.value,
   )
   const undoable = computed(() => (state.value ? nextUndo(state.value.commands) : null))
   const redoable = computed(() => (state.value ? nextRedo(state.value.commands) : null))
@@ -40,6 +78,7 @@ function openLot(id: () => string) {
     undoable,
     redoable,
     part,
+    preview,
     sides,
     rank,
     sidesOf: (partId: string): SideName[] => {

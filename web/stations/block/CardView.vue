@@ -11,6 +11,7 @@ import { usePapers } from '../../state/papers.ts'
 import { useWords } from '../../state/words.ts'
 import { useFarm } from '../../state/farm.ts'
 import BlockTabs from './BlockTabs.vue'
+import ReplanPane from './ReplanPane.vue'
 
 /** The plan as steps in the order of the bench, ticked off as they are done; large, for wet hands, in floor mode. */
 const { lot, read, decide } = useReading()
@@ -96,6 +97,7 @@ function tick(step: CardStep) {
         </template>
       </div>
       <FieldIssues :issues="issues" />
+      <ReplanPane v-if="!floor" />
       <section v-if="floor && next" class="now" aria-label="Next step">
         <p class="huge">{{ next.title }}</p>
         <p class="big">

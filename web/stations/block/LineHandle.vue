@@ -15,7 +15,7 @@ const { line, side, marks, setting, handleY, edgeOf, x } = defineProps<{
   edgeOf: (mark: LineMark) => number
   x: (value: number) => number
 }>()
-const { sides, decide } = useReading()
+const { sides, decide, preview } = useReading()
 const words = useWords()
 const ordered = computed(() => [...marks].sort((a, b) => b.y - a.y))
 const now = computed(() => ordered.value.findIndex((m) => m.setting === setting))
@@ -30,10 +30,17 @@ const short = computed(() => words.name(line.names).replace(/ line$/, ''))
 
 function take(index: number) {
   const wanted = ordered.value[Math.min(Math.max(index, 0), ordered.value.length - 1)]!
-  if (wanted.setting === setting) return
-  const both = sides.value === 'both' ? (['left', 'right'] as const) : ([side] as const)
-  decide(...both.map((s): Decision => ({ field: 'line', target: line.id, side: s, value: wanted.setting })))
+  if (wanted.setting !== setting) decide(...decisions(wanted.setting))
 }
+const decisions = (value: string): Decision[] =>
+  (sides.value === 'both' ? (['left', 'right'] as const) : ([side] as const)).map((s) => ({
+    field: 'line',
+    target: line.id,
+    side: s,
+    value,
+  }))
+/** Where it was when it was taken hold of: while it moves the plan shows it where it is. */
+const held = ref(0)
 function nearest(event: PointerEvent): number {
   const svg = handle.value!.ownerSVGElement!
   const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM()!.inverse()).y
@@ -44,11 +51,24 @@ function nearest(event: PointerEvent): number {
 }
 function grab(event: PointerEvent) {
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  dragging.value = now.value
+  dragging.value = held.value = now.value
+}
+function move(event: PointerEvent) {
+  if (dragging.value === null) return
+  const at = nearest(event)
+  if (at === dragging.value) return
+  dragging.value = at
+  preview.value = at === held.value ? [] : decisions(ordered.value[at]!.setting)
 }
 function drop() {
-  if (dragging.value !== null) take(dragging.value)
+  const at = dragging.value
   dragging.value = null
+  preview.value = []
+  if (at !== null && at !== held.value) decide(...decisions(ordered.value[at]!.setting))
+}
+function letGo() {
+  dragging.value = null
+  preview.value = []
 }
 </script>
 
@@ -78,9 +98,9 @@ function drop() {
       @keydown.up.prevent.stop="take(now + 1)"
       @keydown.down.prevent.stop="take(now - 1)"
       @pointerdown="grab"
-      @pointermove="dragging !== null && (dragging = nearest($event))"
+      @pointermove="move"
       @pointerup="drop"
-      @pointercancel="dragging = null"
+      @pointercancel="letGo"
     >
       <rect :x="middle - 46" :y="y - 46" width="92" height="92" />
       <text

@@ -14,7 +14,7 @@ const { line, side, path, at, pxPerMm, x } = defineProps<{
   pxPerMm: number
   x: (value: number) => number
 }>()
-const { read, sides, decide } = useReading()
+const { read, sides, decide, preview } = useReading()
 const words = useWords()
 const WIDTH = 150
 const mm = computed(() => read.value.plan.choices.mm.get(`${line.id}:${side}`) ?? line.mm.usual)
@@ -30,10 +30,15 @@ const onStep = (value: number) =>
   Math.min(line.mm.high, Math.max(line.mm.low, Math.round(value / line.mm.step) * line.mm.step))
 function take(value: number) {
   const wanted = onStep(value)
-  if (wanted === mm.value) return
-  const both = sides.value === 'both' ? (['left', 'right'] as const) : ([side] as const)
-  decide(...both.map((s): Decision => ({ field: 'mm', target: line.id, side: s, value: wanted })))
+  if (wanted !== mm.value) decide(...decisions(wanted))
 }
+const decisions = (value: number): Decision[] =>
+  (sides.value === 'both' ? (['left', 'right'] as const) : ([side] as const)).map((s) => ({
+    field: 'mm',
+    target: line.id,
+    side: s,
+    value,
+  }))
 const along = (event: PointerEvent) =>
   new DOMPoint(event.clientX, event.clientY).matrixTransform(
     handle.value!.ownerSVGElement!.getScreenCTM()!.inverse(),
@@ -45,11 +50,19 @@ function grab(event: PointerEvent) {
 function move(event: PointerEvent) {
   if (!start.value) return
   const px = (along(event) - start.value.x) * outward.value
-  dragged.value = onStep(start.value.mm + px / pxPerMm)
+  const to = onStep(start.value.mm + px / pxPerMm)
+  if (to === dragged.value) return
+  dragged.value = to
+  preview.value = to === start.value.mm ? [] : decisions(to)
 }
 function drop() {
-  if (dragged.value !== null) take(dragged.value)
+  const [from, to] = [start.value?.mm, dragged.value]
+  letGo()
+  if (to !== null && to !== from) decide(...decisions(to))
+}
+function letGo() {
   start.value = dragged.value = null
+  preview.value = []
 }
 </script>
 
@@ -74,7 +87,7 @@ function drop() {
       @pointerdown="grab"
       @pointermove="move"
       @pointerup="drop"
-      @pointercancel="start = dragged = null"
+      @pointercancel="letGo"
     >
       <rect :x="at" y="834" :width="WIDTH" height="92" />
       <text :x="at + WIDTH / 2" y="878" text-anchor="middle">{{ shown }} mm</text>

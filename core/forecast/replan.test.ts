@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest'
+import { ANATOMIES, type Species } from '#core/anatomy'
+import { gramsOf } from '#core/measure'
+import { checkDecisions, replan, takePath, type Command, type Decision, type Trouble } from '#core/plan'
+import { flowOf } from '../carcass/testing.ts'
+import { reckon, tallyWith, type LotState } from './index.ts'
+
+const farm = { massUnit: 'lb', mincePerKg: 1300 } as const
+const say = (decisions: Decision[]): Command[] =>
+  decisions.map((decision, i) => ({
+    id: `${i}`,
+    seq: i,
+    batch: '',
+    undoes: null,
+    redoes: null,
+    decision,
+    at: '',
+  }))
+const lotOf = (species: Species, decisions: Decision[] = []): LotState => ({
+  count: 1,
+  weighings: [
+    {
+      id: 'w',
+      stage: 'hot',
+      basis: null,
+      source: 'plant',
+      shown: { value: species === 'steer' ? 700 : 185, unit: 'lb' },
+      grams: gramsOf({ value: species === 'steer' ? 700 : 185, unit: 'lb' }),
+      corrects: null,
+      stands: true,
+      at: '',
+    },
+  ],
+  commands: say(decisions),
+  packs: [],
+})
+const again = (species: Species, trouble: Trouble, before: Decision[] = []) => {
+  const lot = lotOf(species, before)
+  const read = reckon(flowOf(species), lot, farm, 0)
+  const found = replan(read.flow, read.plan, trouble, tallyWith(lot, farm, read))
+  const after = reckon(flowOf(species), lotOf(species, [...before, ...found.decisions]), farm, 0)
+  return { read, found, after, lot }
+}
+const toolOf = (r: ReturnType<typeof reckon>, slot: number) =>
+  r.flow.slots[slot]!.paths[r.setting.pathOf[slot]!]!.path.tool
+
+describe('planning again from here', () => {
+  it.each(['hog', 'steer'] as const)(
+    '%s, saw down: nothing left to cut is planned with it, and what was cut stays',
+    (species) => {
+      const part = species === 'hog' ? 'loin' : 'rib'
+      const done: Decision[] = (['left', 'right'] as const).map((side) => ({
+        field: 'step',
+        target: part,
+        side,
+        value: true,
+      }))
+      const { read, found, after, lot } = again(species, { kind: 'tool', tool: 'saw' }, done)
+      expect(found.changes.length).toBeGreaterThan(1)
+      expect(found.changes.map((c) => c.part)).not.toContain(part)
+      expect(checkDecisions(ANATOMIES[species], lot.commands, found.decisions, false)).toEqual([])
+      after.flow.slots.forEach((slot, s) => {
+        if (slot.part === part || found.stuck.includes(slot.part)) return
+        expect(toolOf(after, s), slot.part).not.toBe('saw')
+      })
+      const slot = read.flow.slotIndex.get(`${part}:left`)!
+      expect(toolOf(after, slot)).toBe(toolOf(read, slot))
+    },
+  )
+  it('the difference shown is that of the two plans evaluated apart', () => {
+    const { read, found, after } = again('steer', { kind: 'tool', tool: 'saw' })
+    expect(found.difference!.takeHomeKg).toBeCloseTo(after.balance.products - read.balance.products, 9)
+    expect(found.difference!.money).toBe(after.money.net - read.money.net)
+    expect(found.difference!.minutes).toBeCloseTo(after.minutes - read.minutes, 9)
+  })
+  it('with hands gone it takes less time, and never more', () => {
+    for (const species of ['hog', 'steer', 'lamb', 'broiler'] as const) {
+      const { read, after } = again(species, { kind: 'hands' })
+      expect(after.minutes, species).toBeLessThanOrEqual(read.minutes)
+    }
+  })
+  it('a condemned liver is left, and nothing else changes', () => {
+    const kept = takePath(ANATOMIES.hog, 'liver', ['animal'], 'liver-kept')
+    const { found, after } = again('hog', { kind: 'condemned', part: 'liver' }, kept)
+    expect(found.changes).toMatchObject([{ part: 'liver', to: 'liver-left' }])
+    expect(after.balance.kept).toBe(0)
+  })
+})
