@@ -96,7 +96,7 @@ function blockCardPaper(card: BlockCard): Content[] {
       table: {
         headerRows: 1,
         dontBreakRows: true,
-        widths: [16, 120, '*', 118, 54, 54],
+        widths: [14, 104, '*', 104, 54, 54],
         body: [
           heads('', 'Step', 'How', 'Expected', 'Left', 'Right'),
           ...card.steps.map((s) => [
@@ -208,7 +208,7 @@ function contentOf(data: PaperData): Content[] {
 export function definitionOf(data: PaperData): TDocumentDefinitions {
   return {
     pageSize: 'A4',
-    pageMargins: [40, 40, 40, 48],
+    pageMargins: data.kind === 'block-card' ? [26, 36, 26, 44] : [40, 40, 40, 48],
     defaultStyle: { font: 'Fira', fontSize: 11, color: INK },
     content: contentOf(data),
     footer: (page, pages) => ({

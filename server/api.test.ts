@@ -2,7 +2,7 @@ import { getDocument, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.
 import request from 'supertest'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { Bundle, Lot } from '#contracts'
+import type { Bundle, Home, Lot } from '#contracts'
 import { createApp } from './app.ts'
 import { readBundle } from './bundle.ts'
 import { openEngine } from './database/engine.ts'
@@ -347,6 +347,46 @@ describe('a farm’s own ways to cut', () => {
     const id = await api.post('/api/own').send(ours)
     expect(id.body.errors[0].field).toBe('paths.0.id')
     await api.get('/api/own/yak').expect(404)
+  })
+})
+
+describe('named plans', () => {
+  const plan = {
+    format: 'ekko-plan',
+    version: 1,
+    species: 'lamb',
+    name: 'Hill lambs',
+    says: '',
+    trim: 'close',
+    lines: [],
+    mm: [],
+    paths: [{ part: 'leg', side: 'left', path: 'leg-butterflied' }],
+    portions: [],
+  }
+  const put = (id: string, body: object) => api.put(`/api/plans/${id}`).send(body)
+  const names = async () => ((await api.get('/api/home')).body as Home).plans.map((p) => p.body.name)
+  it('are kept, changed and put away, and travel in the bundle even then', async () => {
+    const id = uuid()
+    await put(id, { body: plan, withdrawn: false }).expect(200)
+    expect(await names()).toContain('Hill lambs')
+    await put(id, { body: { ...plan, name: 'Vale lambs' }, withdrawn: false }).expect(200)
+    expect(await names()).toEqual(['Vale lambs'])
+    await put(id, { body: { ...plan, name: 'Vale lambs' }, withdrawn: true }).expect(200)
+    expect(await names()).toEqual([])
+    const { content } = (await api.get('/api/bundle')).body as Bundle
+    expect(content.plans.map((p) => [p.body.name, p.withdrawn])).toEqual([['Vale lambs', true]])
+  })
+  it('of another form, version or species are refused at their field', async () => {
+    for (const [field, spoilt] of [
+      ['body.version', { ...plan, version: 9 }],
+      ['body.species', { ...plan, species: 'yak' }],
+      ['body.name', { ...plan, name: ' ' }],
+      ['body.trim', { ...plan, trim: 'none' }],
+    ] as const) {
+      const res = await put(uuid(), { body: spoilt, withdrawn: false }).expect(400)
+      expect(res.body.errors[0].field).toBe(field)
+    }
+    await put('not-an-id', { body: plan, withdrawn: false }).expect(404)
   })
 })
 

@@ -9,7 +9,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'rail', component: RailPlace },
     { path: '/new', name: 'new', component: () => import('./places/NewLot.vue') },
-    { path: '/cuts', name: 'cuts', component: () => import('./places/library/LibraryPlace.vue') },
+    { path: '/cuts', name: 'cuts', component: () => import('./places/LibraryPlace.vue') },
     { path: '/farm', name: 'farm', component: () => import('./places/FarmPlace.vue') },
     {
       path: '/lots/:id',

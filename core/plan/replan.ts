@@ -1,5 +1,5 @@
 import { lookup, type SideName, type Tool } from '#core/anatomy'
-import { slotKey, type Flow } from '#core/carcass'
+import { setFlow, slotKey, type Flow } from '#core/carcass'
 import { alternativesFor, type Alternative, type Tally, type TallyPlan } from './alternatives.ts'
 import type { Decision } from './commands.ts'
 import { takePath, type Plan } from './read.ts'
@@ -27,7 +27,7 @@ const afterFees = (a: Alternative) => a.whole.money - a.whole.fees
 
 /**
  * Best remaining choices from here: parts ticked off stay as they were cut. With a tool down every part planned with it
- * takes the way that brings most after fees; with hands gone each takes the way that needs least time; a condemned
+ * takes, of the ways that make the same kind of cut, or else of all, the one that brings most after fees; with hands gone each takes the way that needs least time; a condemned
  * organ is left. One part after another down the carcass, each valued in the whole plan as changed so far.
  */
 export function replan(flow: Flow, plan: Plan, trouble: Trouble, tally: TallyPlan): Replan {
@@ -48,13 +48,18 @@ export function replan(flow: Flow, plan: Plan, trouble: Trouble, tally: TallyPla
     if (trouble.kind === 'condemned') return part === trouble.part && !path.leaves
     return path.minutes > 0 && !find.part(part)!.offCarcass
   }
-  const best = (all: readonly Alternative[]): Alternative | null => {
-    const open = all.filter((a) => !a.refusal)
+  const best = (all: readonly Alternative[], from: string): Alternative | null => {
+    const possible = all.filter((a) => !a.refusal)
+    // What comes nearest to the plan: a roast stays a roast where one is left.
+    const alike = possible.filter((a) => find.path(a.path)!.destination === find.path(from)!.destination)
+    const open = trouble.kind === 'tool' && alike.length > 0 ? alike : possible
     if (trouble.kind === 'condemned') return open.find((a) => find.path(a.path)!.leaves) ?? null
     const merit = trouble.kind === 'hands' ? (a: Alternative) => -a.whole.minutes : afterFees
     return open.reduce<Alternative | null>((top, a) => (!top || merit(a) > merit(top) ? a : top), null)
   }
 
+  const slotsOf = (part: string, sides: readonly SideName[]) =>
+    sides.flatMap((side) => flow.slotIndex.get(slotKey(part, side)) ?? [])
   for (const part of anatomy.parts) {
     const sides = (part.scope === 'animal' ? (['animal'] as const) : (['left', 'right'] as const)).filter(
       (s) => concerned(part.id, s),
@@ -65,7 +70,10 @@ export function replan(flow: Flow, plan: Plan, trouble: Trouble, tally: TallyPla
         : sides.map((s) => [s])
     for (const group of groups) {
       const from = inForce(part.id, group[0]!)
-      const chosen = best(alternativesFor(flow, now, part.id, group, tally))
+      const all = alternativesFor(flow, now, part.id, group, tally)
+      const hangs = tally(setFlow(flow, now.choices), slotsOf(part.id, group)).outputs.length > 0
+      if (!hangs) continue
+      const chosen = best(all, from)
       if (!chosen) {
         out.stuck.push(part.id)
         continue

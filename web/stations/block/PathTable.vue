@@ -8,6 +8,7 @@ import { ruleOf } from '#core/rules'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading, type Rank } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import LineChoices from './LineChoices.vue'
 import OutputBar from './OutputBar.vue'
 import PortionPane from './PortionPane.vue'
 import { offered, usePathChoice } from './pathChoice.ts'
@@ -207,6 +208,7 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
         </tr>
       </tbody>
     </table>
+    <LineChoices />
     <PortionPane />
     <div v-if="inForce" class="how">
       <p><b>How:</b> {{ inForce.path.steps }}</p>

@@ -92,6 +92,15 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
             "
           />
         </label>
+        <label
+          ><span>mm kerf</span>
+          <FigureInput
+            :shown="String(row.portion.kerfMm)"
+            :read="number(0, 5, 'kerf')"
+            :label="`Kerf for ${words.name(row.cut.names)}, mm`"
+            @take="set(row, { ...row.portion, kerfMm: $event! } as Portion)"
+          />
+        </label>
         <button
           v-if="row.span.vertebrae > 0"
           type="button"

@@ -98,6 +98,10 @@ const ledger = computed(() => trimLedger(read.value))
             >
           </p>
           <p class="muted">
+            Lean as it is parted with the knife: seam fat left in it is not counted, so sort by eye and expect
+            it a little fatter.
+          </p>
+          <p class="muted">
             Keep trim near freezing until it is ground.
             <RouterLink :to="{ name: 'block' }" @click="part = 'trim'"
               >Decide what the trim becomes</RouterLink

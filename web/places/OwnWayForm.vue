@@ -14,10 +14,10 @@ import {
   type Tissue,
 } from '#core/anatomy'
 import { sayIssue } from '#core/measure'
-import FieldIssues from '../../pieces/FieldIssues.vue'
-import { ask, issuesOf, type FieldIssue } from '../../state/api.ts'
-import { useWords } from '../../state/words.ts'
-import { DESTINATIONS } from '../../theme/destinations.ts'
+import FieldIssues from '../pieces/FieldIssues.vue'
+import { ask, issuesOf, type FieldIssue } from '../state/api.ts'
+import { useWords } from '../state/words.ts'
+import { DESTINATIONS } from '../theme/destinations.ts'
 
 /** A farm's own way to open a part, with a new cut where it needs one. Checked before it is kept; old plans stay as they are. */
 const { anatomy, base, own, version } = defineProps<{
@@ -75,9 +75,8 @@ function fillRest() {
     const x = left(t)
     if (x < 1e-9) continue
     const to = restTo(t)
-    let row = rows.value.find((r) => r.to === to)
-    if (!row) rows.value.push((row = fresh(to)))
-    row = rows.value.find((r) => r.to === to)!
+    if (!rows.value.some((r) => r.to === to)) rows.value.push(fresh(to))
+    const row = rows.value.find((r) => r.to === to)!
     row.shares[t] = String(Number(((share(row.shares[t]) + x) * 100).toFixed(4)))
   }
 }
