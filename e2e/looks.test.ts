@@ -3,16 +3,31 @@ import { describe, expect, it } from 'vitest'
 import { openLot, running } from './testing.ts'
 
 const run = running({ demo: true })
-const STATIONS = ['hang', 'block', 'price', 'pack'] as const
+const VIEWS = [
+  ['Clover', 'hang'],
+  ['Clover', 'block'],
+  ['Clover', 'price'],
+  ['Clover', 'pack'],
+  ['Alder', 'block'],
+  ['Thistle', 'block'],
+  ['Flock 2', 'block'],
+  ['Flock 2', 'hang'],
+  ['Alder', 'plans'],
+  ['Clover', 'trim'],
+  ['Clover', 'card'],
+  ['', 'cuts'],
+] as const
 
 describe.each([
   [1280, 800],
   [820, 1180],
 ])('at %i × %i', (width, height) => {
-  it.each(STATIONS)('%s has no accessibility fault and nothing runs off the side', async (station) => {
+  it.each(VIEWS)('%s %s has no accessibility fault and nothing runs off the side', async (tag, view) => {
     const { page } = run
     await page.setViewportSize({ width, height })
-    await openLot(run, 'Clover', station)
+    if (tag) await openLot(run, tag, view)
+    else await page.goto(`${run.url}/${view}`)
+    await page.locator('#main').waitFor()
     await page.waitForTimeout(400)
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),

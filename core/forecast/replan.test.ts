@@ -86,4 +86,11 @@ describe('planning again from here', () => {
     expect(found.changes).toMatchObject([{ part: 'liver', to: 'liver-left' }])
     expect(after.balance.kept).toBe(0)
   })
+  it('a miscut rack is no rack any more: it takes another way, and nothing else changes', () => {
+    const { found } = again('lamb', { kind: 'miscut', part: 'rack' })
+    expect(found.changes.map((c) => c.part)).toEqual(['rack'])
+    const to = ANATOMIES.lamb.paths.find((p) => p.id === found.changes[0]!.to)!
+    expect(to.destination).not.toBe('R')
+    expect(found.difference!.takeHomeKg).not.toBe(0)
+  })
 })

@@ -1,5 +1,6 @@
 import type { Anatomy, SideName } from '#core/anatomy'
 import type { Issue } from '#core/measure'
+import { routesFor } from '#core/rules'
 import type { Command, Decision } from './commands.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
 
@@ -57,6 +58,10 @@ function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
         },
       }
     }
+    case 'route':
+      return !d.value || routesFor(anatomy.species).some((r) => r.id === d.value)
+        ? null
+        : unknown('value', `route for a ${anatomy.names.american.toLowerCase()}`, d.value)
     case 'step':
       return ['break', ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`])].includes(d.target)
         ? null

@@ -155,6 +155,9 @@ describe('decisions are checked before they are kept', () => {
     expect(check('lamb', { field: 'measure', target: 'eye-area', side: 'animal', value: 20 })[0]).toContain(
       'eye-area',
     )
+    const exempt: Decision = { field: 'route', target: 'lot', side: 'animal', value: 'poultry-exempt' }
+    expect(check('hog', exempt)[0]).toContain('no route for a hog')
+    expect(check('broiler', exempt)).toEqual([])
     expect(check('broiler', path('bird', 'bird-halves'))[0]).toContain('side of the bird')
   })
   it('half of a saddle, and half of what two parts are cut in together', () => {

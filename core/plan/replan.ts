@@ -4,8 +4,12 @@ import { alternativesFor, type Alternative, type Tally, type TallyPlan } from '.
 import type { Decision } from './commands.ts'
 import { takePath, type Plan } from './read.ts'
 
-/** What went wrong at the bench: a tool is down, an organ was condemned, a pair of hands is gone. */
-export type Trouble = { kind: 'tool'; tool: Tool } | { kind: 'condemned'; part: string } | { kind: 'hands' }
+/** What went wrong at the bench: a tool is down, an organ was condemned, a part was miscut, a pair of hands is gone. */
+export type Trouble =
+  | { kind: 'tool'; tool: Tool }
+  | { kind: 'condemned'; part: string }
+  | { kind: 'miscut'; part: string }
+  | { kind: 'hands' }
 
 export interface Change {
   part: string
@@ -28,7 +32,7 @@ const afterFees = (a: Alternative) => a.whole.money - a.whole.fees
 /**
  * Best remaining choices from here: parts ticked off stay as they were cut. With a tool down every part planned with it
  * takes, of the ways that make the same kind of cut, or else of all, the one that brings most after fees; with hands gone each takes the way that needs least time; a condemned
- * organ is left. One part after another down the carcass, each valued in the whole plan as changed so far.
+ * organ is left; a miscut part cannot stay whole, so it takes another way than a roast where one is left. One part after another down the carcass, each valued in the whole plan as changed so far.
  */
 export function replan(flow: Flow, plan: Plan, trouble: Trouble, tally: TallyPlan): Replan {
   const { anatomy } = flow
@@ -46,13 +50,19 @@ export function replan(flow: Flow, plan: Plan, trouble: Trouble, tally: TallyPla
     const path = find.path(inForce(part, side))!
     if (trouble.kind === 'tool') return path.tool === trouble.tool
     if (trouble.kind === 'condemned') return part === trouble.part && !path.leaves
+    if (trouble.kind === 'miscut') return part === trouble.part
     return path.minutes > 0 && !find.part(part)!.offCarcass
   }
   const best = (all: readonly Alternative[], from: string): Alternative | null => {
-    const possible = all.filter((a) => !a.refusal)
-    // What comes nearest to the plan: a roast stays a roast where one is left.
-    const alike = possible.filter((a) => find.path(a.path)!.destination === find.path(from)!.destination)
-    const open = trouble.kind === 'tool' && alike.length > 0 ? alike : possible
+    const possible = all.filter((a) => !a.refusal && !(trouble.kind === 'miscut' && a.path === from))
+    const fits = (a: Alternative): boolean => {
+      const to = find.path(a.path)!.destination
+      // What comes nearest to the plan: with a tool down a roast stays a roast where one is left.
+      if (trouble.kind === 'tool') return to === find.path(from)!.destination
+      return trouble.kind !== 'miscut' || to !== 'R'
+    }
+    const fitting = possible.filter(fits)
+    const open = fitting.length > 0 ? fitting : possible
     if (trouble.kind === 'condemned') return open.find((a) => find.path(a.path)!.leaves) ?? null
     const merit = trouble.kind === 'hands' ? (a: Alternative) => -a.whole.minutes : afterFees
     return open.reduce<Alternative | null>((top, a) => (!top || merit(a) > merit(top) ? a : top), null)

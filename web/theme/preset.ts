@@ -58,6 +58,7 @@ export const ekkoPreset = definePreset(Aura, {
           background: '#fffdf8',
           borderColor: '{surface.400}',
           hoverBorderColor: '{surface.600}',
+          placeholderColor: '#675c4d',
           color: '{surface.900}',
           shadow: 'none',
         },

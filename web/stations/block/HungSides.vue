@@ -47,7 +47,11 @@ function select(id: string, side: SideName) {
 <template>
   <section class="picture" aria-label="The carcass on the block">
     <div class="row top">
-      <span class="muted">{{ words.mass(hanging!.kg) }} hanging</span>
+      <span class="muted"
+        >{{ words.mass(hanging!.kg) }} hanging<template v-if="left.kind !== 'laid'"
+          >; ≠ sides differ</template
+        ></span
+      >
       <Select
         :model-value="read.plan.choices.trim"
         :options="trims"

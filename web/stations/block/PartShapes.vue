@@ -99,9 +99,8 @@ const where = side === 'animal' ? '' : `, ${side} side`
     aria-hidden="true"
     :transform="`translate(${x(s.label[0])} ${s.label[1]})`"
   >
-    <text text-anchor="middle">{{ s.name.split(/ \(|,| and /)[0] }}</text>
+    <text text-anchor="middle">{{ s.name.split(/ \(|,| and /)[0] }}{{ s.differs ? ' ≠' : '' }}</text>
     <text text-anchor="middle" dy="1em" class="kg">{{ s.way.destination }} · {{ words.mass(s.kg) }}</text>
-    <text v-if="s.differs" text-anchor="middle" dy="2em" class="kg">≠ sides differ</text>
   </g>
 </template>
 

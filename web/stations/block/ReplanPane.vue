@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { tallyWith } from '#core/forecast'
 import { replan, type Trouble } from '#core/plan'
@@ -24,6 +25,13 @@ const troubles = computed<{ word: string; trouble: Trouble }[]>(() => [
     })),
   { word: 'A helper is gone', trouble: { kind: 'hands' as const } },
 ])
+const cuttable = computed(() =>
+  body.value.anatomy.parts
+    .filter((p) => !p.offCarcass && offered(body.value, read.value, p.id) && !done(p.id))
+    .map((p) => ({ v: p.id, w: words.name(p.names) })),
+)
+const done = (part: string) =>
+  (['left', 'right', 'animal'] as const).some((side) => read.value.plan.steps.get(`${part}:${side}`))
 function leaves(part: string) {
   const slot = body.value.slotIndex.get(`${part}:animal`)!
   return body.value.slots[slot]!.paths[read.value.setting.pathOf[slot]!]!.path.leaves
@@ -59,6 +67,16 @@ const down = computed(() => [...read.value.plan.without])
         :label="t.word"
         :aria-pressed="JSON.stringify(trouble) === JSON.stringify(t.trouble)"
         @click="trouble = t.trouble"
+      />
+      <Select
+        :model-value="trouble?.kind === 'miscut' ? trouble.part : null"
+        :options="cuttable"
+        option-label="w"
+        option-value="v"
+        placeholder="A part is miscut…"
+        size="small"
+        aria-label="Part that is miscut"
+        @update:model-value="trouble = { kind: 'miscut', part: $event }"
       />
       <Button
         v-for="tool in down"
