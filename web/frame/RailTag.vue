@@ -34,7 +34,7 @@ const words = useWords()
   display: grid;
   gap: 0.25rem;
   width: clamp(126px, 10.2vw, 164px);
-  padding: 1.7rem 0.85rem 0.75rem;
+  padding: 1.7rem 0.7rem 0.75rem;
   background: var(--ink);
   color: var(--ink);
   text-decoration: none;
@@ -79,10 +79,11 @@ const words = useWords()
   font: 700 1.15rem var(--head);
 }
 .weight {
-  font-size: 1.1rem;
+  font-size: 1.05rem;
   display: flex;
   align-items: baseline;
-  gap: 0.3rem;
+  gap: 0.25rem;
+  white-space: nowrap;
 }
 .weight small {
   font: 400 0.9rem var(--body);

@@ -3,6 +3,7 @@ import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
 import { drawHung, TRIM_LEVELS, type SideName, type TrimLevel } from '#core/anatomy'
+import { slotKey } from '#core/carcass'
 import { useReading, type Sides } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import HalfCarcass from './HalfCarcass.vue'
@@ -21,6 +22,13 @@ const hungAt = (side: 'left' | 'right') => {
 }
 const left = computed(() => hungAt('left'))
 const right = computed(() => hungAt('right'))
+const differ = computed(() => {
+  const { slots, slotIndex } = body.value
+  const { pathOf } = read.value.setting
+  return slots.some(
+    (slot, s) => slot.side === 'left' && pathOf[s] !== pathOf[slotIndex.get(slotKey(slot.part, 'right'))!],
+  )
+})
 const CHOICES: { v: Sides; w: string }[] = [
   { v: 'left', w: 'Left' },
   { v: 'both', w: 'Both sides' },
@@ -48,9 +56,7 @@ function select(id: string, side: SideName) {
   <section class="picture" aria-label="The carcass on the block">
     <div class="row top">
       <span class="muted"
-        >{{ words.mass(hanging!.kg) }} hanging<template v-if="left.kind !== 'laid'"
-          >; ≠ sides differ</template
-        ></span
+        >{{ words.mass(hanging!.kg) }} hanging<template v-if="differ">; ≠ sides differ</template></span
       >
       <Select
         :model-value="read.plan.choices.trim"
