@@ -79,6 +79,20 @@ describe('a plan kept under a name', () => {
     const skinned = say([{ field: 'convention', target: 'skin', side: 'animal', value: false }])
     expect(adopt('hog', rind, skinned).leftOut[0]!.why).toContain('needs the carcass scalded')
   })
+  it('leaves what is ticked off as it was cut, and says so; the rest is taken', () => {
+    const ticked = say([
+      { field: 'path', target: 'leg', side: 'left', value: 'leg-grind' },
+      { field: 'step', target: 'leg', side: 'left', value: true },
+      { field: 'step', target: 'break', side: 'animal', value: true },
+    ])
+    const wanted = housePlans(hog).find((p) => p.name === 'Roasts for winter')!
+    const { decisions, leftOut, after } = adopt('hog', { ...wanted, lines: kept.lines }, ticked)
+    expect(checkDecisions(hog, ticked, decisions, false)).toEqual([])
+    expect(after.choices.paths.get('leg:left')).toBe('leg-grind')
+    expect(after.choices.paths.get('leg:right')).toBe('leg-smoked')
+    expect(after.choices.lines.size).toBe(0)
+    expect(leftOut.map((l) => l.what)).toEqual(['leg (ham)', 'line'])
+  })
   it.each([
     ['cut off', JSON.stringify(kept).slice(0, 40), 'cut off'],
     ['something else', '{"a":1}', 'it is not a plan'],

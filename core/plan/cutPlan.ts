@@ -79,7 +79,7 @@ export function readCutPlan(text: string): Outcome<CutPlan> {
 
 /**
  * The decisions that turn the lot's plan into this one, and what of it cannot be kept: ways and cuts the lot's anatomy
- * does not have, and ways that the slaughter closed. A plan of another species keeps nothing.
+ * does not have, ways that the slaughter closed, and what is ticked off as cut. A plan of another species keeps nothing.
  */
 export function adoptPlan(
   anatomy: Anatomy,
@@ -132,7 +132,30 @@ export function adoptPlan(
     kept.delete(key)
     leftOut.push({ what: find.path(path)!.names.american, why: sayIssue(refusal) })
   }
-  return { decisions: differences(plan, { paths: kept, lines, mm, portions, trim: wanted.trim }), leftOut }
+  const broken = plan.steps.get('break:animal') ?? false
+  const stays = (what: string) =>
+    void leftOut.push({ what, why: sayIssue({ code: 'step-done', field: 'path', figures: { part: what } }) })
+  for (const [key, done] of plan.steps) {
+    if (!done || key === 'break:animal') continue
+    const [now, then] = [plan.choices.paths.get(key), kept.get(key)]
+    if (now === then) continue
+    stays(find.part(split(key)[0])?.names.american.toLowerCase() ?? key)
+    if (now) kept.set(key, now)
+    else kept.delete(key)
+  }
+  const differs = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>) =>
+    a.size !== b.size || [...a].some(([key, value]) => b.get(key) !== value)
+  if (broken && (differs(lines, plan.choices.lines) || differs(mm, plan.choices.mm))) stays('line')
+  return {
+    decisions: differences(plan, {
+      paths: kept,
+      lines: broken ? plan.choices.lines : lines,
+      mm: broken ? plan.choices.mm : mm,
+      portions,
+      trim: wanted.trim,
+    }),
+    leftOut,
+  }
 }
 
 type Wanted = Pick<Plan['choices'], 'paths' | 'lines' | 'mm' | 'trim'> & Pick<Plan, 'portions'>

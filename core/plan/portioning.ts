@@ -1,4 +1,4 @@
-import type { Portion } from '#core/anatomy'
+import type { Anatomy, Portion } from '#core/anatomy'
 import type { SlotSpan } from './portions.ts'
 
 /** Raw kg a roast needs for each eater, with bone and without (docs/sources.md: eaters). */
@@ -7,6 +7,10 @@ const PER_EATER = { boneIn: 0.35, boneless: 0.25 }
 export const PLATE_KG = 0.2
 /** Households roasts are cut for. */
 export const EATERS = [2.5, 4, 6] as const
+
+/** Whether a cut keeps its bone: some way gives it more than a tenth of the bone of its part. */
+export const keepsBone = (anatomy: Pick<Anatomy, 'paths'>, cut: string): boolean =>
+  anatomy.paths.some((p) => p.outputs.some((o) => o.cut === cut && o.bone > 0.1))
 
 /** Weight of a roast for so many eaters, kg. */
 export const roastFor = (eaters: number, boneIn: boolean): number =>

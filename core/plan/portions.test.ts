@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, hog, type Portion, type Species } from '#core/anatomy'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { lengthOf, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'
+import { keepsBone, lengthOf, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'
 
 /** Pieces and packs of a cut in `count` animals of `kg` each. */
 function portions(
@@ -110,5 +110,6 @@ describe('portions as decided', () => {
     expect(oddPortion({ kind: 'roast', kg: 8, perPack: 1 }, 8, null)).toContain('fits few ovens')
     expect(oddPortion({ kind: 'roast', kg: 3, perPack: 1 }, 1.1, null)).toContain('stays whole')
     expect(roastFor(4, true)).toBeGreaterThan(roastFor(4, false))
+    expect([keepsBone(hog, 'butt-roast'), keepsBone(hog, 'butt-boned')]).toEqual([true, false])
   })
 })

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { Portion } from '#core/anatomy'
 import { slotKey } from '#core/carcass'
 import { fromKg, massDigits, parseMass, refuse, toKg, type Outcome } from '#core/measure'
-import { EATERS, lengthOf, oddPortion, portionFor, roastFor, thicknessFor } from '#core/plan'
+import { EATERS, keepsBone, lengthOf, oddPortion, portionFor, roastFor, thicknessFor } from '#core/plan'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -49,7 +49,7 @@ function weight(typed: string): Outcome<number> {
 }
 const figure = (kg: number) => fromKg(kg, words.unit.value).toFixed(massDigits(words.unit.value))
 const EATER_WORDS: Record<number, string> = { 2.5: 'for 2–3', 4: 'for 4', 6: 'for 6' }
-const boneIn = (row: Row) => /bone in|bone-in|rack|whole/i.test(row.cut.names.american)
+const boneIn = (row: Row) => keepsBone(body.value.anatomy, row.cut.id)
 const eaters = (row: Row) =>
   EATERS.map((n) => ({
     v: roastFor(n, boneIn(row)),
