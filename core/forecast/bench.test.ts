@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
-import { gramsOf, KG_PER_LB } from '#core/measure'
-import { checkDecisions, readPlan, takePath, type Command, type Decision } from '#core/plan'
+import { KG_PER_LB } from '#core/measure'
+import { checkDecisions, readPlan, takePath, tried, type Decision } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import {
   blockCard,
@@ -11,44 +11,11 @@ import {
   SHARES,
   stepDone,
   trimLedger,
-  type LotState,
   type Reckoning,
 } from './index.ts'
+import { lotOf } from './testing.ts'
 
 const farm = { massUnit: 'lb', mincePerKg: 1300 } as const
-const LIVE: Record<Species, number> = { hog: 260, lamb: 115, steer: 1150, broiler: 240 }
-const say = (decisions: Decision[]): Command[] =>
-  decisions.map((decision, i) => ({
-    id: `${i}`,
-    seq: i,
-    batch: '',
-    undoes: null,
-    redoes: null,
-    decision,
-    at: '',
-  }))
-const lotOf = (
-  species: Species,
-  decisions: Decision[] = [],
-  count = species === 'broiler' ? 40 : 1,
-): LotState => ({
-  count,
-  weighings: [
-    {
-      id: 'w',
-      stage: 'live',
-      basis: null,
-      source: 'scale',
-      shown: { value: LIVE[species], unit: 'lb' },
-      grams: gramsOf({ value: LIVE[species], unit: 'lb' }),
-      corrects: null,
-      stands: true,
-      at: '',
-    },
-  ],
-  commands: say(decisions),
-  packs: [],
-})
 const read = (species: Species, decisions: Decision[] = []): Reckoning =>
   reckon(flowOf(species), lotOf(species, decisions), farm, 200)
 const head = { farm: 'F', lot: 'L', date: '2026-11-01', hanging: '180 lb' }
@@ -103,10 +70,13 @@ describe('the block card', () => {
   })
   it('what is ticked is frozen: another way, or a moved line, is refused until it is unticked', () => {
     const { hog } = ANATOMIES
-    const ticked = say([
-      { field: 'step', target: 'leg', side: 'left', value: true },
-      { field: 'step', target: 'break', side: 'animal', value: true },
-    ])
+    const ticked = tried(
+      [],
+      [
+        { field: 'step', target: 'leg', side: 'left', value: true },
+        { field: 'step', target: 'break', side: 'animal', value: true },
+      ],
+    )
     const codes = (...d: Decision[]) => checkDecisions(hog, ticked, d, false).map((i) => i.code)
     expect(codes({ field: 'path', target: 'leg', side: 'left', value: 'leg-grind' })).toEqual(['step-done'])
     expect(codes({ field: 'path', target: 'leg', side: 'right', value: 'leg-grind' })).toEqual([])

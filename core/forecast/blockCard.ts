@@ -39,14 +39,12 @@ export interface CardHead {
 
 /** What a part's cuts weigh, rounded together in the whole plan so that the card adds up to it. */
 function shownRows(read: Reckoning, unit: MassUnit) {
-  const { flow, setting, slotKg } = read
-  const share = flow.shares[setting.trim]
+  const { flow, setting, rowKg } = read
   const rows: { slot: number; cut: number; kg: number }[] = []
   flow.slots.forEach((_, s) => {
     for (let r = setting.start[s]!; r < setting.end[s]!; r++) {
       if (flow.rowCut[r]! < 0 || flow.anatomy.cuts[flow.rowCut[r]!]!.kind !== 'product') continue
-      let green = 0
-      for (let t = 0; t < 4; t++) green += share[r * 4 + t]! * slotKg[s * 4 + t]!
+      const green = rowKg[r]!
       if (green > 1e-9) rows.push({ slot: s, cut: flow.rowCut[r]!, kg: green * flow.rowYield[r]! })
     }
   })

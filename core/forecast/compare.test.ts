@@ -2,46 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type Names, type SideName, type Species } from '#core/anatomy'
 import { flowOf } from '../carcass/testing.ts'
-import { gramsOf } from '#core/measure'
 import { alternativesFor, housePlans, type Decision } from '#core/plan'
-import {
-  differencesOf,
-  reckon,
-  sayDifference,
-  tallyWith,
-  valuePlan,
-  type LotState,
-  type PlanFigures,
-} from './index.ts'
+import { differencesOf, reckon, sayDifference, tallyWith, valuePlan, type PlanFigures } from './index.ts'
+import { lotOf } from './testing.ts'
 
 const farm = { massUnit: 'lb', mincePerKg: 1300 } as const
-const LIVE: Record<Species, number> = { hog: 260, lamb: 115, steer: 1150, broiler: 6 }
-const lotOf = (species: Species, decisions: Decision[] = []): LotState => ({
-  count: 1,
-  weighings: [
-    {
-      id: 'w',
-      stage: 'live',
-      basis: null,
-      source: 'scale',
-      shown: { value: LIVE[species], unit: 'lb' },
-      grams: gramsOf({ value: LIVE[species], unit: 'lb' }),
-      corrects: null,
-      stands: true,
-      at: '',
-    },
-  ],
-  commands: decisions.map((decision, i) => ({
-    id: `${i}`,
-    seq: i,
-    batch: '',
-    undoes: null,
-    redoes: null,
-    decision,
-    at: '',
-  })),
-  packs: [],
-})
 const value = (species: Species, name: string | null): PlanFigures => {
   const lot = lotOf(species)
   const flow = flowOf(species)

@@ -1,6 +1,6 @@
 import type { Cut, Names } from '#core/anatomy'
 import type { Flow } from '#core/carcass'
-import { adoptPlan, type Command, type CutPlan, type Decision, type LeftOut } from '#core/plan'
+import { adoptPlan, tried, type CutPlan, type Decision, type LeftOut } from '#core/plan'
 import { reckon, type FarmFigures, type LotState, type Reckoning } from './reckon.ts'
 
 /** One plan's figures on a lot: what the plan would come to if it were in force. */
@@ -18,17 +18,6 @@ export interface PlanFigures {
   leftOut: LeftOut[]
 }
 
-const asCommands = (decisions: readonly Decision[], after: number): Command[] =>
-  decisions.map((decision, i) => ({
-    id: '',
-    seq: after + 1 + i,
-    batch: '',
-    undoes: null,
-    redoes: null,
-    decision,
-    at: '',
-  }))
-
 /** Reads the lot as a plan would have it, packs weighed so far apart: each plan is valued whole. No intervals. */
 export function valuePlan(
   base: Flow,
@@ -40,13 +29,7 @@ export function valuePlan(
   const { decisions, leftOut } = plan
     ? adoptPlan(now.flow.anatomy, now.plan, plan)
     : { decisions: [], leftOut: [] }
-  const after = lot.commands.at(-1)?.seq ?? 0
-  const read = reckon(
-    base,
-    { ...lot, packs: [], commands: [...lot.commands, ...asCommands(decisions, after)] },
-    farm,
-    0,
-  )
+  const read = reckon(base, { ...lot, packs: [], commands: tried(lot.commands, decisions) }, farm, 0)
   const sum = (of: (c: Reckoning['cuts'][number]) => number) => read.cuts.reduce((s, c) => s + of(c), 0)
   const byProduct = (to: string) => (c: Reckoning['cuts'][number]) =>
     c.cut.kind === 'by-product' && c.cut.destination === to ? c.kg : 0

@@ -113,6 +113,8 @@ export interface Reckoning {
   stages: StageFigure[]
   /** Kg of every tissue in every slot, (slot × 4 + tissue): poured, or opened into from another part. */
   slotKg: Float64Array
+  /** Green kg of every active row, before its process. */
+  rowKg: Float64Array
   cuts: CutFigure[]
   balance: Balance & { difference: number }
   unweighedKg: number
@@ -190,6 +192,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     weights,
     stages: weights ? stagesOf(flow, lot, weights, evidence, drawn, cuts) : [],
     slotKg: y.slotKg,
+    rowKg: y.rowKg,
     cuts,
     balance: balance(carcassKg, kept, y.added, cuts),
     unweighedKg: carcassKg + kept + y.added - cuts.reduce((sum, c) => sum + c.weighedKg, 0),

@@ -1,44 +1,22 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, type Species } from '#core/anatomy'
-import { gramsOf } from '#core/measure'
-import { checkDecisions, replan, takePath, type Command, type Decision, type Trouble } from '#core/plan'
+import { checkDecisions, replan, takePath, type Decision, type Trouble } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
-import { reckon, tallyWith, type LotState } from './index.ts'
+import { reckon, tallyWith } from './index.ts'
+import { lotOf } from './testing.ts'
 
 const farm = { massUnit: 'lb', mincePerKg: 1300 } as const
-const say = (decisions: Decision[]): Command[] =>
-  decisions.map((decision, i) => ({
-    id: `${i}`,
-    seq: i,
-    batch: '',
-    undoes: null,
-    redoes: null,
-    decision,
-    at: '',
-  }))
-const lotOf = (species: Species, decisions: Decision[] = []): LotState => ({
-  count: 1,
-  weighings: [
-    {
-      id: 'w',
-      stage: 'hot',
-      basis: null,
-      source: 'plant',
-      shown: { value: species === 'steer' ? 700 : 185, unit: 'lb' },
-      grams: gramsOf({ value: species === 'steer' ? 700 : 185, unit: 'lb' }),
-      corrects: null,
-      stands: true,
-      at: '',
-    },
-  ],
-  commands: say(decisions),
-  packs: [],
-})
+const HOT_LB: Record<Species, number> = { hog: 185, lamb: 60, steer: 700, broiler: 165 }
 const again = (species: Species, trouble: Trouble, before: Decision[] = []) => {
-  const lot = lotOf(species, before)
+  const lot = lotOf(species, before, 'hot', HOT_LB[species])
   const read = reckon(flowOf(species), lot, farm, 0)
   const found = replan(read.flow, read.plan, trouble, tallyWith(lot, farm, read))
-  const after = reckon(flowOf(species), lotOf(species, [...before, ...found.decisions]), farm, 0)
+  const after = reckon(
+    flowOf(species),
+    lotOf(species, [...before, ...found.decisions], 'hot', HOT_LB[species]),
+    farm,
+    0,
+  )
   return { read, found, after, lot }
 }
 const toolOf = (r: ReturnType<typeof reckon>, slot: number) =>

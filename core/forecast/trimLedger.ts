@@ -43,7 +43,7 @@ const classOf = (lean: number): LeanClass => LEAN_CLASSES.find((c) => lean >= c.
 
 /** Planned trim by where it comes from and how lean it is, against what it is planned to become. Kilograms. */
 export function trimLedger(read: Reckoning): TrimLedger | null {
-  const { flow, setting, slotKg } = read
+  const { flow, setting, slotKg, rowKg } = read
   const { anatomy } = flow
   const pool = flow.slotIndex.get(slotKey(anatomy.roles.trim, 'animal'))
   if (pool === undefined) return null
@@ -77,8 +77,7 @@ export function trimLedger(read: Reckoning): TrimLedger | null {
   for (let r = setting.start[pool]!; r < setting.end[pool]!; r++) {
     const cut = flow.rowCut[r]! < 0 ? null : anatomy.cuts[flow.rowCut[r]!]!
     if (!cut || cut.kind === 'loss') continue
-    let green = 0
-    for (let t = 0; t < 4; t++) green += share[r * 4 + t]! * slotKg[pool * 4 + t]!
+    const green = rowKg[r]!
     if (green < 1e-9) continue
     uses.push({
       cut: cut.id,
@@ -123,7 +122,7 @@ export interface FlowLink {
  * and `to` are `live`, `carcass`, `added`, `gone`, a part's id, or a destination's letter as `→R`.
  */
 export function flowPicture(read: Reckoning): FlowLink[] {
-  const { flow, setting, slotKg, weights } = read
+  const { flow, setting, slotKg, rowKg, weights } = read
   if (!weights) return []
   const { anatomy } = flow
   const links = new Map<string, FlowLink>()
@@ -134,12 +133,10 @@ export function flowPicture(read: Reckoning): FlowLink[] {
     if (held) held.kg += kg
     else links.set(key, { from, to, kg })
   }
-  const share = flow.shares[setting.trim]
   const opened = new Float64Array(flow.slots.length)
   flow.slots.forEach((slot, s) => {
     for (let r = setting.start[s]!; r < setting.end[s]!; r++) {
-      let green = 0
-      for (let t = 0; t < 4; t++) green += share[r * 4 + t]! * slotKg[s * 4 + t]!
+      const green = rowKg[r]!
       if (green < 1e-9) continue
       const next = flow.rowSlot[r]!
       if (next >= 0) {

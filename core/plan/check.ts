@@ -2,6 +2,7 @@ import type { Anatomy, SideName } from '#core/anatomy'
 import type { Issue } from '#core/measure'
 import { routesFor } from '#core/rules'
 import type { Command, Decision } from './commands.ts'
+import { tried } from './history.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
 
 const unknown = (field: string, kind: string, id: string): Issue => ({
@@ -124,8 +125,7 @@ export function checkDecisions(
     return issue ? [{ ...issue, field: `decisions.${i}.${issue.field}` }] : []
   })
   if (strangers.length > 0 || restoring) return strangers
-  const blank = { id: '', seq: 0, batch: '', undoes: null, redoes: null, at: '' }
-  const after = readPlan(anatomy, [...kept, ...added.map((decision) => ({ ...blank, decision }))])
+  const after = readPlan(anatomy, tried(kept, added))
   const before = readPlan(anatomy, kept)
   return added.flatMap((d, i) => {
     const frozen = frozenBy(before, d)

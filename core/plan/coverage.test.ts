@@ -9,7 +9,7 @@ import {
   type Species,
 } from '#core/anatomy'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { readPlan, refusalOf, takePath, type Command, type Decision } from './index.ts'
+import { readPlan, refusalOf, takePath, tried, type Decision } from './index.ts'
 
 /** Every cell of the trade brief's tables of ways (common practice), and the ways that are it. */
 const CELLS: Record<Species, Record<string, string>> = {
@@ -179,16 +179,6 @@ const CELLS: Record<Species, Record<string, string>> = {
   },
 }
 
-const say = (decisions: Decision[]): Command[] =>
-  decisions.map((decision, i) => ({
-    id: `${i}`,
-    seq: i,
-    batch: '',
-    undoes: null,
-    redoes: null,
-    decision,
-    at: '',
-  }))
 const sidesOf = (a: Anatomy, part: string): SideName[] =>
   a.parts.find((p) => p.id === part)!.scope === 'animal' ? ['animal'] : ['left', 'right']
 
@@ -244,17 +234,17 @@ describe('every way can be taken, and gives something', () => {
     const problems = a.paths.flatMap((path) => {
       const sides = sidesOf(a, path.part)
       const before = leadingTo(a, path)
-      const refusal = refusalOf(a, readPlan(a, say(before)), path.part, sides, path.id)
+      const refusal = refusalOf(a, readPlan(a, tried([], before)), path.part, sides, path.id)
       // A way shut out by another is reached by changing that one first.
       const freed =
         refusal?.code === 'shut-out'
           ? a.paths
               .filter((p) => p.part === refusal.figures!.part)
               .map((p) => [...before, ...takePath(a, p.part, sidesOf(a, p.part), p.id)])
-              .find((d) => !refusalOf(a, readPlan(a, say(d)), path.part, sides, path.id))
+              .find((d) => !refusalOf(a, readPlan(a, tried([], d)), path.part, sides, path.id))
           : before
       if (!freed || (refusal && refusal.code !== 'shut-out')) return [`${path.id}: ${refusal?.code}`]
-      const plan = readPlan(a, say([...freed, ...takePath(a, path.part, sides, path.id)]))
+      const plan = readPlan(a, tried([], [...freed, ...takePath(a, path.part, sides, path.id)]))
       if (plan.dropped.length > 0) return [`${path.id}: dropped ${plan.dropped.map((d) => d.path).join()}`]
       const c = cutUp(species, plan.choices, { conventions: plan.conventions, liveKg: 160 })
       const slot = c.flow.slotIndex.get(`${path.part}:${sides[0]}`)!
@@ -270,7 +260,7 @@ describe('whole and split carcasses', () => {
   const taking = (part: string, way: string, whole: boolean, sides: SideName[] = ['left', 'right']) =>
     refusalOf(
       lamb,
-      readPlan(lamb, say([{ field: 'convention', target: 'split', side: 'animal', value: !whole }])),
+      readPlan(lamb, tried([], [{ field: 'convention', target: 'split', side: 'animal', value: !whole }])),
       part,
       sides,
       way,
@@ -294,11 +284,14 @@ describe('whole and split carcasses', () => {
     const whole: Decision = { field: 'convention', target: 'split', side: 'animal', value: false }
     const plan = readPlan(
       lamb,
-      say([
-        whole,
-        ...takePath(lamb, 'loin', ['left', 'right'], 'loin-saddle'),
-        { field: 'path', target: 'loin', side: 'right', value: 'loin-chops' },
-      ]),
+      tried(
+        [],
+        [
+          whole,
+          ...takePath(lamb, 'loin', ['left', 'right'], 'loin-saddle'),
+          { field: 'path', target: 'loin', side: 'right', value: 'loin-chops' },
+        ],
+      ),
     )
     expect(plan.choices.paths.get('loin:left')).toBeUndefined()
     expect(plan.dropped).toMatchObject([{ part: 'loin', side: 'left', issue: { code: 'both-sides' } }])
@@ -315,7 +308,7 @@ describe('doors that close at the kill', () => {
     const { steer } = ANATOMIES
     const old = readPlan(
       steer,
-      say([{ field: 'convention', target: 'under30', side: 'animal', value: false }]),
+      tried([], [{ field: 'convention', target: 'under30', side: 'animal', value: false }]),
     )
     const refused = (part: string, way: string) =>
       refusalOf(steer, old, part, sidesOf(steer, part), way)?.code === 'door-closed'

@@ -7,25 +7,15 @@ import {
   housePlans,
   readCutPlan,
   readPlan,
+  tried,
   type Command,
   type CutPlan,
-  type Decision,
 } from './index.ts'
 
-const say = (decisions: Decision[], from = 0): Command[] =>
-  decisions.map((decision, i) => ({
-    id: `${i}`,
-    seq: from + i,
-    batch: '',
-    undoes: null,
-    redoes: null,
-    decision,
-    at: '',
-  }))
 const adopt = (species: Species, plan: CutPlan, before: Command[] = []) => {
   const a = ANATOMIES[species]
   const { decisions, leftOut } = adoptPlan(a, readPlan(a, before), plan)
-  return { decisions, leftOut, after: readPlan(a, [...before, ...say(decisions, before.length)]) }
+  return { decisions, leftOut, after: readPlan(a, tried(before, decisions)) }
 }
 
 describe('house plans', () => {
@@ -44,13 +34,16 @@ describe('house plans', () => {
 
 describe('a plan kept under a name', () => {
   const { hog } = ANATOMIES
-  const before = say([
-    { field: 'path', target: 'loin', side: 'left', value: 'loin-roasts' },
-    { field: 'line', target: 'shoulder-line', side: 'right', value: '5|6' },
-    { field: 'mm', target: 'belly-line', side: 'left', value: 40 },
-    { field: 'trim', target: 'lot', side: 'animal', value: 'close' },
-    { field: 'portion', target: 'bacon', side: 'animal', value: { kind: 'pack', kg: 0.3, lb: 0.66 } },
-  ])
+  const before = tried(
+    [],
+    [
+      { field: 'path', target: 'loin', side: 'left', value: 'loin-roasts' },
+      { field: 'line', target: 'shoulder-line', side: 'right', value: '5|6' },
+      { field: 'mm', target: 'belly-line', side: 'left', value: 40 },
+      { field: 'trim', target: 'lot', side: 'animal', value: 'close' },
+      { field: 'portion', target: 'bacon', side: 'animal', value: { kind: 'pack', kg: 0.3, lb: 0.66 } },
+    ],
+  )
   const kept = cutPlanOf(hog, readPlan(hog, before), 'Autumn hogs')
   it('goes out as JSON and comes back the same, and is the same plan on another animal', () => {
     const read = readCutPlan(JSON.stringify(kept))
@@ -76,15 +69,18 @@ describe('a plan kept under a name', () => {
     expect(leftOut).toEqual([{ what: 'loin: loin-of-old', why: 'this animal’s figures do not know it' }])
     expect(after.choices.paths.get('loin:left')).toBe('loin-roasts')
     const rind: CutPlan = { ...kept, paths: [{ part: 'belly', side: 'left', path: 'belly-slab' }] }
-    const skinned = say([{ field: 'convention', target: 'skin', side: 'animal', value: false }])
+    const skinned = tried([], [{ field: 'convention', target: 'skin', side: 'animal', value: false }])
     expect(adopt('hog', rind, skinned).leftOut[0]!.why).toContain('needs the carcass scalded')
   })
   it('leaves what is ticked off as it was cut, and says so; the rest is taken', () => {
-    const ticked = say([
-      { field: 'path', target: 'leg', side: 'left', value: 'leg-grind' },
-      { field: 'step', target: 'leg', side: 'left', value: true },
-      { field: 'step', target: 'break', side: 'animal', value: true },
-    ])
+    const ticked = tried(
+      [],
+      [
+        { field: 'path', target: 'leg', side: 'left', value: 'leg-grind' },
+        { field: 'step', target: 'leg', side: 'left', value: true },
+        { field: 'step', target: 'break', side: 'animal', value: true },
+      ],
+    )
     const wanted = housePlans(hog).find((p) => p.name === 'Roasts for winter')!
     const { decisions, leftOut, after } = adopt('hog', { ...wanted, lines: kept.lines }, ticked)
     expect(checkDecisions(hog, ticked, decisions, false)).toEqual([])

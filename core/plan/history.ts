@@ -87,3 +87,20 @@ export function nextRedo(commands: readonly Command[]): Inverse | null {
     decisions: [...latest(commands.filter((c) => c.batch === batch)).values()].map((c) => c.decision),
   }
 }
+
+/** The list as it would be with these decisions taken, kept nowhere: what a plan is tried with. */
+export function tried(commands: readonly Command[], decisions: readonly Decision[]): Command[] {
+  const last = commands.at(-1)?.seq ?? 0
+  return [
+    ...commands,
+    ...decisions.map((decision, i) => ({
+      id: '',
+      seq: last + 1 + i,
+      batch: '',
+      undoes: null,
+      redoes: null,
+      decision,
+      at: '',
+    })),
+  ]
+}

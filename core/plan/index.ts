@@ -8,7 +8,7 @@ export {
   unitPriceSchema,
 } from './commands.ts'
 export type { Command, Decision, Ending, Fee, FeeBasis, Field, Route } from './commands.ts'
-export { conflicts, decisionKey, latest, nextRedo, nextUndo } from './history.ts'
+export { conflicts, decisionKey, latest, nextRedo, nextUndo, tried } from './history.ts'
 export type { Conflict } from './history.ts'
 export { conventionsOf, readPlan, refusalOf, takePath } from './read.ts'
 export type { CostLine, CutTerms, Dropped, Plan } from './read.ts'

@@ -1,17 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type SideName } from '#core/anatomy'
-import { checkDecisions, readPlan, refusalOf, takePath, wayTo, type Command, type Decision } from './index.ts'
-
-const say = (decisions: Decision[]): Command[] =>
-  decisions.map((decision, i) => ({
-    id: `${i}`,
-    seq: i,
-    batch: '',
-    undoes: null,
-    redoes: null,
-    decision,
-    at: '',
-  }))
+import { checkDecisions, readPlan, refusalOf, takePath, wayTo, tried, type Decision } from './index.ts'
 
 describe('what would have to change for a way that is refused', () => {
   const { hog, lamb } = ANATOMIES
@@ -26,10 +15,13 @@ describe('what would have to change for a way that is refused', () => {
     expect(checkDecisions(hog, [], way.decisions, false)).toEqual([])
   })
   it('bacon needs the ribs lifted first', () => {
-    const on = say([
-      ...takePath(hog, 'belly', ['left', 'right'], 'belly-slab'),
-      ...takePath(hog, 'spare-ribs', ['left', 'right'], 'ribs-on-belly'),
-    ])
+    const on = tried(
+      [],
+      [
+        ...takePath(hog, 'belly', ['left', 'right'], 'belly-slab'),
+        ...takePath(hog, 'spare-ribs', ['left', 'right'], 'ribs-on-belly'),
+      ],
+    )
     const way = wayTo(hog, readPlan(hog, on), 'belly', ['left', 'right'], 'belly-bacon')!
     expect(way.paths.map((p) => p.part)).toEqual(['spare-ribs'])
     expect(checkDecisions(hog, on, way.decisions, false)).toEqual([])
@@ -37,7 +29,8 @@ describe('what would have to change for a way that is refused', () => {
   it('for every refused way of every species the change offered makes it possible', () => {
     for (const s of SPECIES) {
       const a = ANATOMIES[s]
-      const closed = say(
+      const closed = tried(
+        [],
         a.conventions.map((c): Decision => ({
           field: 'convention',
           target: c.id,
@@ -52,7 +45,7 @@ describe('what would have to change for a way that is refused', () => {
         if (!refusalOf(a, plan, path.part, sides, path.id)) continue
         const way = wayTo(a, plan, path.part, sides, path.id)
         expect(way, path.id).not.toBeNull()
-        const after = readPlan(a, [...closed, ...say(way!.decisions)])
+        const after = readPlan(a, tried(closed, way!.decisions))
         expect(after.choices.paths.get(`${path.part}:${sides[0]}`), path.id).toBe(path.id)
         expect(refusalOf(a, after, path.part, sides, path.id), path.id).toBeNull()
       }

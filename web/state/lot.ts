@@ -2,7 +2,7 @@ import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type
 import type { NewPack, NewWeighing } from '#contracts'
 import type { Anatomy, SideName } from '#core/anatomy'
 import { reckon, type LotState, type Reckoning } from '#core/forecast'
-import { nextRedo, nextUndo, type Decision } from '#core/plan'
+import { nextRedo, nextUndo, tried, type Decision } from '#core/plan'
 import { useFarm } from './farm.ts'
 
 export type Sides = 'left' | 'right' | 'both'
@@ -22,17 +22,7 @@ function openLot(id: () => string) {
   const state = computed<LotState | null>(() => {
     const held = lot.value ? store.stateOf(lot.value) : null
     if (!held || preview.value.length === 0) return held
-    const last = held.commands.at(-1)?.seq ?? 0
-    const tried = preview.value.map((decision, i) => ({
-      id: '',
-      seq: last + 1 + i,
-      batch: '',
-      undoes: null,
-      redoes: null,
-      decision,
-      at: '',
-    }))
-    return { ...held, commands: [...held.commands, ...tried] }
+    return { ...held, commands: tried(held.commands, preview.value) }
   })
   const farmFigures = computed(() => ({
     massUnit: store.farm?.massUnit ?? ('kg' as const),

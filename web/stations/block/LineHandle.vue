@@ -118,6 +118,7 @@ function letGo() {
   </g>
 </template>
 
+<style scoped src="./handle.css"></style>
 <style scoped>
 .cut {
   stroke: var(--accent);
@@ -138,28 +139,8 @@ function letGo() {
 }
 .handle {
   cursor: ns-resize;
-  touch-action: none;
-}
-.handle rect {
-  fill: var(--sheet);
-  stroke: var(--accent);
-  stroke-width: 2.5;
-}
-.handle:focus-visible {
-  outline: none;
-}
-.handle:focus-visible rect {
-  stroke-width: 5;
-}
-.handle text {
-  font: 700 28px var(--head);
-  fill: var(--accent);
-  pointer-events: none;
 }
 .handle .long {
   font-size: 21px;
-}
-.handle .small {
-  font: 600 17px var(--body);
 }
 </style>
