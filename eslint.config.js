@@ -5,7 +5,7 @@ import globals from 'globals'
 import ts from 'typescript-eslint'
 
 // The floors of the house, from the ground up: a room uses only rooms named before it.
-const CORE = ['measure', 'rules', 'anatomy', 'carcass', 'plan', 'ledger', 'forecast']
+const CORE = ['measure', 'records', 'rules', 'anatomy', 'carcass', 'plan', 'ledger', 'forecast']
 const FLOORS = {
   contracts: { below: CORE.map((r) => `#core/${r}`) },
   paper: { below: [...CORE.map((r) => `#core/${r}`)] },

@@ -1,37 +1,39 @@
 import { z } from 'zod'
 import { ownAdditionsSchema, SPECIES } from '#core/anatomy'
 import { commandSchema, cutPlanSchema, decisionSchema } from '#core/plan'
-
-const massUnit = z.enum(['kg', 'lb'])
-const shown = z.object({ value: z.number().positive().max(100_000), unit: massUnit })
-const name = z.string().trim().min(1).max(80)
-
-function isCurrency(code: string): boolean {
-  try {
-    new Intl.NumberFormat('en', { style: 'currency', currency: code })
-    return true
-  } catch {
-    return false
-  }
-}
+import {
+  currencySchema,
+  idSchema,
+  instantSchema,
+  keySchema,
+  lineSchema,
+  rateSchema,
+  shownMassSchema,
+  zoneSchema,
+} from '#core/records'
 
 export const farmSchema = z.object({
-  name,
-  currency: z
-    .string()
-    .regex(/^[A-Z]{3}$/)
-    .refine(isCurrency, 'not a currency'),
-  massUnit,
+  name: lineSchema(80),
+  currency: currencySchema,
+  massUnit: z.enum(['kg', 'lb']),
   nameSet: z.enum(['american', 'commonwealth']),
-  zone: z.string().min(1).max(60),
+  zone: zoneSchema,
   /** Price of mince per kg, minor units: what price indices are relative to until prices are set. */
-  mincePerKg: z.number().positive().max(1_000_000),
+  mincePerKg: rateSchema,
 })
 export type Farm = z.infer<typeof farmSchema>
 
+/** How often a thing that is changed in place has been changed; 0 before the first time. */
+const revision = z.number().int().min(0)
+/** What is changed in place is sent with the revision it was changed from: another's change is never lost. */
+export const farmChangeSchema = farmSchema.extend({ base: revision })
+export type FarmChange = z.infer<typeof farmChangeSchema>
+export const keptFarmSchema = farmSchema.extend({ revision: revision.min(1) })
+export type KeptFarm = z.infer<typeof keptFarmSchema>
+
 export const newLotSchema = z.object({
-  id: z.uuid(),
-  tag: name,
+  id: idSchema,
+  tag: lineSchema(80),
   species: z.enum(SPECIES),
   count: z.number().int().min(1).max(2000),
 })
@@ -44,12 +46,12 @@ export const sourceSchema = z.enum(['scale', 'plant', 'tape', 'guess'])
 /** A weighing as it is sent. Grams are worked out where it is kept; `confirmed` keeps an unusual figure. */
 export const newWeighingSchema = z
   .object({
-    id: z.uuid(),
+    id: idSchema,
     stage: stageSchema,
     basis: basisSchema.nullable(),
     source: sourceSchema,
-    shown,
-    corrects: z.uuid().nullable(),
+    shown: shownMassSchema,
+    corrects: idSchema.nullable(),
     stands: z.boolean(),
     confirmed: z.boolean(),
   })
@@ -65,11 +67,11 @@ export type NewWeighing = z.infer<typeof newWeighingSchema>
 
 export const newPackSchema = z
   .object({
-    id: z.uuid(),
-    cut: z.string().min(1).max(60),
-    shown,
+    id: idSchema,
+    cut: keySchema,
+    shown: shownMassSchema,
     packs: z.number().int().min(0).max(5000),
-    corrects: z.uuid().nullable(),
+    corrects: idSchema.nullable(),
     stands: z.boolean(),
   })
   .refine((w) => w.stands || w.corrects !== null, {
@@ -79,28 +81,36 @@ export const newPackSchema = z
 export type NewPack = z.infer<typeof newPackSchema>
 
 /** A batch of decisions: `base` is the last sequence number the page had heard of this lot. */
-export const appendSchema = z.object({
-  batch: z.uuid(),
-  base: z.number().int().min(0),
-  /** Batches this page took itself since `base`: it cannot be in conflict with itself. */
-  own: z.array(z.uuid()).max(400),
-  undoes: z.uuid().nullable(),
-  redoes: z.uuid().nullable(),
-  commands: z
-    .array(z.object({ id: z.uuid(), decision: decisionSchema }))
-    .min(1)
-    .max(400),
-})
+export const appendSchema = z
+  .object({
+    batch: idSchema,
+    base: z.number().int().min(0),
+    /** Batches this page took itself since `base`: it cannot be in conflict with itself. */
+    own: z.array(idSchema).max(400),
+    undoes: idSchema.nullable(),
+    redoes: idSchema.nullable(),
+    commands: z
+      .array(z.object({ id: idSchema, decision: decisionSchema }))
+      .min(1)
+      .max(400),
+  })
+  .refine((a) => a.undoes === null || a.redoes === null, {
+    path: ['redoes'],
+    message: 'A batch takes one batch back or brings one back, not both.',
+  })
+  .refine((a) => new Set(a.commands.map((c) => c.id)).size === a.commands.length, {
+    path: ['commands'],
+    message: 'Two decisions of this batch have one id.',
+  })
 export type Append = z.infer<typeof appendSchema>
 
-const instant = z.iso.datetime()
 const kept = {
-  id: z.uuid(),
+  id: idSchema,
   grams: z.number().int().positive(),
-  shown,
-  corrects: z.uuid().nullable(),
+  shown: shownMassSchema,
+  corrects: idSchema.nullable(),
   stands: z.boolean(),
-  at: instant,
+  at: instantSchema,
 }
 export const weighingSchema = z.object({
   ...kept,
@@ -108,15 +118,15 @@ export const weighingSchema = z.object({
   basis: basisSchema.nullable(),
   source: sourceSchema,
 })
-export const packSchema = z.object({ ...kept, cut: z.string(), packs: z.number().int() })
+export const packSchema = z.object({ ...kept, cut: keySchema, packs: z.number().int().min(0).max(5000) })
 
 export const lotSchema = z.object({
-  id: z.uuid(),
-  tag: name,
+  id: idSchema,
+  tag: lineSchema(80),
   species: z.enum(SPECIES),
   count: z.number().int().min(1),
   anatomy: z.string().regex(/^[0-9a-f]{64}$/),
-  createdAt: instant,
+  createdAt: instantSchema,
   weighings: z.array(weighingSchema),
   commands: z.array(commandSchema),
   packs: z.array(packSchema),
@@ -127,53 +137,56 @@ export type Lot = z.infer<typeof lotSchema>
 export const ownVersionSchema = z.object({
   version: z.number().int().min(1),
   body: ownAdditionsSchema,
-  at: instant,
+  at: instantSchema,
 })
 export type OwnVersion = z.infer<typeof ownVersionSchema>
+/** Additions as they are sent: `base` is the newest version the page had heard of. */
+export const ownChangeSchema = z.object({ base: revision, body: ownAdditionsSchema })
+export type OwnChange = z.infer<typeof ownChangeSchema>
 
 /** A named plan as kept. */
 export const storedPlanSchema = z.object({
-  id: z.uuid(),
+  id: idSchema,
   body: cutPlanSchema,
-  at: instant,
+  at: instantSchema,
   withdrawn: z.boolean(),
+  revision: revision.min(1),
 })
 export type StoredPlan = z.infer<typeof storedPlanSchema>
-export const newPlanSchema = z.object({ body: cutPlanSchema, withdrawn: z.boolean() })
-export type NewPlan = z.infer<typeof newPlanSchema>
+export const planChangeSchema = z.object({ base: revision, body: cutPlanSchema, withdrawn: z.boolean() })
+export type PlanChange = z.infer<typeof planChangeSchema>
 
 export const paperKindSchema = z.enum(['price-list', 'cut-sheet', 'block-card', 'letter'])
 /** `share` is for letters: the whole animal, a half, a quarter. */
-export const newPaperSchema = z.object({
-  id: z.uuid(),
-  kind: paperKindSchema,
-  share: z.union([z.literal(1), z.literal(2), z.literal(4)]).default(1),
-})
+const share = z.union([z.literal(1), z.literal(2), z.literal(4)])
+export const newPaperSchema = z.object({ id: idSchema, kind: paperKindSchema, share: share.default(1) })
+export type NewPaper = z.infer<typeof newPaperSchema>
 export const paperSchema = z.object({
-  id: z.uuid(),
-  lot: z.uuid(),
+  id: idSchema,
+  lot: idSchema,
   kind: paperKindSchema,
+  share,
   data: z.record(z.string(), z.unknown()),
-  issuedAt: instant,
+  issuedAt: instantSchema,
 })
 export type Paper = z.infer<typeof paperSchema>
 
 /** What a lot figures as on the wire beside the page that asks for it. */
 export const homeSchema = z.object({
-  farm: farmSchema.nullable(),
+  farm: keptFarmSchema.nullable(),
   lots: z.array(lotSchema),
   plans: z.array(storedPlanSchema),
 })
 export type Home = z.infer<typeof homeSchema>
 
-export const BUNDLE_VERSION = 2
+export const BUNDLE_VERSION = 3
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),
   version: z.literal(BUNDLE_VERSION),
   digest: z.string(),
   content: z.object({
-    farm: farmSchema.nullable(),
+    farm: keptFarmSchema.nullable(),
     anatomies: z.record(z.string(), z.record(z.string(), z.unknown())),
     own: z.array(ownVersionSchema),
     plans: z.array(storedPlanSchema),

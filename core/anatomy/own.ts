@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Issue } from '#core/measure'
+import { figureSchema, keySchema as anyId, lineSchema, textSchema } from '#core/records'
 import { SPECIES, TOOLS, type Anatomy, type Part, type Path } from './types.ts'
 import { validateAnatomy } from './validate.ts'
 
@@ -7,28 +8,27 @@ const id = z
   .string()
   .regex(/^own-[a-z0-9]+(?:-[a-z0-9]+)*$/, 'starts with “own-” and has only small letters, digits and dashes')
   .max(60)
-const anyId = z.string().min(1).max(60)
 const names = z.object({
-  american: z.string().trim().min(1).max(80),
-  commonwealth: z.string().trim().min(1).max(80),
+  american: lineSchema(80),
+  commonwealth: lineSchema(80),
 })
-const share = z.number().min(0).max(1)
+const share = figureSchema(0, 1)
 const destination = z.enum(['R', 'T', 'B', 'G', 'C', 'N', 'F', 'O', 'X'])
 /** How a cut is divided, within what a bench can do. */
 export const portionSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('sawn'),
-    thicknessMm: z.number().min(3).max(400),
-    kerfMm: z.number().min(0).max(5),
+    thicknessMm: figureSchema(3, 400),
+    kerfMm: figureSchema(0, 5),
     perPack: z.number().int().min(1).max(50),
   }),
   z.object({ kind: z.literal('snapped'), perPack: z.number().int().min(1).max(50) }),
   z.object({
     kind: z.literal('roast'),
-    kg: z.number().positive().max(50),
+    kg: figureSchema(0.01, 50),
     perPack: z.number().int().min(1).max(50),
   }),
-  z.object({ kind: z.literal('pack'), kg: z.number().positive().max(20), lb: z.number().positive().max(50) }),
+  z.object({ kind: z.literal('pack'), kg: figureSchema(0.01, 20), lb: figureSchema(0.01, 50) }),
   z.object({
     kind: z.literal('whole'),
     perSide: z.number().int().min(1).max(50),
@@ -49,7 +49,7 @@ export const ownAdditionsSchema = z.object({
         names,
         destination,
         kind: z.enum(['product', 'by-product']),
-        index: z.number().min(0).max(50),
+        index: figureSchema(0, 50),
         portion: portionSchema.nullable(),
       }),
     )
@@ -62,9 +62,9 @@ export const ownAdditionsSchema = z.object({
         part: anyId,
         names,
         destination,
-        minutes: z.number().min(0).max(600),
+        minutes: figureSchema(0, 600),
         tool: z.enum(TOOLS),
-        steps: z.string().trim().max(500),
+        steps: textSchema(500),
         needs: z.array(anyId).max(5).optional(),
         outputs: z
           .array(
@@ -77,12 +77,8 @@ export const ownAdditionsSchema = z.object({
               skin: share,
               process: z
                 .object({
-                  inflows: z
-                    .array(
-                      z.object({ name: z.string().trim().min(1).max(40), share: z.number().min(0).max(3) }),
-                    )
-                    .max(8),
-                  yield: z.number().min(0.05).max(4),
+                  inflows: z.array(z.object({ name: lineSchema(40), share: figureSchema(0, 3) })).max(8),
+                  yield: figureSchema(0.05, 4),
                 })
                 .optional(),
             }),

@@ -1,13 +1,19 @@
 import { z } from 'zod'
 import { portionSchema, TOOLS, TRIM_LEVELS } from '#core/anatomy'
+import {
+  amountSchema as money,
+  figureSchema,
+  idSchema,
+  instantSchema,
+  keySchema as id,
+  lineSchema,
+} from '#core/records'
 
 /** Minor units per kg or lb. Ten million minor units per unit is past any meat. */
 export const unitPriceSchema = z.object({
   minor: z.number().int().min(0).max(10_000_000),
   per: z.enum(['kg', 'lb']),
 })
-const money = z.number().int().min(0).max(1_000_000_000)
-const id = z.string().min(1).max(60)
 
 /** How the animal is slaughtered, and so what of it may be sold. */
 export const routeSchema = z.enum(['inspected', 'state', 'custom', 'poultry-exempt', 'household'])
@@ -38,7 +44,7 @@ export const decisionSchema = z.discriminatedUnion('field', [
     field: z.literal('mm'),
     target: id,
     side: z.enum(['left', 'right']),
-    value: z.number().min(0).max(1000).nullable(),
+    value: figureSchema(0, 1000).nullable(),
   }),
   z.object({ field: z.literal('trim'), ...lot, value: z.enum(TRIM_LEVELS).nullable() }),
   z.object({ field: z.literal('convention'), target: id, side: whole, value: z.boolean().nullable() }),
@@ -46,7 +52,7 @@ export const decisionSchema = z.discriminatedUnion('field', [
     field: z.literal('measure'),
     target: z.enum(['fat-depth', 'eye-area', 'kidney-fat']),
     side: whole,
-    value: z.number().min(0).max(1000).nullable(),
+    value: figureSchema(0, 1000).nullable(),
   }),
   z.object({ field: z.literal('ribs'), ...lot, value: z.number().int().min(1).max(30).nullable() }),
   z.object({
@@ -57,18 +63,18 @@ export const decisionSchema = z.discriminatedUnion('field', [
   }),
   z.object({ field: z.literal('step'), target: id, side: sided, value: z.boolean().nullable() }),
   z.object({ field: z.literal('portion'), ...onCut, value: portionSchema.nullable() }),
-  z.object({ field: z.literal('index'), ...onCut, value: z.number().min(0).max(50).nullable() }),
+  z.object({ field: z.literal('index'), ...onCut, value: figureSchema(0, 50).nullable() }),
   z.object({ field: z.literal('price'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('lock'), ...onCut, value: z.boolean().nullable() }),
   z.object({ field: z.literal('floor'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('ceiling'), ...onCut, value: unitPriceSchema.nullable() }),
-  z.object({ field: z.literal('sold'), ...onCut, value: z.number().min(0).max(1).nullable() }),
+  z.object({ field: z.literal('sold'), ...onCut, value: figureSchema(0, 1).nullable() }),
   z.object({ field: z.literal('done'), ...onCut, value: z.boolean().nullable() }),
   z.object({
     field: z.literal('cost'),
     target: id,
     side: whole,
-    value: z.object({ label: z.string().trim().min(1).max(80), amount: money }).nullable(),
+    value: z.object({ label: lineSchema(80), amount: money }).nullable(),
   }),
   z.object({
     field: z.literal('fee'),
@@ -87,13 +93,13 @@ export type Field = Decision['field']
 
 /** A decision in the list: its id and batch are minted where it was taken, `seq` where it was kept. */
 export const commandSchema = z.object({
-  id: z.uuid(),
+  id: idSchema,
   seq: z.number().int().min(0),
-  batch: z.uuid(),
+  batch: idSchema,
   /** The batch this one takes back, or brings back. */
-  undoes: z.uuid().nullable(),
-  redoes: z.uuid().nullable(),
+  undoes: idSchema.nullable(),
+  redoes: idSchema.nullable(),
   decision: decisionSchema,
-  at: z.iso.datetime(),
+  at: instantSchema,
 })
 export type Command = z.infer<typeof commandSchema>

@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { lookup, portionSchema, SPECIES, TRIM_LEVELS, type Anatomy } from '#core/anatomy'
 import { refuse, sayIssue, type Outcome } from '#core/measure'
+import { figureSchema, keySchema as id, lineSchema, textSchema } from '#core/records'
 import type { Decision } from './commands.ts'
 import { refusalOf, settle, type Plan } from './read.ts'
 
-const id = z.string().min(1).max(60)
 const side = z.enum(['left', 'right', 'animal'])
 const half = z.enum(['left', 'right'])
 
@@ -13,11 +13,11 @@ export const cutPlanSchema = z.object({
   format: z.literal('ekko-plan'),
   version: z.literal(1),
   species: z.enum(SPECIES),
-  name: z.string().trim().min(1).max(80),
-  says: z.string().trim().max(300),
+  name: lineSchema(80),
+  says: textSchema(300),
   trim: z.enum(TRIM_LEVELS),
   lines: z.array(z.object({ line: id, side: half, setting: id })).max(60),
-  mm: z.array(z.object({ line: id, side: half, mm: z.number().min(0).max(1000) })).max(40),
+  mm: z.array(z.object({ line: id, side: half, mm: figureSchema(0, 1000) })).max(40),
   paths: z.array(z.object({ part: id, side, path: id })).max(300),
   portions: z.array(z.object({ cut: id, portion: portionSchema })).max(200),
 })

@@ -1,92 +1,270 @@
-import { cpSync, existsSync, mkdirSync } from 'node:fs'
-import { PGlite } from '@electric-sql/pglite'
-import { migrate } from '../store/migrate.ts'
-import {
-  operations,
-  writes,
-  type ArgumentOf,
-  type OperationName,
-  type ResultOf,
-  type Store,
-} from '../store/operations.ts'
-import type { Tx } from '../store/rows.ts'
-import {
-  checkpointDone,
-  copyBeforeCheckpoint,
-  flushFolder,
-  placesOf,
-  recover,
-  walFlusher,
-} from './durable.ts'
+import { join } from 'node:path'
+import { sameStamp, type Cluster, type Session } from './cluster.ts'
+import { copiesIn, makeCopy, noteProven, removeCopy, type Manifest } from './copies.ts'
+import { DiskFailure, type Disk } from './disk.ts'
+import { mark, unmark } from './marker.ts'
+import { placesOf } from './places.ts'
+import { asideName, recover, takePlace, type Recovery } from './recovery.ts'
+import { flushTree, makeFolderWhole, removeTree, removeWhole, writeWhole } from './trees.ts'
+
+export type StopReason = 'disk' | 'database' | 'lock' | 'thread' | 'closed'
+
+/** The records are no longer taken: nothing after this is kept, and nothing before it is lost. */
+export class Stopped extends Error {
+  constructor(
+    readonly reason: StopReason,
+    readonly what: string,
+  ) {
+    super(what)
+  }
+}
+
+/** A folder written by a newer program. */
+export class NewerSchema extends Error {
+  constructor(schema: number) {
+    super(
+      `This folder was written by a newer Ekko (schema ${schema}). Start that version, or restore a bundle into a new folder.`,
+    )
+  }
+}
+
+export interface EngineOptions<Tx> {
+  disk: Disk
+  cluster: Cluster<Tx>
+  folder: string
+  /** Whether the folder is still ours: asked before each acknowledgement. */
+  holds?: () => boolean
+  now: () => Date
+  /** Told of a new copy, to prove it elsewhere; and of what could not be copied, in words. */
+  copied?: (copy: Manifest) => void
+  warned?: (words: string | null) => void
+}
 
 const CHECKPOINT_AFTER_BYTES = 64 * 1024 * 1024
 const LOOK_EVERY = 100
 
-export interface EngineOptions {
-  /** A prepared database to copy into an empty folder: creating one takes seconds. */
-  template?: string
-  now?: () => Date
+export interface Engine<Tx> {
+  /** What was brought back when it was opened, after a cut. */
+  readonly recovered: Recovery | null
+  /** One piece of work as one transaction, in turn; what it wrote is on the platter when it resolves. */
+  run<T>(work: (tx: Tx) => Promise<T>, writes: boolean): Promise<T>
+  checkpoint(): Promise<void>
+  /** Puts the proven `db.next` in the place of the database and goes on with it; the present one is kept beside it. */
+  replace(): Promise<{ aside: string }>
+  proven(name: string): Promise<void>
+  close(): Promise<void>
 }
 
 /**
- * Opens the database of a data folder on this thread. PGlite never calls fsync: the folder is flushed after
- * every open, and the write-ahead log before every write is acknowledged. Operations run one after another.
+ * Opens the records of a folder. The database flushes nothing by itself, so: the folder is flushed after every open,
+ * the log before every acknowledgement; whatever a cut could leave half done is done under a marker that names a copy.
+ * After a failed flush, a database error or a lost lock nothing is acknowledged any more, until the next start.
  */
-export async function openEngine(
-  folder: string,
-  { template, now = () => new Date() }: EngineOptions = {},
-): Promise<Store> {
-  const { db: place, wal, backups } = placesOf(folder)
-  mkdirSync(backups, { recursive: true })
-  recover(folder)
-  if (template && !existsSync(place)) cpSync(template, place, { recursive: true })
-  const db = await PGlite.create(place)
-  await migrate(db)
-  flushFolder(place)
-  const flushWal = walFlusher(wal)
-  let sinceLook = 0
+export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine<Tx>> {
+  const { disk, cluster, folder, now, holds = () => true, copied, warned } = options
+  const { db: place, next, clean, backups } = placesOf(folder)
+  const log = join(place, cluster.log)
+  const at = () => now().toISOString()
+  makeFolderWhole(disk, folder)
+  makeFolderWhole(disk, backups)
+  const recovered = await recover(disk, cluster, folder)
+  if (!disk.exists(place)) await create()
+  let session = await openProtected()
+  let stopped: Stopped | null = null
+  let looks = 0
+  let segments = ''
   let tail: Promise<unknown> = Promise.resolve()
+
+  /** A new database is made aside, so that a start cut off in the middle leaves none. */
+  async function create() {
+    const made = await cluster.open(next)
+    await made.migrate()
+    await made.close()
+    flushTree(disk, next)
+    takePlace(disk, folder, '')
+    writeWhole(disk, clean, 'yes')
+  }
+
+  /** After a stop that was not clean the database repairs itself while it opens: a copy is kept until that is flushed. */
+  async function openProtected(): Promise<Session<Tx>> {
+    const opening = disk.exists(clean) ? null : makeCopy(disk, folder, { why: 'opening', stamp: null, at: at() })
+    if (opening) mark(disk, folder, { step: 'opening', copy: opening.name, digest: opening.digest, stamp: null, at: at() })
+    else removeWhole(disk, clean)
+    const opened = await cluster.open(place)
+    const schema = await opened.schema()
+    if (schema > cluster.schema) {
+      await opened.close()
+      throw new NewerSchema(schema)
+    }
+    if (schema < cluster.schema) {
+      flushTree(disk, place)
+      makeCopy(disk, folder, { why: 'schema', stamp: await opened.stamp(), at: at() })
+      await opened.migrate()
+    }
+    flushTree(disk, place)
+    if (opening) {
+      unmark(disk, folder)
+      removeCopy(disk, folder, opening.name)
+    }
+    return opened
+  }
+
+  function flushLog() {
+    const names = disk.list(log).flatMap((e) => (e.kind === 'file' ? e.name : []))
+    for (const name of names) disk.flush(join(log, name))
+    if (names.join() !== segments) disk.flush(log)
+    segments = names.join()
+  }
+
+  function stop(reason: StopReason, what: string): Stopped {
+    stopped ??= new Stopped(reason, what)
+    return stopped
+  }
+
+  /** A disk that fails, or anything unforeseen, while the records are being secured: never go on after that. */
+  const stopFor = (error: unknown) =>
+    error instanceof Stopped
+      ? error
+      : stop('disk', error instanceof Error ? error.message : 'The disk failed.')
+
   const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-    const next = tail.then(work, work)
-    tail = next.catch(() => undefined)
-    return next
+    const act = () => {
+      if (stopped) throw stopped
+      return work()
+    }
+    const turn = tail.then(act, act)
+    tail = turn.catch(() => undefined)
+    return turn
+  }
+
+  function checkLock() {
+    if (!holds()) throw stop('lock', 'Another Ekko has taken the folder; this one keeps nothing more.')
+  }
+
+  async function transact<T>(work: (tx: Tx) => Promise<T>): Promise<T> {
+    let own: unknown
+    try {
+      return await session.transaction(async (tx) => {
+        try {
+          return await work(tx)
+        } catch (error) {
+          own = error
+          throw error
+        }
+      })
+    } catch (error) {
+      // An error of the work itself was rolled back; one of the commit leaves unknown what the database holds.
+      if (error === own && !cluster.isFatal(error)) throw error
+      throw stop('database', `The database failed: ${error instanceof Error ? error.message : String(error)}`)
+    }
+  }
+
+  /** A copy of the database at rest; a disk that takes no copy (full, read-only) is said, and is no harm to the records. */
+  async function tryCopy(): Promise<Manifest | null> {
+    try {
+      const copy = makeCopy(disk, folder, { why: 'checkpoint', stamp: await session.stamp(), at: at() })
+      warned?.(null)
+      return copy
+    } catch (error) {
+      if (!(error instanceof DiskFailure && error.isRefusal)) throw error
+      warned?.(
+        error.code === 'ENOSPC' || error.code === 'EDQUOT'
+          ? 'There is no room left on the disk for a copy of the records. Free some.'
+          : `No copy of the records can be written to ${backups} (${error.code}). Let Ekko write there.`,
+      )
+      return null
+    }
+  }
+
+  async function underMarker(copy: Manifest, change: () => Promise<void>) {
+    const { name, digest, stamp } = copy
+    mark(disk, folder, { step: 'checkpoint', copy: name, digest, stamp, at: copy.at })
+    await change()
+    unmark(disk, folder)
   }
 
   async function checkpointNow() {
-    copyBeforeCheckpoint(folder, now().toISOString().slice(0, 10))
-    await db.exec('checkpoint')
-    flushFolder(place)
-    checkpointDone(folder)
+    const copy = await tryCopy()
+    if (!copy) return
+    await underMarker(copy, async () => {
+      await session.checkpoint()
+      flushTree(disk, place)
+    })
+    copied?.(copy)
   }
 
-  async function walBytes(): Promise<number> {
-    const { rows } = await db.query<{ bytes: string }>(
-      'select pg_wal_lsn_diff(pg_current_wal_lsn(), redo_lsn)::bigint::text as bytes from pg_control_checkpoint()',
-    )
-    return Number(rows[0]!.bytes)
+  /** At stop: nothing is copied when nothing was written since the last proven copy. */
+  async function closeNow() {
+    const stamp = await session.stamp()
+    const last = copiesIn(disk, folder).filter((c) => c.why === 'checkpoint' && c.proven).at(-1)
+    const copy = last?.stamp && sameStamp(last.stamp, stamp) ? last : await tryCopy()
+    // Without a copy the database is left as a cut would leave it, its log flushed: the next start repairs it.
+    if (!copy) return
+    await underMarker(copy, async () => {
+      await session.checkpoint()
+      await session.close()
+      flushTree(disk, place)
+      writeWhole(disk, clean, 'yes')
+    })
+  }
+
+  const secured = async <T>(work: () => Promise<T>): Promise<T> => {
+    try {
+      checkLock()
+      return await work()
+    } catch (error) {
+      throw stopFor(error)
+    }
   }
 
   return {
-    run: <K extends OperationName>(name: K, argument: ArgumentOf<K>) =>
+    recovered,
+    run: (work, writes) =>
       inTurn(async () => {
-        const operation = operations[name] as unknown as (
-          tx: Tx,
-          argument: ArgumentOf<K>,
-        ) => Promise<ResultOf<K>>
-        const result = await db.transaction((tx) => operation(tx, argument))
-        if (name in writes) {
-          flushWal()
-          if (++sinceLook % LOOK_EVERY === 0 && (await walBytes()) > CHECKPOINT_AFTER_BYTES)
-            await checkpointNow()
+        checkLock()
+        const result = await transact(work)
+        if (writes) {
+          await secured(async () => {
+            flushLog()
+            if (++looks % LOOK_EVERY === 0 && (await session.logBytes()) > CHECKPOINT_AFTER_BYTES)
+              await checkpointNow()
+          })
+          checkLock()
         }
-        return result as ResultOf<K>
+        return result
       }),
-    checkpoint: () => inTurn(checkpointNow),
+    checkpoint: () => inTurn(() => secured(checkpointNow)),
+    replace: () =>
+      inTurn(() =>
+        secured(async () => {
+          const kept = makeCopy(disk, folder, { why: 'checkpoint', stamp: await session.stamp(), at: at() })
+          const aside = asideName(disk, folder)
+          await underMarker(kept, async () => {
+            await session.checkpoint()
+            await session.close()
+            flushTree(disk, place)
+          })
+          mark(disk, folder, { step: 'swap', aside, at: at() })
+          takePlace(disk, folder, aside)
+          writeWhole(disk, clean, 'yes')
+          unmark(disk, folder)
+          session = await openProtected()
+          segments = ''
+          copied?.(kept)
+          return { aside }
+        }),
+      ),
+    proven: (name) => inTurn(() => secured(async () => noteProven(disk, folder, name, at()))),
     close: () =>
       inTurn(async () => {
-        await checkpointNow()
-        await db.close()
-        flushFolder(place)
+        try {
+          await secured(closeNow)
+        } finally {
+          stop('closed', 'Ekko is stopping.')
+        }
       }),
   }
 }
+
+/** Removes what a restore rehearsed and nobody took. */
+export const dropNext = (disk: Disk, folder: string) => removeTree(disk, placesOf(folder).next)

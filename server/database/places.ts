@@ -1,0 +1,19 @@
+import { join } from 'node:path'
+
+/** Where a data folder keeps what. Everything that changes places by renaming lies beside what it replaces. */
+export const placesOf = (folder: string) => ({
+  db: join(folder, 'db'),
+  /** A database being made or brought back, before it takes the place. */
+  next: join(folder, 'db.next'),
+  /** Throw-away databases, on which copies and bundles are tried. */
+  trial: join(folder, 'trial'),
+  /** A new, empty database of this schema, copied where one is needed: making one takes seconds. */
+  empty: join(folder, 'empty'),
+  backups: join(folder, 'backups'),
+  bundles: join(folder, 'backups', 'bundles'),
+  marker: join(folder, 'in-progress'),
+  /** There after a clean stop: the database needs no recovery of its own when it is opened. */
+  clean: join(folder, 'stopped-clean'),
+  recovery: join(folder, 'last-recovery.json'),
+  settings: join(folder, 'copies.json'),
+})
