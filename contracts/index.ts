@@ -196,6 +196,68 @@ export const bundleSchema = z.object({
 })
 export type Bundle = z.infer<typeof bundleSchema>
 
+/** What records come to, to be held against others. */
+export interface Held {
+  farm: string | null
+  lots: number
+  weighings: number
+  decisions: number
+  packs: number
+  papers: number
+  /** Instant of the newest record. */
+  newest: string | null
+}
+/** Copies of the records that lie on this machine and at the second place. */
+export interface CopiesKept {
+  folder: string
+  freeBytes: number
+  dbBytes: number
+  low: boolean
+  copies: { name: string; at: string; proven: string | null; why: 'checkpoint' | 'schema' | 'opening' }[]
+  bundles: {
+    name: string
+    kind: 'day' | 'week' | 'month' | 'restore'
+    at: string
+    bytes: number
+    held: Held
+  }[]
+  second: {
+    folder: string | null
+    state: 'none' | 'away' | 'there' | 'failed'
+    bundles: string[]
+    why: string | null
+  }
+  /** What was brought back at the last start after a cut: everything acknowledged until then. */
+  recovered: { to: string; aside: string | null } | null
+}
+/** A bundle brought back beside the present records; nothing is changed until it is taken. */
+export interface Rehearsal {
+  id: string
+  name: string | null
+  held: Held
+  present: Held
+}
+/** How the records stand: what a page says before anything else. */
+export interface Standing {
+  recovered: CopiesKept['recovered']
+  /** What is wrong without harm to the records: no room for a copy, a disk nearly full. */
+  warning: string | null
+}
+export interface Copies extends CopiesKept {
+  busy: boolean
+  warning: string | null
+  upToDate: boolean
+  rehearsal: Rehearsal | null
+}
+export const secondPlaceSchema = z.object({ folder: lineSchema(1000).nullable() })
+const passphrase = z.string().min(8, 'A passphrase has at least eight signs.').max(200)
+export const sealSchema = z.object({ passphrase })
+export const rehearsalSchema = z.object({
+  place: z.enum(['here', 'second']),
+  name: z.string().min(1).max(100),
+  passphrase: z.string().max(200).nullable(),
+})
+
 /** RFC 9457 problem details, with the fields they belong to. */
 export interface Problem {
   type: string
@@ -203,5 +265,36 @@ export interface Problem {
   status: number
   detail?: string
   errors?: { field: string; detail: string; code?: string; confirmable?: boolean }[]
+  /** Of two things under one id or revision: what is kept, and what was sent. */
+  held?: unknown
+  sent?: unknown
   conflicts?: { mine: z.infer<typeof decisionSchema>; theirs: z.infer<typeof decisionSchema>; seq: number }[]
 }
+
+/** Every address of the API, below /api, with the form of what it is sent: what a test that tries them all goes by. */
+export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; body?: z.ZodType }[] = [
+  { method: 'get', path: '/home' },
+  { method: 'get', path: '/events' },
+  { method: 'get', path: '/standing' },
+  { method: 'put', path: '/farm', body: farmChangeSchema },
+  { method: 'post', path: '/lots', body: newLotSchema },
+  { method: 'get', path: '/lots/:id' },
+  { method: 'post', path: '/lots/:id/weighings', body: newWeighingSchema },
+  { method: 'post', path: '/lots/:id/packs', body: newPackSchema },
+  { method: 'post', path: '/lots/:id/decisions', body: appendSchema },
+  { method: 'get', path: '/anatomies/:hash' },
+  { method: 'put', path: '/plans/:id', body: planChangeSchema },
+  { method: 'get', path: '/own/:species' },
+  { method: 'post', path: '/own', body: ownChangeSchema },
+  { method: 'post', path: '/lots/:id/papers', body: newPaperSchema },
+  { method: 'get', path: '/papers/:name' },
+  { method: 'get', path: '/bundle' },
+  { method: 'post', path: '/bundle/sealed', body: sealSchema },
+  { method: 'get', path: '/copies' },
+  { method: 'post', path: '/copies' },
+  { method: 'put', path: '/copies/second', body: secondPlaceSchema },
+  { method: 'post', path: '/rehearsals', body: rehearsalSchema },
+  { method: 'post', path: '/rehearsals/sent' },
+  { method: 'post', path: '/rehearsals/:id/restore' },
+  { method: 'delete', path: '/rehearsals/:id' },
+]

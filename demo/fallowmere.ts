@@ -1,10 +1,11 @@
 import { v7 as uuid } from 'uuid'
-import type { Append, Farm, NewPack, NewWeighing } from '#contracts'
+import type { Append, FarmChange, Lot, NewPack, NewWeighing } from '#contracts'
 import { KG_PER_LB } from '#core/measure'
 import type { Species } from '#core/anatomy'
 import type { Decision } from '#core/plan'
 
-const FARM: Farm = {
+const FARM: FarmChange = {
+  base: 0,
   name: 'Fallowmere',
   currency: 'USD',
   massUnit: 'lb',
@@ -13,11 +14,11 @@ const FARM: Farm = {
   mincePerKg: 595 / KG_PER_LB,
 }
 
-type Post = (path: string, body: unknown) => Promise<void>
+type Post = (path: string, body: unknown) => Promise<Lot>
 
 async function hang(post: Post, tag: string, species: Species = 'hog', count = 1) {
   const id = uuid()
-  await post('/lots', { id, tag, species, count })
+  let held = await post('/lots', { id, tag, species, count })
   return {
     weigh: (stage: NewWeighing['stage'], value: number, more: Partial<NewWeighing> = {}) =>
       post(`/lots/${id}/weighings`, {
@@ -31,15 +32,16 @@ async function hang(post: Post, tag: string, species: Species = 'hog', count = 1
         confirmed: false,
         ...more,
       } satisfies NewWeighing),
-    decide: (...decisions: Decision[]) =>
-      post(`/lots/${id}/decisions`, {
+    decide: async (...decisions: Decision[]) => {
+      held = await post(`/lots/${id}/decisions`, {
         batch: uuid(),
-        base: Number.MAX_SAFE_INTEGER,
+        base: held.commands.at(-1)?.seq ?? 0,
         own: [],
         undoes: null,
         redoes: null,
         commands: decisions.map((decision) => ({ id: uuid(), decision })),
-      } satisfies Append),
+      } satisfies Append)
+    },
     pack: (cut: string, value: number, packs: number) =>
       post(`/lots/${id}/packs`, {
         id: uuid(),
@@ -97,6 +99,7 @@ export async function loadFallowmere(address: string): Promise<void> {
     })
     if (!res.ok)
       throw new Error(`The demo farm could not be loaded: ${path} answered ${res.status} ${await res.text()}`)
+    return (await res.json()) as Lot
   }
   await send('PUT', '/farm', FARM)
 

@@ -1,33 +1,28 @@
 import { getDocument, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.mjs'
-import request from 'supertest'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Bundle, Home, Lot } from '#contracts'
-import { createApp } from './app.ts'
 import { readBundle } from './bundle.ts'
-import { openEngine } from './database/engine.ts'
 import { FolderInUse, lockFolder } from './database/lock.ts'
+import { openStore, type Store } from './store/store.ts'
 import {
   appendBody,
   FARM,
   lotBody,
   newFolder,
+  openTestApi,
   openTestStore,
   packBody,
   takePath,
   weighingBody,
 } from './testing.ts'
-import type { Store } from './store/operations.ts'
 
 let store: Store
 let folder: string
-let api: ReturnType<typeof request>
+let api: Awaited<ReturnType<typeof openTestApi>>['api']
 const bugs: unknown[] = []
 beforeAll(async () => {
-  ;({ store, folder } = await openTestStore())
-  api = request(
-    createApp({ store, now: () => new Date('2026-11-02T12:00:00Z'), log: (e) => bugs.push(e) }).app,
-  )
+  ;({ store, folder, api } = await openTestApi({ log: (e) => bugs.push(e) }))
   await api.put('/api/farm').send(FARM).expect(200)
 })
 afterAll(async () => {
@@ -37,6 +32,7 @@ afterAll(async () => {
 
 const hang = async (more = {}): Promise<Lot> =>
   (await api.post('/api/lots').send(lotBody(more)).expect(201)).body
+const seqNow = async (lot: Lot) => seqOf((await api.get(`/api/lots/${lot.id}`)).body)
 const seqOf = (lot: Lot) => Math.max(0, ...lot.commands.map((c) => c.seq))
 const decide = (lot: Lot, body: unknown) => api.post(`/api/lots/${lot.id}/decisions`).send(body as object)
 const ROUTE = (value: 'inspected' | 'custom') =>
@@ -245,7 +241,7 @@ describe('papers', () => {
     await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
     await decide(lot, appendBody(0, takePath('loin', 'loin-roasts', 'right'))).expect(200)
     const { body } = await paper(lot, 'cut-sheet').expect(201)
-    await decide(lot, appendBody(1e9, takePath('loin', 'loin-grind', 'right'))).expect(200)
+    await decide(lot, appendBody(await seqNow(lot), takePath('loin', 'loin-grind', 'right'))).expect(200)
     const text = await textOf(await download(body.id, 'pdf'))
     expect(text).toContain('Right: Boneless roasts and back ribs')
     expect(text).toContain('Left: Bone-in chops, tenderloin left in')
@@ -300,9 +296,9 @@ describe('species', () => {
     expect(split.body.errors[0]).toMatchObject({ code: 'door-closed', field: 'decisions.0.value' })
     const whole = { field: 'convention', target: 'split', side: 'animal', value: false } as const
     await decide(lot, appendBody(0, whole)).expect(200)
-    const half = await decide(lot, appendBody(1e9, ...saddle('left'))).expect(422)
+    const half = await decide(lot, appendBody(await seqNow(lot), ...saddle('left'))).expect(422)
     expect(half.body.errors[0]).toMatchObject({ code: 'both-sides' })
-    await decide(lot, appendBody(1e9, ...saddle('left', 'right'))).expect(200)
+    await decide(lot, appendBody(await seqNow(lot), ...saddle('left', 'right'))).expect(200)
   })
   it('a long line off the meat and impossible ribs are refused at their field', async () => {
     const lot = await hang({ species: 'lamb' })
@@ -324,9 +320,9 @@ describe('species', () => {
 describe('a farm’s own ways to cut', () => {
   it('are checked, versioned, pinned by new lots only, and travel in the bundle', async () => {
     const before = await hang({ species: 'lamb' })
-    const first = (await api.post('/api/own').send(ownLamb()).expect(201)).body
+    const first = (await api.post('/api/own').send({ base: 0, body: ownLamb() }).expect(201)).body
     expect(first.version).toBe(1)
-    expect((await api.post('/api/own').send(ownLamb()).expect(201)).body.version).toBe(1)
+    expect((await api.post('/api/own').send({ base: 0, body: ownLamb() }).expect(201)).body.version).toBe(1)
     const after = await hang({ species: 'lamb' })
     expect(after.anatomy).not.toBe(before.anatomy)
     expect((await api.get(`/api/lots/${before.id}`)).body.anatomy).toBe(before.anatomy)
@@ -337,15 +333,21 @@ describe('a farm’s own ways to cut', () => {
     expect(bundle.content.own.map((o) => o.body.paths[0]!.id)).toEqual(['own-neck-skewers'])
   })
   it('are refused with the tissue that does not close, an unknown cut, or an id that could be ours', async () => {
-    const open = await api.post('/api/own').send(ownLamb(0.8)).expect(422)
+    const open = await api
+      .post('/api/own')
+      .send({ base: 1, body: ownLamb(0.8) })
+      .expect(422)
     expect(open.body.errors[0]).toMatchObject({ field: 'paths.0', code: 'own-unsound' })
     expect(open.body.errors[0].detail).toContain('lean does not close: 20 % is missing')
-    const unknown = await api.post('/api/own').send(ownLamb(1, 'wing')).expect(422)
+    const unknown = await api
+      .post('/api/own')
+      .send({ base: 1, body: ownLamb(1, 'wing') })
+      .expect(422)
     expect(unknown.body.errors[0].detail).toContain('makes unknown cut wing')
     const ours = ownLamb()
     ours.paths[0]!.id = 'neck-slices'
-    const id = await api.post('/api/own').send(ours)
-    expect(id.body.errors[0].field).toBe('paths.0.id')
+    const id = await api.post('/api/own').send({ base: 1, body: ours })
+    expect(id.body.errors[0].field).toBe('body.paths.0.id')
     await api.get('/api/own/yak').expect(404)
   })
 })
@@ -406,7 +408,7 @@ describe('the bundle', () => {
     expect(await other.store.run('importBundle', read.value)).toEqual({ result: 'occupied' })
     const next = await other.store.run('decide', {
       lot: lot.id,
-      append: appendBody(1e9, takePath('leg', 'leg-grind')),
+      append: appendBody(await seqNow(lot), takePath('leg', 'leg-grind')),
       at: '2026-11-03T00:00:00.000Z',
     })
     expect(next.result).toBe('kept')
@@ -415,7 +417,7 @@ describe('the bundle', () => {
   it.each([
     ['cut off', (t: string) => t.slice(0, t.length / 2), 'bundle-damaged'],
     ['altered', (t: string) => t.replace('Fallowmere', 'Fellowmere'), 'bundle-damaged'],
-    ['of a later version', (t: string) => t.replace('"version":2', '"version":9'), 'bundle-version'],
+    ['of a later version', (t: string) => t.replace('"version":3', '"version":9'), 'bundle-version'],
     ['something else', () => '[1,2]', 'bundle-damaged'],
   ])('%s is refused before anything is changed', async (_, spoil, code) => {
     const text = JSON.stringify((await store.run('exportBundle', undefined)) satisfies Bundle)
@@ -430,15 +432,15 @@ describe('the folder', () => {
     const lot = lotBody()
     await first.run('hangLot', { lot, at: '2026-11-01T00:00:00.000Z' })
     await first.close()
-    const second = await openEngine(place)
+    const second = await openStore(place)
     expect((await second.run('home', undefined)).lots.map((l) => l.id)).toEqual([lot.id])
     await second.close()
   })
   it('is refused to a second process, with a reason', async () => {
-    const unlock = await lockFolder(folder, 0)
-    await expect(lockFolder(folder, 0)).rejects.toThrow(FolderInUse)
-    await expect(lockFolder(folder, 0)).rejects.toThrow(/Another Ekko has the folder/)
-    await unlock()
+    const lock = await lockFolder(folder)
+    await expect(lockFolder(folder)).rejects.toThrow(FolderInUse)
+    await expect(lockFolder(folder)).rejects.toThrow(/Another Ekko has the folder/)
+    lock.release()
   })
   it('never lets a weight, a pack or a decision be changed or deleted', async () => {
     const { PGlite } = await import('@electric-sql/pglite')

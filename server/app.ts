@@ -2,17 +2,25 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type Express, type RequestHandler } from 'express'
 import helmet from 'helmet'
+import type { Stopped } from './database/engine.ts'
 import { Bell } from './events.ts'
-import { problemHandler, Refusal } from './problem.ts'
+import type { Keeping } from './keeping/service.ts'
+import { paperMaker, type PaperMaker } from './papers/maker.ts'
+import { notFound, problemHandler, Refusal } from './problem.ts'
 import { apiRoutes } from './routes.ts'
-import type { Store } from './store/operations.ts'
+import type { Store } from './store/store.ts'
 
 export interface AppOptions {
   store: Store
+  keeping: Keeping
+  /** Where papers are made: a thread of its own, or here. */
+  papers?: PaperMaker
   now?: () => Date
   /** The built pages; without them only the API answers. */
   pages?: string
   log?: (error: unknown) => void
+  /** Told when the records turn out to be no longer taken. */
+  stopped?: (why: Stopped) => void
 }
 
 const LOCAL = /^(?:localhost|127\.0\.0\.1|\[::1\])(?::\d+)?$/
@@ -21,7 +29,8 @@ const LOCAL = /^(?:localhost|127\.0\.0\.1|\[::1\])(?::\d+)?$/
 const onlyOwnPages: RequestHandler = (req, _res, next) => {
   const host = req.headers.host ?? ''
   const origin = req.headers.origin
-  if (!LOCAL.test(host) || (origin !== undefined && new URL(origin).host !== host)) {
+  const isForeign = origin !== undefined && (!URL.canParse(origin) || new URL(origin).host !== host)
+  if (!LOCAL.test(host) || isForeign) {
     throw new Refusal({
       type: '/problems/foreign',
       title: 'This server answers only its own pages on this machine.',
@@ -31,7 +40,15 @@ const onlyOwnPages: RequestHandler = (req, _res, next) => {
   next()
 }
 
-export function createApp({ store, now = () => new Date(), pages, log = () => undefined }: AppOptions): {
+export function createApp({
+  store,
+  keeping,
+  papers = paperMaker,
+  now = () => new Date(),
+  pages,
+  log = () => undefined,
+  stopped = () => undefined,
+}: AppOptions): {
   app: Express
   bell: Bell
 } {
@@ -50,6 +67,7 @@ export function createApp({ store, now = () => new Date(), pages, log = () => un
           imgSrc: ["'self'", 'data:'],
           objectSrc: ["'none'"],
           baseUri: ["'self'"],
+          formAction: ["'self'"],
           frameAncestors: ["'none'"],
         },
       },
@@ -61,8 +79,10 @@ export function createApp({ store, now = () => new Date(), pages, log = () => un
     res.set('cache-control', 'no-store')
     next()
   })
-  app.use(express.json({ limit: '1mb' }))
-  app.use('/api', apiRoutes(store, bell, now))
+  // A bundle sent to be restored is read as bytes by its own route, whatever it calls itself.
+  const json = express.json({ limit: '1mb' })
+  app.use((req, res, next) => (req.path === '/api/rehearsals/sent' ? next() : json(req, res, next)))
+  app.use('/api', apiRoutes({ store, keeping, papers, bell, now }))
   if (pages && existsSync(pages)) {
     app.use(
       express.static(pages, {
@@ -70,8 +90,12 @@ export function createApp({ store, now = () => new Date(), pages, log = () => un
         setHeaders: (res, path) => path.endsWith('.html') && res.setHeader('cache-control', 'no-cache'),
       }),
     )
-    app.get('/{*path}', (_req, res) => void res.sendFile(join(pages, 'index.html')))
+    app.get('/{*path}', (req, res) => {
+      // A page's address has no ending; a missing script or picture is not a page.
+      if (/\.\w+$/.test(req.path)) throw notFound('file')
+      res.sendFile(join(pages, 'index.html'))
+    })
   }
-  app.use(problemHandler(log))
+  app.use(problemHandler(log, stopped))
   return { app, bell }
 }

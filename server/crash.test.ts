@@ -1,11 +1,10 @@
-import { cpSync, existsSync, rmSync } from 'node:fs'
+import { cpSync, existsSync, readdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { PGlite } from '@electric-sql/pglite'
 import { afterEach, describe, expect, it } from 'vitest'
-import { copyBeforeCheckpoint, placesOf } from './database/durable.ts'
-import { openEngine } from './database/engine.ts'
-import { lotBody, newFolder, openTestStore } from './testing.ts'
-import type { Store } from './store/operations.ts'
+import { realDisk, type Disk } from './database/disk.ts'
+import { placesOf } from './database/places.ts'
+import { openStore, type Store } from './store/store.ts'
+import { copyOf, lotBody, openTestStore } from './testing.ts'
 
 const AT = '2026-11-01T08:00:00.000Z'
 const open: Store[] = []
@@ -15,8 +14,8 @@ afterEach(async () => {
   for (const folder of folders.splice(0)) rmSync(folder, { recursive: true, force: true })
 })
 
-async function started(folder?: string) {
-  const out = await openTestStore(folder)
+async function started(folder?: string, disk: Disk = realDisk) {
+  const out = await openTestStore(folder, { disk })
   open.push(out.store)
   folders.push(out.folder)
   return out
@@ -27,27 +26,23 @@ async function hang(store: Store, n: number, from = 0) {
     expect(out.result).toBe('kept')
   }
 }
+const still = (folder: string) => {
+  const copy = copyOf(folder)
+  folders.push(copy)
+  return copy
+}
 /** What a power cut leaves when only `flushed` paths of the live folder had reached the disk since `base`. */
 function crashImage(base: string, live: string, flushed: string[]): string {
-  const image = newFolder()
-  folders.push(image)
-  cpSync(base, image, { recursive: true })
+  const image = still(base)
   for (const path of flushed) {
     rmSync(join(image, path), { recursive: true, force: true })
     cpSync(join(live, path), join(image, path), { recursive: true })
   }
   return image
 }
-const still = (folder: string) => {
-  const copy = newFolder()
-  folders.push(copy)
-  cpSync(folder, copy, { recursive: true })
-  return copy
-}
 async function tagsIn(folder: string): Promise<string[]> {
-  const store = await openEngine(folder)
+  const store = await openStore(folder)
   const { lots } = await store.run('home', undefined)
-  await store.close()
   return lots.map((l) => l.tag).sort()
 }
 const tags = (n: number) => Array.from({ length: n }, (_, i) => `Lot ${i}`).sort()
@@ -73,24 +68,51 @@ describe('a power cut loses no acknowledged row', () => {
   })
 
   it('inside a checkpoint: control file written, pages not; the marker brings back the copy', async () => {
-    const { store, folder } = await started()
-    const base = still(folder)
+    const seen = { base: '', live: '' }
+    const { marker, db } = { marker: 'in-progress', db: 'db' }
+    const disk: Disk = {
+      ...realDisk,
+      flush: (path) => {
+        // The first flush of the database after the checkpoint: nothing of it has reached the platter yet.
+        if (seen.base && !seen.live && path.includes(`/${db}/`) && existsSync(join(folder, marker)))
+          seen.live = still(folder)
+        realDisk.flush(path)
+      },
+    }
+    const { store, folder } = await started(undefined, disk)
+    seen.base = still(folder)
     await hang(store, 5)
-    const live = still(folder)
-    const db = await PGlite.create(placesOf(live).db)
-    copyBeforeCheckpoint(live, '2026-11-01')
-    await db.exec('checkpoint')
+    await store.checkpoint()
     const reached = [WAL, join('db', 'global', 'pg_control')]
-    const image = crashImage(base, live, [...reached, 'backups', 'checkpoint-in-progress'])
-    const unmarked = crashImage(base, live, reached)
-    await db.close()
+    const image = crashImage(seen.base, seen.live, [...reached, 'backups', marker])
+    const unmarked = crashImage(seen.base, seen.live, reached)
     expect(await tagsIn(image)).toEqual(tags(5))
     expect(existsSync(placesOf(image).marker)).toBe(false)
+    expect(readdirSync(image)).toContain('db.aside-1')
     const without = await tagsIn(unmarked).catch(() => [])
     expect(without, 'without the marker this image really does lose rows').not.toEqual(tags(5))
   })
 
-  it('after a whole checkpoint: the folder alone has every row, and a dated copy is kept', async () => {
+  it('inside the repair of a start after a cut: the marker brings back what lay there before', async () => {
+    const first = await started()
+    const base = still(first.folder)
+    await hang(first.store, 3)
+    const cut = crashImage(base, first.folder, [WAL])
+    const seen = { live: '' }
+    const disk: Disk = {
+      ...realDisk,
+      flush: (path) => {
+        if (!seen.live && path.startsWith(join(cut, 'db')) && existsSync(placesOf(cut).marker))
+          seen.live = still(cut)
+        realDisk.flush(path)
+      },
+    }
+    open.push(await openStore(cut, { disk }))
+    const reached = [join('db', 'global', 'pg_control'), 'backups', 'in-progress']
+    expect(await tagsIn(crashImage(cut, seen.live, reached))).toEqual(tags(3))
+  })
+
+  it('after a whole checkpoint: the folder alone has every row, and a copy is kept', async () => {
     const { store, folder } = await started()
     await hang(store, 5)
     await store.checkpoint()
@@ -99,6 +121,25 @@ describe('a power cut loses no acknowledged row', () => {
     const cut = crashImage(base, folder, [WAL])
     expect(await tagsIn(base)).toEqual(tags(5))
     expect(await tagsIn(cut)).toEqual(tags(7))
-    expect(existsSync(join(placesOf(folder).backups, new Date().toISOString().slice(0, 10)))).toBe(true)
+    expect(existsSync(join(placesOf(folder).backups, 'copy-00001'))).toBe(true)
+  })
+})
+
+describe('a folder of an older Ekko', () => {
+  it('is copied before its schema is changed, and keeps what it held', async () => {
+    const { PGlite } = await import('@electric-sql/pglite')
+    const { store, folder } = await started()
+    await hang(store, 2)
+    await store.close()
+    open.length = 0
+    const db = await PGlite.create(placesOf(folder).db)
+    await db.exec(`alter table paper disable trigger all;
+      alter table farm drop column revision; alter table cut_plan drop column revision, drop column number;
+      alter table lot drop column number; alter table paper drop column number, drop column share;
+      alter table paper enable trigger all; delete from migration where id = 4`)
+    await db.close()
+    expect(await tagsIn(folder)).toEqual(tags(2))
+    const kept = readdirSync(placesOf(folder).backups).filter((n) => n.endsWith('.json'))
+    expect(kept.length).toBeGreaterThan(0)
   })
 })

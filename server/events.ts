@@ -1,10 +1,23 @@
 import type { Request, Response } from 'express'
 
+/** More windows than a farm has; a page that opens streams without end must not starve the others. */
+const MOST = 64
+/** Often enough that a proxy keeps the stream, and that one whose reader is gone is noticed. */
+const HEARTBEAT_MS = 20_000
+
 /** Tells every open window that a lot or the farm has changed, by server-sent events. */
 export class Bell {
   readonly #listeners = new Set<Response>()
+  readonly #heart: ReturnType<typeof setInterval>
 
-  listen(_req: Request, res: Response): void {
+  constructor(heartbeatMs = HEARTBEAT_MS) {
+    this.#heart = setInterval(() => this.#say(': \n\n'), heartbeatMs)
+    this.#heart.unref()
+  }
+
+  /** False when too many windows listen already. */
+  listen(_req: Request, res: Response): boolean {
+    if (this.#listeners.size >= MOST) return false
     res.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
@@ -13,13 +26,23 @@ export class Bell {
     res.write('retry: 1000\n\n')
     this.#listeners.add(res)
     res.on('close', () => this.#listeners.delete(res))
+    return true
   }
 
   ring(what: { lot: string } | { farm: true }): void {
-    for (const res of this.#listeners) res.write(`data: ${JSON.stringify(what)}\n\n`)
+    this.#say(`data: ${JSON.stringify(what)}\n\n`)
+  }
+
+  /** A reader that takes nothing for long is let go: it opens anew and asks what it missed. */
+  #say(text: string): void {
+    for (const res of this.#listeners) {
+      if (res.writableLength > 64 * 1024) res.destroy()
+      else res.write(text)
+    }
   }
 
   close(): void {
+    clearInterval(this.#heart)
     for (const res of this.#listeners) res.end()
   }
 }

@@ -2,7 +2,9 @@ import type { ErrorRequestHandler, Response } from 'express'
 import type { ZodError, ZodType } from 'zod'
 import type { Problem } from '#contracts'
 import { sayIssue, type Issue } from '#core/measure'
-import type { Kept } from './store/operations.ts'
+import { Stopped, type StopReason } from './database/engine.ts'
+import { NoRoom } from './database/outcome.ts'
+import type { Changed, Kept, Taken } from './store/operations.ts'
 
 /** A refusal that a route throws and the last handler turns into problem details (RFC 9457). */
 export class Refusal extends Error {
@@ -49,6 +51,17 @@ export function parsed<T>(schema: ZodType<T>, body: unknown): T {
   return out.data
 }
 
+export const taken = ({ held, sent }: Omit<Taken, 'result'>) =>
+  new Refusal({
+    type: about('taken'),
+    title: 'Another record has this id already.',
+    status: 409,
+    detail:
+      'Nothing was changed. What is kept and what was sent are both shown; send the new one under an id of its own.',
+    held,
+    sent,
+  })
+
 /** The lot a write left behind, or the refusal it came to. */
 export function lotKept(out: Kept) {
   switch (out.result) {
@@ -57,7 +70,7 @@ export function lotKept(out: Kept) {
     case 'missing':
       throw notFound('lot')
     case 'taken':
-      throw new Refusal({ type: about('taken'), title: 'Another lot has this id.', status: 409 })
+      throw taken(out)
     case 'refused':
       throw refused(out.issues)
     case 'conflict':
@@ -71,28 +84,79 @@ export function lotKept(out: Kept) {
   }
 }
 
+/** What a change in place left behind, or the refusal it came to. */
+export function valueKept<T>(out: Changed<T>): T {
+  switch (out.result) {
+    case 'kept':
+      return out.value
+    case 'refused':
+      throw refused(out.issues)
+    case 'changed':
+      throw new Refusal({
+        type: about('changed'),
+        title: 'This was changed in another window meanwhile.',
+        status: 409,
+        detail: 'Nothing was overwritten. Look at what stands now, and save again if yours shall count.',
+        held: out.held,
+        sent: out.sent,
+      })
+  }
+}
+
+const STOP_ADVICE: Record<StopReason, string> = {
+  disk: 'Everything acknowledged before is safe. Look at the disk (room, cable, health), then start Ekko again.',
+  database: 'Everything acknowledged before is safe. Start Ekko again; it looks at its records first.',
+  lock: 'Use the window the other one serves.',
+  thread: 'Everything acknowledged before is safe. Start Ekko again.',
+  closed: 'Start it again to go on.',
+}
+
+/** What a page and the console say when records are no longer taken. */
+export const stoppedProblem = ({ reason, what }: Stopped): Problem => ({
+  type: about('stopped'),
+  title: 'Ekko has stopped: nothing is kept any more.',
+  status: 503,
+  detail: `${what} ${STOP_ADVICE[reason]}`,
+})
+
 export function sendProblem(res: Response, problem: Problem): void {
   res.status(problem.status).type('application/problem+json').send(JSON.stringify(problem))
 }
 
-/** Last in line: refusals as they are, bodies that are not JSON or too large by name, everything else as a bug. */
+/** What the web framework itself refuses, in plain words; by its status. */
+const FORM_WORDS: Record<number, string> = {
+  400: 'The request cannot be read: its address or its body is damaged.',
+  413: 'The body is too large.',
+  415: 'The body is in a form or encoding that is not read here: send JSON in UTF-8.',
+}
+
+function problemOf(error: unknown): Problem | null {
+  if (error instanceof Refusal) return error.problem
+  if (error instanceof Stopped) return stoppedProblem(error)
+  if (error instanceof NoRoom)
+    return { type: about('no-room'), title: 'The disk is full.', status: 507, detail: error.message }
+  const { status, type } = error as { status?: unknown; type?: unknown }
+  if (type === 'entity.parse.failed')
+    return { type: about('not-json'), title: 'The body is not JSON.', status: 400 }
+  if (typeof status === 'number' && status >= 400 && status < 500)
+    return { type: about('unreadable'), title: FORM_WORDS[status] ?? FORM_WORDS[400]!, status }
+  return null
+}
+
+/** Last in line: refusals as they are, what cannot be read by name, everything else as a bug. */
 export const problemHandler =
-  (log: (error: unknown) => void): ErrorRequestHandler =>
+  (log: (error: unknown) => void, stopped: (why: Stopped) => void): ErrorRequestHandler =>
   (error, _req, res, _next) => {
-    if (error instanceof Refusal) return sendProblem(res, error.problem)
-    if (error?.type === 'entity.parse.failed')
-      return sendProblem(res, { type: about('not-json'), title: 'The body is not JSON.', status: 400 })
-    if (error?.type === 'entity.too.large')
-      return sendProblem(res, {
-        type: about('too-large'),
-        title: 'The body is too large: at most 1 MB.',
-        status: 413,
-      })
+    if (error instanceof Stopped) stopped(error)
+    if (res.headersSent) return void res.destroy()
+    const problem = problemOf(error)
+    if (problem) return sendProblem(res, problem)
     log(error)
     sendProblem(res, {
       type: about('bug'),
-      title: 'Ekko failed on this. Nothing was changed.',
+      title: 'Ekko failed on this.',
       status: 500,
-      detail: 'Try again; if it stays, take a bundle from the Farm place and report it.',
+      detail:
+        'It may not have been kept: reload the page to see what was. If it stays, take a bundle from the Farm place and report it.',
     })
   }

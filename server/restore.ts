@@ -1,37 +1,62 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs'
-import { resolve } from 'node:path'
+import { existsSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs'
+import { dirname, resolve } from 'node:path'
+import { createInterface } from 'node:readline/promises'
 import { sayIssue } from '#core/measure'
-import { readBundle } from './bundle.ts'
-import { openEngine } from './database/engine.ts'
-import { FolderInUse, lockFolder } from './database/lock.ts'
+import { realDisk } from './database/disk.ts'
+import { makeFolderWhole } from './database/trees.ts'
+import { EXIT, exitFor } from './exits.ts'
+import { bundleFrom } from './keeping/bundles.ts'
+import { isSealed } from './keeping/seal.ts'
+import { openStore } from './store/store.ts'
 
-/** `npm run restore -- bundle.json folder`: the whole farm from a bundle into an empty folder. */
+/** `EKKO_PASSPHRASE`, or asked for where there is someone to ask. */
+async function passphraseFor(bytes: Uint8Array): Promise<string | null> {
+  const given = process.env.EKKO_PASSPHRASE
+  if (!isSealed(bytes) || given || !process.stdin.isTTY) return given ?? null
+  const ask = createInterface({ input: process.stdin, output: process.stdout })
+  const typed = await ask.question('This bundle is sealed. Its passphrase: ')
+  ask.close()
+  return typed
+}
+
+/** `npm run restore -- bundle folder`: the whole farm from a bundle (plain, compressed or sealed) into a new folder. */
 async function restore(file: string | undefined, target: string | undefined): Promise<string | null> {
-  if (!file || !target) return 'Usage: npm run restore -- BUNDLE.json EMPTY-FOLDER'
+  if (!file || !target) return 'Usage: npm run restore -- BUNDLE NEW-FOLDER'
   const folder = resolve(target)
   if (!existsSync(file)) return `There is no file ${file}.`
   if (existsSync(folder) && readdirSync(folder).length > 0)
     return `The folder ${folder} is not empty. Name a new one; nothing was changed.`
-  const bundle = readBundle(readFileSync(file, 'utf8'))
-  if (!bundle.ok) return sayIssue(bundle.issues[0]!)
-  const unlock = await lockFolder(folder)
-  const store = await openEngine(folder)
-  await store.run('importBundle', bundle.value)
-  await store.close()
-  await unlock()
-  console.log(
-    `Restored ${bundle.value.content.lots.length} lots into ${folder}. Open it with: npm start -- --data ${target}`,
-  )
+  const bytes = readFileSync(file)
+  const bundle = await bundleFrom(bytes, await passphraseFor(bytes))
+  if (!bundle.ok) return bundle.issues.map(sayIssue).join('\n')
+  // Aside until whole: a restore that is cut off or fails leaves no half farm and no empty folder.
+  const aside = `${folder}.restoring`
+  rmSync(aside, { recursive: true, force: true })
+  try {
+    const store = await openStore(aside)
+    await store.run('importBundle', bundle.value)
+    await store.close()
+    if (existsSync(folder)) rmSync(folder, { recursive: true })
+    makeFolderWhole(realDisk, dirname(folder))
+    renameSync(aside, folder)
+    realDisk.flush(dirname(folder))
+  } catch (error) {
+    rmSync(aside, { recursive: true, force: true })
+    throw error
+  }
+  const { lots } = bundle.value.content
+  console.log(`Restored ${lots.length} lots into ${folder}. Open it with: npm start -- --data ${target}`)
   return null
 }
 
 restore(process.argv[2], process.argv[3]).then(
   (complaint) => {
     if (complaint) console.error(complaint)
-    process.exit(complaint ? 2 : 0)
+    process.exit(complaint ? EXIT.usage : 0)
   },
   (error: unknown) => {
-    console.error(error instanceof FolderInUse ? error.message : error)
-    process.exit(3)
+    const { code, words } = exitFor(error, resolve(process.argv[3] ?? '.'))
+    console.error(words)
+    process.exit(code)
   },
 )

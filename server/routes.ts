@@ -1,32 +1,47 @@
-import { Router } from 'express'
+import { raw, Router } from 'express'
 import {
   appendSchema,
-  farmSchema,
+  farmChangeSchema,
   newLotSchema,
   newPackSchema,
   newPaperSchema,
-  newPlanSchema,
   newWeighingSchema,
+  ownChangeSchema,
+  planChangeSchema,
+  rehearsalSchema,
+  sealSchema,
+  secondPlaceSchema,
   type Paper,
 } from '#contracts'
-import { ownAdditionsSchema, SPECIES } from '#core/anatomy'
-import type { PriceList } from '#core/ledger'
-import { paperPdf, priceListCsv } from '#paper'
+import { SPECIES } from '#core/anatomy'
+import { idSchema } from '#core/records'
 import type { Bell } from './events.ts'
-import { drawUp } from './papers.ts'
-import { lotKept, notFound, parsed, refused, Refusal } from './problem.ts'
-import type { Kept, Store } from './store/operations.ts'
+import type { Keeping, Rehearsed } from './keeping/service.ts'
+import type { PaperMaker } from './papers/maker.ts'
+import { lotKept, notFound, parsed, refused, Refusal, taken, valueKept } from './problem.ts'
+import { askedOf, type Kept } from './store/operations.ts'
+import type { Store } from './store/store.ts'
 
-const UUID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
+export interface Served {
+  store: Store
+  keeping: Keeping
+  papers: PaperMaker
+  bell: Bell
+  now: () => Date
+}
 
 /** An id from the address: what is no id cannot name anything. */
 function idOf(text: string | string[] | undefined, what: string): string {
-  if (typeof text !== 'string' || !UUID.test(text)) throw notFound(what)
-  return text
+  const id = idSchema.safeParse(text)
+  if (!id.success) throw notFound(what)
+  return id.data
 }
 
+/** A bundle sent to be restored, compressed or sealed. */
+const MOST_SENT = '128mb'
+
 /** The API: each route reads what it was sent, runs one operation, and tells the other windows. */
-export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
+export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router {
   const api = Router()
   const at = () => now().toISOString()
   const changed = (out: Kept) => {
@@ -36,10 +51,18 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
   }
 
   api.get('/home', async (_req, res) => void res.json(await store.run('home', undefined)))
-  api.get('/events', (req, res) => bell.listen(req, res))
+  api.get('/events', (req, res) => {
+    if (!bell.listen(req, res))
+      throw new Refusal({
+        type: '/problems/too-many',
+        title: 'Too many windows are open on this farm. Close some.',
+        status: 503,
+      })
+  })
+  api.get('/standing', async (_req, res) => void res.json(await keeping.standing()))
 
   api.put('/farm', async (req, res) => {
-    const farm = await store.run('saveFarm', parsed(farmSchema, req.body))
+    const farm = valueKept(await store.run('saveFarm', parsed(farmChangeSchema, req.body)))
     bell.ring({ farm: true })
     res.json(farm)
   })
@@ -79,8 +102,9 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
   })
 
   api.put('/plans/:id', async (req, res) => {
-    const plan = { id: idOf(req.params.id, 'plan'), ...parsed(newPlanSchema, req.body), at: at() }
-    res.json(await store.run('savePlan', plan))
+    const id = idOf(req.params.id, 'plan')
+    const plan = parsed(planChangeSchema, req.body)
+    res.json(valueKept(await store.run('savePlan', { id, plan, at: at() })))
     bell.ring({ farm: true })
   })
 
@@ -91,43 +115,108 @@ export function apiRoutes(store: Store, bell: Bell, now: () => Date): Router {
   })
 
   api.post('/own', async (req, res) => {
-    const out = await store.run('saveOwn', { own: parsed(ownAdditionsSchema, req.body), at: at() })
-    if (out.result === 'refused') throw refused(out.issues)
-    res.status(201).json(out.own)
+    const own = parsed(ownChangeSchema, req.body)
+    res.status(201).json(valueKept(await store.run('saveOwn', { own, at: at() })))
   })
 
   api.post('/lots/:id/papers', async (req, res) => {
+    const lotId = idOf(req.params.id, 'lot')
     const { id, kind, share } = parsed(newPaperSchema, req.body)
+    const asked = { id, lot: lotId, kind, share }
+    const held = await store.run('paper', id)
+    if (held) {
+      if (JSON.stringify(askedOf(held)) !== JSON.stringify(asked))
+        throw taken({ held: askedOf(held), sent: asked })
+      return void res.status(201).json(held)
+    }
     const { farm } = await store.run('home', undefined)
-    const lot = await store.run('lot', idOf(req.params.id, 'lot'))
+    const lot = await store.run('lot', lotId)
     if (!lot || !farm) throw notFound('lot')
-    const drawn = drawUp(kind, farm, lot, (await store.run('anatomy', lot.anatomy))!, now(), share)
+    const anatomy = (await store.run('anatomy', lot.anatomy))!
+    const issuedAt = at()
+    const drawn = await papers.draw({ kind, share, farm, lot, anatomy, at: issuedAt })
     if ('issues' in drawn) throw refused(drawn.issues)
-    const paper: Paper = { id, lot: lot.id, kind, data: { ...drawn.data }, issuedAt: at() }
-    res.status(201).json(await store.run('keepPaper', paper))
+    const paper: Paper = { ...asked, data: drawn.data, issuedAt }
+    const out = await store.run('keepPaper', paper)
+    if (out.result === 'taken') throw taken(out)
+    res.status(201).json(out.paper)
   })
 
   api.get('/papers/:name', async (req, res) => {
     const [id, ending] = String(req.params.name).split('.')
     const paper = await store.run('paper', idOf(id, 'paper'))
     if (!paper) throw notFound('paper')
-    const fileName = `${paper.kind}-${String(paper.data.lot).replaceAll(/[^\p{L}\p{N}-]+/gu, '-')}-${String(paper.data.date)}`
+    const { kind, data } = paper
+    const fileName = `${kind}-${String(data.lot).replaceAll(/[^\p{L}\p{N}-]+/gu, '-')}-${String(data.date)}`
     if (ending === 'pdf')
       res
         .type('pdf')
         .attachment(`${fileName}.pdf`)
-        .send(await paperPdf(paper.data as never))
-    else if (ending === 'csv' && paper.kind === 'price-list') {
+        .send(Buffer.from(await papers.pdf(data)))
+    else if (ending === 'csv' && kind === 'price-list')
       res
         .attachment(`${fileName}.csv`)
         .type('text/csv')
-        .send(priceListCsv(paper.data as unknown as PriceList))
-    } else throw notFound('form of this paper')
+        .send(await papers.csv(data))
+    else throw notFound('form of this paper')
   })
 
   api.get('/bundle', async (_req, res) => {
     const bundle = await store.run('exportBundle', undefined)
     res.attachment(`ekko-farm-${at().slice(0, 10)}.json`).json(bundle)
+  })
+  api.post('/bundle/sealed', async (req, res) => {
+    const { passphrase } = parsed(sealSchema, req.body)
+    const sealed = Buffer.from(await keeping.sealed(passphrase))
+    res
+      .attachment(`ekko-farm-${at().slice(0, 10)}.age`)
+      .type('application/octet-stream')
+      .send(sealed)
+  })
+
+  api.get('/copies', async (_req, res) => void res.json(await keeping.look()))
+  api.post('/copies', async (_req, res) => {
+    await keeping.keepNow()
+    res.status(201).json(await keeping.look())
+  })
+  api.put('/copies/second', async (req, res) => {
+    const fault = await keeping.chooseSecond(parsed(secondPlaceSchema, req.body).folder)
+    if (fault)
+      throw new Refusal({
+        type: '/problems/refused',
+        title: 'This cannot be the second place.',
+        status: 422,
+        errors: [{ field: 'folder', detail: fault }],
+      })
+    res.json(await keeping.look())
+  })
+
+  const rehearsed = (out: Rehearsed) => {
+    if (!out.ok) throw refused(out.issues)
+    return out.rehearsal
+  }
+  api.post('/rehearsals', async (req, res) => {
+    const { passphrase, ...source } = parsed(rehearsalSchema, req.body)
+    res.status(201).json(rehearsed(await keeping.rehearse(source, passphrase)))
+  })
+  api.post('/rehearsals/sent', raw({ type: () => true, limit: MOST_SENT }), async (req, res) => {
+    const bytes: unknown = req.body
+    if (!Buffer.isBuffer(bytes) || bytes.length === 0)
+      throw refused([{ code: 'bundle-damaged', field: 'bundle', figures: { reason: 'the file is empty' } }])
+    const passphrase = req.headers['x-ekko-passphrase']
+    const spoken =
+      typeof passphrase === 'string' ? Buffer.from(passphrase, 'base64url').toString('utf8') : null
+    res.status(201).json(rehearsed(await keeping.rehearse({ place: 'sent', bytes }, spoken)))
+  })
+  api.post('/rehearsals/:id/restore', async (req, res) => {
+    const done = await keeping.restore(idOf(req.params.id, 'rehearsal'))
+    if (!done) throw notFound('rehearsal')
+    bell.ring({ farm: true })
+    res.json(done)
+  })
+  api.delete('/rehearsals/:id', async (req, res) => {
+    if (!(await keeping.drop(idOf(req.params.id, 'rehearsal')))) throw notFound('rehearsal')
+    res.status(204).end()
   })
 
   api.use(() => {

@@ -1,32 +1,54 @@
-import { cpSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs'
+import { cpSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import request from 'supertest'
 import { v7 as uuid } from 'uuid'
 import type { Append, NewLot, NewPack, NewWeighing } from '#contracts'
 import type { Decision } from '#core/plan'
-import { placesOf } from './database/durable.ts'
-import { openEngine } from './database/engine.ts'
-import type { Store } from './store/operations.ts'
+import { createApp, type AppOptions } from './app.ts'
+import { pglite } from './database/pglite.ts'
+import { placesOf } from './database/places.ts'
+import { keeperOf } from './keeping/keeper.ts'
+import { Keeping } from './keeping/service.ts'
+import { openStore, type Store, type StoreOptions } from './store/store.ts'
 
 /** What the server's tests share: folders, a prepared database, and bodies that are right unless changed. */
 export const newFolder = () => mkdtempSync(join(tmpdir(), 'ekko-test-'))
 
-/** A database made once per machine and copied by every test: creating one takes seconds. */
-async function template(): Promise<string> {
+/** An empty database made once per machine and copied by every test: creating one takes seconds. */
+export async function template(): Promise<string> {
   const place = join(tmpdir(), `ekko-template-${process.ppid}`)
   if (!existsSync(place)) {
     const folder = newFolder()
-    const store = await openEngine(folder)
+    const store = await openStore(folder)
     await store.close()
-    mkdirSync(join(tmpdir()), { recursive: true })
     if (!existsSync(place)) renameSync(placesOf(folder).db, place)
     rmSync(folder, { recursive: true, force: true })
   }
   return place
 }
 
-export async function openTestStore(folder = newFolder()): Promise<{ store: Store; folder: string }> {
-  return { store: await openEngine(folder, { template: await template() }), folder }
+export async function openTestStore(
+  folder = newFolder(),
+  options: StoreOptions = {},
+): Promise<{ store: Store; folder: string }> {
+  const { db, clean } = placesOf(folder)
+  if (!existsSync(db)) {
+    cpSync(await template(), db, { recursive: true })
+    cpSync(join(db, 'PG_VERSION'), clean)
+  }
+  return { store: await openStore(folder, options), folder }
+}
+
+/** The API on a store of its own, as a page would ask it. */
+export async function openTestApi(more: Partial<AppOptions> = {}) {
+  const told = { keeping: null as Keeping | null }
+  const { store, folder } = await openTestStore(newFolder(), { copied: (copy) => told.keeping?.copied(copy) })
+  const now = more.now ?? (() => new Date('2026-11-02T12:00:00Z'))
+  const keeping = new Keeping(store, keeperOf(folder, undefined, pglite(await template())), now)
+  told.keeping = keeping
+  const { app, bell } = createApp({ store, keeping, now, ...more })
+  return { store, folder, keeping, app, bell, api: request(app) }
 }
 
 export const copyOf = (folder: string): string => {
@@ -81,6 +103,7 @@ export const takePath = (target: string, value: string, side: 'left' | 'right' =
   value,
 })
 export const FARM = {
+  base: 0,
   name: 'Fallowmere',
   currency: 'USD',
   massUnit: 'lb',

@@ -11,7 +11,13 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'node20',
     rollupOptions: {
-      input: { main: here('main.ts'), worker: here('database/worker.ts'), restore: here('restore.ts') },
+      input: {
+        main: here('main.ts'),
+        worker: here('database/worker.ts'),
+        papers: here('papers/worker.ts'),
+        keeper: here('keeping/worker.ts'),
+        restore: here('restore.ts'),
+      },
     },
   },
 })

@@ -11,7 +11,7 @@ export {
 export type { ChainPoint, Evidence, HangingBasis, Source, Stage, Weighing } from './chain.ts'
 export { chainUnder, conventionIn, unmet } from './conventions.ts'
 export type { Conventions } from './conventions.ts'
-export { judgeWeighing } from './judge.ts'
+export { heaviestCarcass, judgeWeighing } from './judge.ts'
 export { tapeWeightLb } from './tape.ts'
 export { compile, flowWithRibs, NO_CHOICES, setFlow, slotKey } from './flow.ts'
 export type { Choices, Flow, FlowSetting, Slot } from './flow.ts'

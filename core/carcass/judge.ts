@@ -63,6 +63,9 @@ function waterGain(chain: ChainFigures, early: Evidence, late: Evidence): number
   return chilled && chain.chill.mean > 1 ? chain.chill.mean - 1 + 3 * chain.chill.sd : 0
 }
 
+/** The most a carcass of the species can weigh, kg: no animal dresses above 86 % of the heaviest live one (our figure, from memory). */
+export const heaviestCarcass = (anatomy: Anatomy): number => anatomy.chain.liveKg.high * 0.86
+
 function outsideSpecies(
   anatomy: Anatomy,
   own: Evidence,
@@ -72,7 +75,7 @@ function outsideSpecies(
 ): Issue | null {
   const { low, high } = anatomy.chain.liveKg
   const isLive = own.stage === 'live' || own.stage === 'shrunk'
-  const bounds = isLive ? { low, high } : { low: low * 0.5, high: high * 0.86 }
+  const bounds = isLive ? { low, high } : { low: low * 0.5, high: heaviestCarcass(anatomy) }
   const each = own.kg / count
   const within = (kg: number) => kg >= bounds.low && kg <= bounds.high
   if (within(each)) return null

@@ -39,9 +39,17 @@ export type IssueCode =
   | 'price-nothing-to-sell'
   | 'price-floor-above-ceiling'
   | 'packed-above-carcass'
+  | 'packed-above-species'
+  | 'packs-too-light'
+  | 'base-ahead'
+  | 'nothing-to-undo'
+  | 'undo-elsewhere'
   | 'not-for-sale-by-cut'
   | 'bundle-damaged'
   | 'bundle-version'
+  | 'bundle-gone'
+  | 'bundle-sealed'
+  | 'bundle-wrong-passphrase'
 
 export type Outcome<T> = { ok: true; value: T } | { ok: false; issues: Issue[] }
 
@@ -113,10 +121,26 @@ export function sayIssue(issue: Issue): string {
       return `The floor ${f.floor} for ${f.cut} is above its ceiling ${f.ceiling}. Lower the floor or lift the ceiling.`
     case 'packed-above-carcass':
       return `With this entry ${f.packed} would have come off a carcass of ${f.carcass}. Check the figure and its unit, or correct an earlier entry.`
+    case 'packed-above-species':
+      return `With this entry ${f.packed} would have come off ${f.what}, and none gives more than ${f.most}. Check the figure and its unit.`
+    case 'packs-too-light':
+      return `${f.shown} in ${f.packs} packs would be ${f.each} g a pack. Check the weight and the number of packs.`
+    case 'base-ahead':
+      return 'This page knows decisions that are not in these records, which may have been brought back from a copy. Reload the page and decide again.'
+    case 'nothing-to-undo':
+      return 'What this would take back is not there, or is taken back already. Reload the page.'
+    case 'undo-elsewhere':
+      return 'This would take back something other than what was decided then. Reload the page and undo again.'
     case 'not-for-sale-by-cut':
       return `${f.reason}`
     case 'bundle-damaged':
-      return `This bundle is damaged: ${f.reason}. Nothing was changed. Use another copy.`
+      return `This bundle is damaged: ${f.where ? `${f.where}: ` : ''}${f.reason}. Nothing was changed. Use another copy.`
+    case 'bundle-gone':
+      return 'This bundle is no longer there. Look at the list again; a stick may have been pulled out.'
+    case 'bundle-sealed':
+      return 'This bundle is sealed. Type the passphrase it was sealed with.'
+    case 'bundle-wrong-passphrase':
+      return 'This passphrase does not open the bundle, or the file was changed since it was sealed. Check capitals and spaces. A lost passphrase cannot be found again.'
     case 'bundle-version':
       return `This bundle is of version ${f.version}; this Ekko reads version ${f.reads}. Nothing was changed.`
   }

@@ -11,7 +11,8 @@ const unknown = (field: string, kind: string, id: string): Issue => ({
   figures: { kind, id },
 })
 
-function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
+/** What a decision names that the anatomy does not have, or a figure out of its bounds; null when all is there. */
+export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
   switch (d.field) {
     case 'path': {
       const part = anatomy.parts.find((p) => p.id === d.target)

@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { lookup, portionSchema, SPECIES, TRIM_LEVELS, type Anatomy } from '#core/anatomy'
-import { refuse, sayIssue, type Outcome } from '#core/measure'
+import { refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
 import { figureSchema, keySchema as id, lineSchema, textSchema } from '#core/records'
+import { unknownIn } from './check.ts'
 import type { Decision } from './commands.ts'
 import { refusalOf, settle, type Plan } from './read.ts'
 
@@ -49,6 +50,33 @@ export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = '')
     }),
     portions: [...plan.portions].map(([cut, portion]) => ({ cut, portion })),
   }
+}
+
+/** What a plan names that the anatomy does not have; a farm keeps no plan of parts that no animal has. */
+export function strangersIn(anatomy: Anatomy, plan: CutPlan): Issue[] {
+  const named = (list: string, decisions: Decision[]) =>
+    decisions.flatMap((d, i) => {
+      const issue = unknownIn(anatomy, d)
+      return issue ? [{ ...issue, field: `${list}.${i}` }] : []
+    })
+  return [
+    ...named(
+      'paths',
+      plan.paths.map((p) => ({ field: 'path', target: p.part, side: p.side, value: p.path })),
+    ),
+    ...named(
+      'lines',
+      plan.lines.map((l) => ({ field: 'line', target: l.line, side: l.side, value: l.setting })),
+    ),
+    ...named(
+      'mm',
+      plan.mm.map((l) => ({ field: 'mm', target: l.line, side: l.side, value: l.mm })),
+    ),
+    ...named(
+      'portions',
+      plan.portions.map((p) => ({ field: 'portion', target: p.cut, side: 'animal', value: p.portion })),
+    ),
+  ]
 }
 
 /** What of a plan cannot be had here, and why. */

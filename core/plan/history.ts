@@ -1,3 +1,4 @@
+import type { Issue } from '#core/measure'
 import type { Command, Decision } from './commands.ts'
 
 /** Two decisions on the same key are about the same thing; on different keys they merge. */
@@ -39,6 +40,11 @@ interface Inverse {
   decisions: Decision[]
 }
 
+function take(stack: string[], batch: string) {
+  const at = stack.lastIndexOf(batch)
+  if (at >= 0) stack.splice(at, 1)
+}
+
 /** Batches that can be taken back and brought back, oldest first; an undo or redo is itself a batch in the list. */
 function stacks(commands: readonly Command[]) {
   const undo: string[] = []
@@ -48,10 +54,10 @@ function stacks(commands: readonly Command[]) {
     if (seen.has(c.batch)) continue
     seen.add(c.batch)
     if (c.undoes) {
-      undo.splice(undo.lastIndexOf(c.undoes), 1)
+      take(undo, c.undoes)
       redo.push(c.undoes)
     } else if (c.redoes) {
-      redo.splice(redo.lastIndexOf(c.redoes), 1)
+      take(redo, c.redoes)
       undo.push(c.redoes)
     } else {
       undo.push(c.batch)
@@ -86,6 +92,23 @@ export function nextRedo(commands: readonly Command[]): Inverse | null {
     batch,
     decisions: [...latest(commands.filter((c) => c.batch === batch)).values()].map((c) => c.decision),
   }
+}
+
+/** What is wrong with a batch that takes back (`undoes`) or brings back (`redoes`) another: it must be there to take. */
+export function checkUndo(
+  commands: readonly Command[],
+  { undoes, redoes }: { undoes: string | null; redoes: string | null },
+  decisions: readonly Decision[],
+): Issue[] {
+  const batch = undoes ?? redoes
+  if (batch === null) return []
+  const field = undoes ? 'undoes' : 'redoes'
+  const { undo, redo } = stacks(commands)
+  if (!(undoes ? undo : redo).includes(batch)) return [{ code: 'nothing-to-undo', field }]
+  const then = new Set(commands.filter((c) => c.batch === batch).map((c) => decisionKey(c.decision)))
+  const now = new Set(decisions.map(decisionKey))
+  const same = then.size === now.size && [...then].every((key) => now.has(key))
+  return same ? [] : [{ code: 'undo-elsewhere', field }]
 }
 
 /** The list as it would be with these decisions taken, kept nowhere: what a plan is tried with. */

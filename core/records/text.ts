@@ -27,3 +27,18 @@ export const idSchema = z.uuid('It is not an id.').transform((id) => id.toLowerC
 
 /** The name a thing has in an anatomy or a plan: a cut, a part, a line and its setting. */
 export const keySchema = z.string().regex(/^[\w|:.+×-]{1,60}$/u, 'It is not the name of anything here.')
+
+const HALF_OR_NUL = /[\0\p{Cs}]/u
+
+/** Where in a body from outside a text stands that no database holds (NUL, half of a pair); null when nowhere. */
+export function unheldIn(body: unknown, where: string[] = []): string[] | null {
+  if (typeof body === 'string') return HALF_OR_NUL.test(body) ? where : null
+  if (typeof body !== 'object' || body === null) return null
+  for (const [key, value] of Object.entries(body)) {
+    const at = [...where, key]
+    if (HALF_OR_NUL.test(key)) return where
+    const found = unheldIn(value, at)
+    if (found) return found
+  }
+  return null
+}

@@ -1,48 +1,59 @@
-import { Worker } from 'node:worker_threads'
-import type { Store } from '../store/operations.ts'
+import { openThread } from '../threads.ts'
+import type { Store } from '../store/store.ts'
+import type { Manifest } from './copies.ts'
+import { Stopped } from './engine.ts'
+import { valueOf, type ThreadOutcome } from './outcome.ts'
+import type { Recovery } from './recovery.ts'
 
-export type Request = { id: number } & (
-  { kind: 'run'; name: string; argument: unknown } | { kind: 'checkpoint' } | { kind: 'close' }
-)
-
-interface Waiting {
-  resolve: (value: never) => void
-  reject: (error: Error) => void
+export interface DatabaseData {
+  folder: string
+  lock: { path: string; token: string }
+}
+/** What the database's thread does when asked. */
+export interface DatabaseCalls {
+  open(): Promise<ThreadOutcome>
+  run(name: string, argument: unknown): Promise<ThreadOutcome>
+  checkpoint(): Promise<ThreadOutcome>
+  replace(): Promise<ThreadOutcome>
+  proven(copy: string): Promise<ThreadOutcome>
+  close(): Promise<ThreadOutcome>
+}
+/** What it tells without being asked. */
+export interface DatabaseHears {
+  copied(copy: Manifest): void
+  warned(words: string | null): void
 }
 
-/** The database in a worker thread (`script` is the built one), so that a flush never holds up the server. */
-export async function openInWorker(script: string, folder: string): Promise<Store> {
-  const worker = new Worker(script, { workerData: { folder } })
-  const waiting = new Map<number, Waiting>()
-  let next = 1
-  const fail = (error: Error) => {
-    for (const w of waiting.values()) w.reject(error)
-    waiting.clear()
+/** The database in a thread of its own (`script` is the built one), so that a flush never holds up the server. */
+export async function openInThread(script: string, data: DatabaseData, hears: DatabaseHears): Promise<Store> {
+  const gone = { why: null as Stopped | null }
+  const thread = openThread<DatabaseCalls>(script, data, hears, (why) => {
+    gone.why = new Stopped('thread', `The part of Ekko that keeps the records has ended: ${why.message}`)
+  })
+  const ask = async <T>(call: () => Promise<ThreadOutcome>): Promise<T> => {
+    if (gone.why) throw gone.why
+    let outcome: ThreadOutcome
+    try {
+      outcome = await call()
+    } catch (error) {
+      throw gone.why ?? error
+    }
+    return valueOf<T>(outcome)
   }
-  await new Promise<void>((resolve, reject) => {
-    worker.once('error', reject)
-    worker.once('message', () => resolve())
-  })
-  worker.on('error', fail)
-  worker.on('exit', () => fail(new Error('The database thread has stopped.')))
-  worker.on('message', ({ id, value, error }: { id: number; value?: never; error?: string }) => {
-    const w = waiting.get(id)
-    waiting.delete(id)
-    if (error !== undefined) w?.reject(new Error(error))
-    else w?.resolve(value as never)
-  })
-  const ask = (request: Record<string, unknown>) =>
-    new Promise<never>((resolve, reject) => {
-      const id = next++
-      waiting.set(id, { resolve, reject })
-      worker.postMessage({ id, ...request })
-    })
+  const { remote } = thread
+  const recovered = await ask<Recovery | null>(() => remote.open())
   return {
-    run: (name, argument) => ask({ kind: 'run', name, argument }),
-    checkpoint: () => ask({ kind: 'checkpoint' }),
+    recovered,
+    run: (name, argument) => ask(() => remote.run(name, argument)),
+    checkpoint: () => ask(() => remote.checkpoint()),
+    replace: () => ask(() => remote.replace()),
+    proven: (copy) => ask(() => remote.proven(copy)),
     close: async () => {
-      await ask({ kind: 'close' })
-      await worker.terminate()
+      try {
+        await ask(() => remote.close())
+      } finally {
+        await thread.end()
+      }
     },
   }
 }

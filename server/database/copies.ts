@@ -128,12 +128,25 @@ export async function tryOpening<Tx>(
 }
 
 /** Notes that a copy was proven; only then may the oldest proven ones beyond those kept go. */
-export function noteProven(disk: Disk, folder: string, name: string, at: string, spared: string[] = []): void {
+export function noteProven(
+  disk: Disk,
+  folder: string,
+  name: string,
+  at: string,
+  spared: string[] = [],
+): void {
   const copy = copiesIn(disk, folder).find((c) => c.name === name)
   if (!copy) return
   writeWhole(disk, manifestPath(folder, name), JSON.stringify({ ...copy, proven: at }))
   const rotating = copiesIn(disk, folder).filter((c) => c.why === 'checkpoint')
-  const kept = new Set([...rotating.filter((c) => c.proven).slice(-KEEP).map((c) => c.name), ...spared])
+  const kept = new Set([
+    ...rotating
+      .filter((c) => c.proven)
+      .slice(-KEEP)
+      .map((c) => c.name),
+    ...spared,
+  ])
   const newest = rotating.filter((c) => c.proven).at(-1)!
-  for (const old of rotating) if (old.number < newest.number && !kept.has(old.name)) removeCopy(disk, folder, old.name)
+  for (const old of rotating)
+    if (old.number < newest.number && !kept.has(old.name)) removeCopy(disk, folder, old.name)
 }

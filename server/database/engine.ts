@@ -20,13 +20,7 @@ export class Stopped extends Error {
 }
 
 /** A folder written by a newer program. */
-export class NewerSchema extends Error {
-  constructor(schema: number) {
-    super(
-      `This folder was written by a newer Ekko (schema ${schema}). Start that version, or restore a bundle into a new folder.`,
-    )
-  }
-}
+export class NewerSchema extends Error {}
 
 export interface EngineOptions<Tx> {
   disk: Disk
@@ -87,14 +81,25 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
 
   /** After a stop that was not clean the database repairs itself while it opens: a copy is kept until that is flushed. */
   async function openProtected(): Promise<Session<Tx>> {
-    const opening = disk.exists(clean) ? null : makeCopy(disk, folder, { why: 'opening', stamp: null, at: at() })
-    if (opening) mark(disk, folder, { step: 'opening', copy: opening.name, digest: opening.digest, stamp: null, at: at() })
+    const opening = disk.exists(clean)
+      ? null
+      : makeCopy(disk, folder, { why: 'opening', stamp: null, at: at() })
+    if (opening)
+      mark(disk, folder, {
+        step: 'opening',
+        copy: opening.name,
+        digest: opening.digest,
+        stamp: null,
+        at: at(),
+      })
     else removeWhole(disk, clean)
     const opened = await cluster.open(place)
     const schema = await opened.schema()
     if (schema > cluster.schema) {
       await opened.close()
-      throw new NewerSchema(schema)
+      throw new NewerSchema(
+        `This folder was written by a newer Ekko (schema ${schema}). Start that version, or restore a bundle into a new folder.`,
+      )
     }
     if (schema < cluster.schema) {
       flushTree(disk, place)
@@ -196,7 +201,9 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
   /** At stop: nothing is copied when nothing was written since the last proven copy. */
   async function closeNow() {
     const stamp = await session.stamp()
-    const last = copiesIn(disk, folder).filter((c) => c.why === 'checkpoint' && c.proven).at(-1)
+    const last = copiesIn(disk, folder)
+      .filter((c) => c.why === 'checkpoint' && c.proven)
+      .at(-1)
     const copy = last?.stamp && sameStamp(last.stamp, stamp) ? last : await tryCopy()
     // Without a copy the database is left as a cut would leave it, its log flushed: the next start repairs it.
     if (!copy) return

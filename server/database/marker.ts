@@ -7,7 +7,13 @@ import { removeWhole, writeWhole } from './trees.ts'
 const stamp = z.record(z.string(), z.number()).nullable()
 const markerSchema = z.discriminatedUnion('step', [
   /** The database is being changed in a way that a cut may leave half done: until the marker goes, this copy is the truth. */
-  z.object({ step: z.enum(['checkpoint', 'opening']), copy: z.string(), digest: z.string(), stamp, at: z.string() }),
+  z.object({
+    step: z.enum(['checkpoint', 'opening']),
+    copy: z.string(),
+    digest: z.string(),
+    stamp,
+    at: z.string(),
+  }),
   /** `db.next`, proven and flushed, is taking the place of `db`, which moves to `aside`. */
   z.object({ step: z.literal('swap'), aside: z.string(), at: z.string() }),
 ])

@@ -1,7 +1,7 @@
 import { basename } from 'node:path'
 import { z } from 'zod'
 import type { Cluster, Stamp } from './cluster.ts'
-import { copiesIn, copyPath, faultOfCopy, readJson, tryOpening } from './copies.ts'
+import { copiesIn, copyPath, faultOfCopy, readJson, tryOpening, type Manifest } from './copies.ts'
 import type { Disk } from './disk.ts'
 import { readMarker, unmark } from './marker.ts'
 import { placesOf } from './places.ts'
@@ -40,7 +40,11 @@ export function takePlace(disk: Disk, folder: string, aside: string): void {
  * Looks at what a cut-off start, checkpoint, stop or restore left behind, and brings back the copy made before it,
  * once that copy has been tried. Null when nothing had to be done; refuses when there is nothing to be trusted.
  */
-export async function recover<Tx>(disk: Disk, cluster: Cluster<Tx>, folder: string): Promise<Recovery | null> {
+export async function recover<Tx>(
+  disk: Disk,
+  cluster: Cluster<Tx>,
+  folder: string,
+): Promise<Recovery | null> {
   const { db, next, trial, backups, recovery } = placesOf(folder)
   removeTree(disk, trial)
   for (const { name } of disk.list(backups))
@@ -56,17 +60,15 @@ export async function recover<Tx>(disk: Disk, cluster: Cluster<Tx>, folder: stri
     unmark(disk, folder)
     return null
   }
-  const copy = marker === 'damaged' ? await likeliest(disk, cluster, folder) : marker
-  const name = marker === 'damaged' ? copy.name! : marker.copy
-  if (marker !== 'damaged') {
-    const fault = await faultOfCopy(disk, cluster, folder, { name, digest: marker.digest, stamp: marker.stamp })
-    if (fault)
-      throw new Unrecoverable(
-        `Ekko was cut off while it was putting its records in order, and ${fault}. Nothing was changed. ${wayOut(disk, folder)}`,
-      )
-  }
+  const copy =
+    marker === 'damaged' ? await likeliest(disk, cluster, folder) : { ...marker, name: marker.copy }
+  const wrong = marker === 'damaged' ? null : await faultOfCopy(disk, cluster, folder, copy)
+  if (wrong)
+    throw new Unrecoverable(
+      `Ekko was cut off while it was putting its records in order, and ${wrong}. Nothing was changed. ${wayOut(disk, folder)}`,
+    )
   removeTree(disk, next)
-  copyTree(disk, copyPath(folder, name), next)
+  copyTree(disk, copyPath(folder, copy.name), next)
   flushTree(disk, next)
   const aside = disk.exists(db) ? asideName(disk, folder) : null
   takePlace(disk, folder, aside ?? '')
@@ -77,11 +79,7 @@ export async function recover<Tx>(disk: Disk, cluster: Cluster<Tx>, folder: stri
 }
 
 /** With a marker that cannot be read: the newest copy, if it is sound and holds no less than the database itself. */
-async function likeliest<Tx>(
-  disk: Disk,
-  cluster: Cluster<Tx>,
-  folder: string,
-): Promise<{ name?: string; at: string }> {
+async function likeliest<Tx>(disk: Disk, cluster: Cluster<Tx>, folder: string): Promise<Manifest> {
   const refusal = (why: string) =>
     new Unrecoverable(
       `Ekko was cut off while it was putting its records in order, its note of that is damaged, and ${why}. Nothing was changed. ${wayOut(disk, folder)}`,

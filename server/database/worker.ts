@@ -1,22 +1,29 @@
-import { parentPort, workerData } from 'node:worker_threads'
-import type { OperationName } from '../store/operations.ts'
-import { openEngine } from './engine.ts'
-import type { Request } from './client.ts'
+import { workerData } from 'node:worker_threads'
+import { serveThread } from '../threads.ts'
+import type { ArgumentOf, OperationName } from '../store/operations.ts'
+import { openStore, type Store } from '../store/store.ts'
+import type { DatabaseCalls, DatabaseData, DatabaseHears } from './client.ts'
+import { tokenIn } from './lock.ts'
+import { outcomeOf } from './outcome.ts'
 
-const port = parentPort!
-const { folder } = workerData as { folder: string }
-const store = await openEngine(folder)
-port.postMessage({ ready: true })
+const { folder, lock } = workerData as DatabaseData
+let store: Store
 
-async function answer(request: Request): Promise<unknown> {
-  if (request.kind === 'checkpoint') return store.checkpoint()
-  if (request.kind === 'close') return store.close()
-  return store.run(request.name as OperationName, request.argument as never)
+const calls: DatabaseCalls = {
+  open: () =>
+    outcomeOf(async () => {
+      store = await openStore(folder, {
+        holds: () => tokenIn(lock.path) === lock.token,
+        copied: (copy) => void page.copied.asEvent(copy),
+        warned: (words) => void page.warned.asEvent(words),
+      })
+      return store.recovered
+    }),
+  run: (name, argument) =>
+    outcomeOf(() => store.run(name as OperationName, argument as ArgumentOf<OperationName>)),
+  checkpoint: () => outcomeOf(() => store.checkpoint()),
+  replace: () => outcomeOf(() => store.replace()),
+  proven: (copy) => outcomeOf(() => store.proven(copy)),
+  close: () => outcomeOf(() => store.close()),
 }
-
-port.on('message', (request: Request) => {
-  answer(request).then(
-    (value) => port.postMessage({ id: request.id, value }),
-    (error: Error) => port.postMessage({ id: request.id, error: error.message }),
-  )
-})
+const page = serveThread<DatabaseHears>({ ...calls })

@@ -3,73 +3,110 @@ import { stringify } from 'safe-stable-stringify'
 import type {
   Append,
   Bundle,
-  Farm,
+  FarmChange,
   Home,
+  KeptFarm,
   Lot,
   NewLot,
   NewPack,
   NewWeighing,
+  OwnChange,
   OwnVersion,
   Paper,
+  PlanChange,
   StoredPlan,
 } from '#contracts'
 import { BUNDLE_VERSION } from '#contracts'
-import { ANATOMIES, extendAnatomy, type Anatomy, type OwnAdditions, type Species } from '#core/anatomy'
-import { chainUnder, compile, judgeWeighing, type Weighing } from '#core/carcass'
+import { ANATOMIES, extendAnatomy, type Anatomy, type Species } from '#core/anatomy'
+import {
+  chainUnder,
+  compile,
+  currentWeighings,
+  heaviestCarcass,
+  judgeWeighing,
+  type Weighing,
+} from '#core/carcass'
 import { reckon, type PackWeighing } from '#core/forecast'
 import { formatMass, gramsOf, type Issue } from '#core/measure'
-import { checkDecisions, conflicts, readPlan, type Conflict } from '#core/plan'
+import { checkDecisions, checkUndo, conflicts, readPlan, strangersIn, type Conflict } from '#core/plan'
 import * as q from './queries.ts'
 import type { Tx } from './rows.ts'
 
+/** Two things with one id: what is held, and what was sent. Neither is lost, and nothing was changed. */
+export interface Taken {
+  result: 'taken'
+  held: unknown
+  sent: unknown
+}
 /** What came of a write: kept (with the lot as it now stands), or why not. */
 export type Kept =
   | { result: 'kept'; lot: Lot }
   | { result: 'refused'; issues: Issue[] }
   | { result: 'conflict'; conflicts: Conflict[] }
   | { result: 'missing' }
-  | { result: 'taken' }
+  | Taken
+/** What came of changing a thing in place: kept, or what another made of it since. */
+export type Changed<T> =
+  | { result: 'kept'; value: T }
+  | { result: 'changed'; held: T | null; sent: unknown }
+  | { result: 'refused'; issues: Issue[] }
 
 /** SHA-256 of a value as JSON with sorted keys: the same for the same content, however it was stored. */
 export const digestOf = (content: unknown) => createHash('sha256').update(stringify(content)!).digest('hex')
+/** Equal as parsed records, whatever the order of their keys. */
+const same = (a: unknown, b: unknown) => stringify(a) === stringify(b)
 const missing = { result: 'missing' } as const
 const kept = async (tx: Tx, id: string): Promise<Kept> => ({
   result: 'kept',
   lot: (await q.selectLot(tx, id))!,
 })
-const stranger = (kind: string, id: string): Kept => ({
-  result: 'refused',
-  issues: [{ code: 'unknown-id', field: 'corrects', figures: { kind, id } }],
-})
+const refusedFor = (...issues: Issue[]) => ({ result: 'refused' as const, issues })
+const stranger = (kind: string, id: string): Kept =>
+  refusedFor({ code: 'unknown-id', field: 'corrects', figures: { kind, id } })
+/** A row sent again is kept once; another under its id is refused, with both. */
+const again = (tx: Tx, lot: string, held: unknown, sent: unknown): Promise<Kept> | Kept =>
+  same(held, sent) ? kept(tx, lot) : { result: 'taken', held, sent }
 
 async function home(tx: Tx): Promise<Home> {
   const plans = (await q.selectPlans(tx)).filter((p) => !p.withdrawn)
   return { farm: await q.selectFarm(tx), lots: await q.selectLots(tx), plans }
 }
 
-async function saveFarm(tx: Tx, farm: Farm): Promise<Farm> {
-  await q.upsertFarm(tx, farm)
-  return farm
+async function saveFarm(tx: Tx, { base, ...farm }: FarmChange): Promise<Changed<KeptFarm>> {
+  const held = await q.selectFarm(tx)
+  if (held && same(held, { ...farm, revision: held.revision })) return { result: 'kept', value: held }
+  if (base !== (held?.revision ?? 0)) return { result: 'changed', held, sent: farm }
+  const value = { ...farm, revision: base + 1 }
+  await q.upsertFarm(tx, value)
+  return { result: 'kept', value }
 }
 
 /** Keeps a new version of the farm's own additions, checked like our own data; lots already hung keep theirs. */
-async function saveOwn(
-  tx: Tx,
-  { own, at }: { own: OwnAdditions; at: string },
-): Promise<{ result: 'kept'; own: OwnVersion } | { result: 'refused'; issues: Issue[] }> {
-  const extended = extendAnatomy(ANATOMIES[own.species], own)
-  if (!extended.ok) return { result: 'refused', issues: extended.issues }
-  const held = await q.selectOwn(tx, own.species)
-  const last = held.at(-1)
-  if (last && digestOf(last.body) === digestOf(own)) return { result: 'kept', own: last }
-  const added = { version: (last?.version ?? 0) + 1, body: own, at }
-  await q.insertOwn(tx, added)
-  return { result: 'kept', own: added }
+async function saveOwn(tx: Tx, { own, at }: { own: OwnChange; at: string }): Promise<Changed<OwnVersion>> {
+  const extended = extendAnatomy(ANATOMIES[own.body.species], own.body)
+  if (!extended.ok) return refusedFor(...extended.issues)
+  const last = (await q.selectOwn(tx, own.body.species)).at(-1)
+  if (last && same(last.body, own.body)) return { result: 'kept', value: last }
+  if (own.base !== (last?.version ?? 0)) return { result: 'changed', held: last ?? null, sent: own.body }
+  const value = { version: own.base + 1, body: own.body, at }
+  await q.insertOwn(tx, value)
+  return { result: 'kept', value }
 }
 
-async function savePlan(tx: Tx, plan: StoredPlan): Promise<StoredPlan> {
-  await q.upsertPlan(tx, plan)
-  return plan
+/** Keeps a named plan for every animal of its species, or marks it as taken away. */
+async function savePlan(
+  tx: Tx,
+  { id, plan, at }: { id: string; plan: PlanChange; at: string },
+): Promise<Changed<StoredPlan>> {
+  const { base, body, withdrawn } = plan
+  const held = await q.selectPlan(tx, id)
+  if (held && same([held.body, held.withdrawn], [body, withdrawn])) return { result: 'kept', value: held }
+  if (base !== (held?.revision ?? 0)) return { result: 'changed', held, sent: { body, withdrawn } }
+  const strangers = strangersIn(await anatomyOfToday(tx, body.species), body)
+  if (strangers.length > 0 && !withdrawn)
+    return refusedFor(...strangers.map((i) => ({ ...i, field: `body.${i.field}` })))
+  await q.upsertPlan(tx, { id, body, withdrawn, at, revision: base + 1 })
+  return { result: 'kept', value: (await q.selectPlan(tx, id))! }
 }
 
 /** Today's anatomy of a species with the farm's own additions; those that a newer anatomy no longer fits stay out. */
@@ -82,10 +119,10 @@ async function anatomyOfToday(tx: Tx, species: Species): Promise<Anatomy> {
 /** Hangs a new lot and pins it to the anatomy of today. */
 async function hangLot(tx: Tx, { lot, at }: { lot: NewLot; at: string }): Promise<Kept> {
   const held = await q.selectLot(tx, lot.id)
-  if (held)
-    return held.tag === lot.tag && held.count === lot.count && held.species === lot.species
-      ? { result: 'kept', lot: held }
-      : { result: 'taken' }
+  if (held) {
+    const { id, tag, species, count } = held
+    return again(tx, id, { id, tag, species, count }, lot)
+  }
   const anatomy = await anatomyOfToday(tx, lot.species)
   const hash = digestOf(anatomy)
   await q.insertAnatomy(tx, hash, anatomy.species, anatomy)
@@ -99,20 +136,19 @@ async function weigh(
 ): Promise<Kept> {
   const lot = await q.selectLot(tx, id)
   if (!lot) return missing
-  const same = lot.weighings.find((w) => w.id === weighing.id)
-  if (same) return { result: 'kept', lot }
   const { confirmed, ...sent } = weighing
+  const held = await q.selectWeighing(tx, sent.id)
+  if (held) return again(tx, id, held, { ...sent, lot: id })
   if (sent.corrects && !correctable(lot.weighings, sent.corrects))
     return stranger('weighing that still stands', sent.corrects)
   const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
   const added: Weighing = { ...sent, grams: gramsOf(sent.shown), at }
   if (sent.stands) {
-    const held = lot.weighings as Weighing[]
     const issues = judgeWeighing(
       anatomy,
       chainUnder(anatomy, readPlan(anatomy, lot.commands).conventions),
       lot.count,
-      held,
+      lot.weighings as Weighing[],
       added,
     )
     if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed))
@@ -131,7 +167,8 @@ async function pack(
 ): Promise<Kept> {
   const lot = await q.selectLot(tx, id)
   if (!lot) return missing
-  if (lot.packs.some((p) => p.id === sent.id)) return { result: 'kept', lot }
+  const held = await q.selectPack(tx, sent.id)
+  if (held) return again(tx, id, held, { ...sent, lot: id })
   const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
   if (!anatomy.cuts.some((c) => c.id === sent.cut)) {
     return {
@@ -142,29 +179,56 @@ async function pack(
   if (sent.corrects && !correctable(lot.packs, sent.corrects))
     return stranger('pack that still stands', sent.corrects)
   const added: PackWeighing = { ...sent, grams: gramsOf(sent.shown), at }
+  const issue = sent.stands ? packIssue(anatomy, lot, added) : null
+  if (issue) return refusedFor(issue)
+  await q.insertPack(tx, id, sent, at)
+  return kept(tx, id)
+}
+
+/** Lighter than this a pack holds nothing a person buys: a wrong weight or a wrong number (our own figure). */
+const LIGHTEST_PACK_G = 5
+
+/** What is impossible about packs beside those already weighed; null when they may be kept. */
+function packIssue(anatomy: Anatomy, lot: Lot, added: PackWeighing): Issue | null {
+  const { shown, packs, grams } = added
+  const show = (kg: number) => formatMass(kg, shown.unit)
+  if (packs > 0 && grams / packs < LIGHTEST_PACK_G)
+    return {
+      code: 'packs-too-light',
+      field: 'packs',
+      figures: { shown: `${shown.value} ${shown.unit}`, packs, each: (grams / packs).toFixed(1) },
+    }
   const read = reckon(
     compile(anatomy),
     { ...asState(lot), packs: [...asState(lot).packs, added] },
-    { massUnit: sent.shown.unit, mincePerKg: 1 },
+    { massUnit: shown.unit, mincePerKg: 1 },
   )
   const hanging = read.stages.find((s) => s.id === 'hanging')
-  const most = hanging && (hanging.range?.high ?? hanging.kg) * 1.02 + read.balance.added + read.balance.kept
-  const packed = read.cuts.reduce((sum, c) => sum + c.weighedKg, 0)
-  if (most && packed > most) {
-    const show = (kg: number) => formatMass(kg, sent.shown.unit)
-    return {
-      result: 'refused',
-      issues: [
-        {
-          code: 'packed-above-carcass',
+  if (!hanging) {
+    const most = heaviestCarcass(anatomy) * lot.count
+    const packed =
+      currentWeighings([...(lot.packs as PackWeighing[]), added]).reduce((s, p) => s + p.grams, 0) / 1000
+    return packed > most
+      ? {
+          code: 'packed-above-species',
           field: 'shown',
-          figures: { packed: show(packed), carcass: show(hanging.kg) },
-        },
-      ],
-    }
+          figures: {
+            packed: show(packed),
+            what: `${lot.count} × ${anatomy.names.american.toLowerCase()}`,
+            most: show(most),
+          },
+        }
+      : null
   }
-  await q.insertPack(tx, id, sent, at)
-  return kept(tx, id)
+  const most = (hanging.range?.high ?? hanging.kg) * 1.02 + read.balance.added + read.balance.kept
+  const packed = read.cuts.reduce((sum, c) => sum + c.weighedKg, 0)
+  return packed > most
+    ? {
+        code: 'packed-above-carcass',
+        field: 'shown',
+        figures: { packed: show(packed), carcass: show(hanging.kg) },
+      }
+    : null
 }
 
 const asState = (lot: Lot) => ({
@@ -181,36 +245,38 @@ async function decide(
 ): Promise<Kept> {
   const lot = await q.selectLot(tx, id)
   if (!lot) return missing
-  if (lot.commands.some((c) => c.batch === append.batch)) return { result: 'kept', lot }
-  const decisions = append.commands.map((c) => c.decision)
-  const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
-  const issues = checkDecisions(
-    anatomy,
-    lot.commands,
-    decisions,
-    append.undoes !== null || append.redoes !== null,
+  const { batch, base, own, undoes, redoes, commands } = append
+  const held = await q.selectBatch(tx, batch)
+  if (held) return again(tx, id, held, { lot: id, batch, undoes, redoes, commands })
+  const twice = await q.selectCommandsBy(
+    tx,
+    commands.map((c) => c.id),
   )
+  if (twice.length > 0) return { result: 'taken', held: twice, sent: commands }
+  if (base > (lot.commands.at(-1)?.seq ?? 0)) return refusedFor({ code: 'base-ahead', field: 'base' })
+  const decisions = commands.map((c) => c.decision)
+  const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
+  const issues = [
+    ...checkUndo(lot.commands, append, decisions),
+    ...checkDecisions(anatomy, lot.commands, decisions, undoes !== null || redoes !== null),
+  ]
   if (issues.length > 0) return { result: 'refused', issues }
-  const clashes = conflicts(lot.commands, append.base, decisions, append.own)
+  const clashes = conflicts(lot.commands, base, decisions, own)
   if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
-  for (const c of append.commands) {
-    await q.insertCommand(tx, id, {
-      ...c,
-      batch: append.batch,
-      undoes: append.undoes,
-      redoes: append.redoes,
-      at,
-    })
-  }
+  for (const c of commands) await q.insertCommand(tx, id, { ...c, batch, undoes, redoes, at })
   return kept(tx, id)
 }
 
-async function keepPaper(tx: Tx, paper: Paper): Promise<Paper> {
+/** Keeps a paper as it was printed; asked for again under its id, the one that was printed comes back. */
+async function keepPaper(tx: Tx, paper: Paper): Promise<{ result: 'kept'; paper: Paper } | Taken> {
   const held = await q.selectPaper(tx, paper.id)
-  if (held) return held
-  await q.insertPaper(tx, paper)
-  return paper
+  if (!held) await q.insertPaper(tx, paper)
+  else if (!same(askedOf(held), askedOf(paper)))
+    return { result: 'taken', held: askedOf(held), sent: askedOf(paper) }
+  return { result: 'kept', paper: held ?? paper }
 }
+/** What a paper was asked for by: its data is worked out here. */
+export const askedOf = ({ id, lot, kind, share }: Paper) => ({ id, lot, kind, share })
 
 async function exportBundle(tx: Tx): Promise<Bundle> {
   const lots = await q.selectLots(tx)
@@ -267,10 +333,3 @@ export type Operations = typeof operations
 export type OperationName = keyof Operations
 export type ArgumentOf<K extends OperationName> = Parameters<Operations[K]>[1]
 export type ResultOf<K extends OperationName> = Awaited<ReturnType<Operations[K]>>
-
-/** The database as the routes see it. */
-export interface Store {
-  run<K extends OperationName>(name: K, argument: ArgumentOf<K>): Promise<ResultOf<K>>
-  checkpoint(): Promise<void>
-  close(): Promise<void>
-}

@@ -1,4 +1,4 @@
-import type { Farm, Lot, NewPack, NewWeighing, OwnVersion, Paper, StoredPlan } from '#contracts'
+import type { KeptFarm, Lot, NewPack, NewWeighing, OwnVersion, Paper, StoredPlan } from '#contracts'
 import type { Anatomy } from '#core/anatomy'
 import { gramsOf } from '#core/measure'
 import type { Command } from '#core/plan'
@@ -19,16 +19,18 @@ import {
   type WeighingRow,
 } from './rows.ts'
 
-export async function selectFarm(tx: Tx): Promise<Farm | null> {
+export async function selectFarm(tx: Tx): Promise<KeptFarm | null> {
   const row = await one<FarmRow>(tx, 'select * from farm where id = 1')
   return row && farmOf(row)
 }
 
-export async function upsertFarm(tx: Tx, f: Farm): Promise<void> {
+export async function upsertFarm(tx: Tx, f: KeptFarm): Promise<void> {
   await tx.query(
-    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_per_kg) values (1, $1, $2, $3, $4, $5, $6)
-     on conflict (id) do update set name = $1, currency = $2, mass_unit = $3, name_set = $4, zone = $5, mince_per_kg = $6`,
-    [f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mincePerKg],
+    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_per_kg, revision)
+     values (1, $1, $2, $3, $4, $5, $6, $7)
+     on conflict (id) do update set
+       name = $1, currency = $2, mass_unit = $3, name_set = $4, zone = $5, mince_per_kg = $6, revision = $7`,
+    [f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mincePerKg, f.revision],
   )
 }
 
@@ -69,20 +71,25 @@ export async function insertOwn(tx: Tx, own: OwnVersion): Promise<void> {
   ])
 }
 
-/** Every named plan, oldest first, those taken away too. */
+type PlanRow = Omit<StoredPlan, 'at'> & { at: Date }
+const PLANS = 'select id, body, at, withdrawn, revision from cut_plan'
+const planOf = (r: PlanRow): StoredPlan => ({ ...r, at: r.at.toISOString() })
+
+/** Every named plan in the order they came, those taken away too. */
 export async function selectPlans(tx: Tx): Promise<StoredPlan[]> {
-  const rows = await many<Omit<StoredPlan, 'at'> & { at: Date }>(
-    tx,
-    'select id, body, at, withdrawn from cut_plan order by at, id',
-  )
-  return rows.map((r) => ({ ...r, at: r.at.toISOString() }))
+  return (await many<PlanRow>(tx, `${PLANS} order by number`)).map(planOf)
+}
+
+export async function selectPlan(tx: Tx, id: string): Promise<StoredPlan | null> {
+  const row = await one<PlanRow>(tx, `${PLANS} where id = $1`, [id])
+  return row && planOf(row)
 }
 
 export async function upsertPlan(tx: Tx, p: StoredPlan): Promise<void> {
   await tx.query(
-    `insert into cut_plan (id, species, body, at, withdrawn) values ($1, $2, $3, $4, $5)
-     on conflict (id) do update set body = $3, withdrawn = $5`,
-    [p.id, p.body.species, JSON.stringify(p.body), p.at, p.withdrawn],
+    `insert into cut_plan (id, species, body, at, withdrawn, revision) values ($1, $2, $3, $4, $5, $6)
+     on conflict (id) do update set species = $2, body = $3, withdrawn = $5, revision = $6`,
+    [p.id, p.body.species, JSON.stringify(p.body), p.at, p.withdrawn, p.revision],
   )
 }
 
@@ -132,8 +139,7 @@ export async function selectLot(tx: Tx, id: string): Promise<Lot | null> {
 
 export async function selectLots(tx: Tx): Promise<Lot[]> {
   const lots: Lot[] = []
-  for (const row of await many<LotRow>(tx, `${LOTS} order by l.created_at, l.id`))
-    lots.push(await filled(tx, row))
+  for (const row of await many<LotRow>(tx, `${LOTS} order by l.number`)) lots.push(await filled(tx, row))
   return lots
 }
 
@@ -193,13 +199,10 @@ export async function continueNumbers(tx: Tx): Promise<void> {
 }
 
 export async function insertPaper(tx: Tx, p: Paper): Promise<void> {
-  await tx.query('insert into paper (id, lot, kind, data, issued_at) values ($1, $2, $3, $4, $5)', [
-    p.id,
-    p.lot,
-    p.kind,
-    JSON.stringify(p.data),
-    p.issuedAt,
-  ])
+  await tx.query(
+    'insert into paper (id, lot, kind, data, issued_at, share) values ($1, $2, $3, $4, $5, $6)',
+    [p.id, p.lot, p.kind, JSON.stringify(p.data), p.issuedAt, p.share],
+  )
 }
 
 export async function selectPaper(tx: Tx, id: string): Promise<Paper | null> {
@@ -208,5 +211,57 @@ export async function selectPaper(tx: Tx, id: string): Promise<Paper | null> {
 }
 
 export async function selectPapers(tx: Tx): Promise<Paper[]> {
-  return (await many<PaperRow>(tx, 'select * from paper order by issued_at, id')).map(paperOf)
+  return (await many<PaperRow>(tx, 'select * from paper order by number')).map(paperOf)
+}
+
+const AS_SENT = `id, lot_group as lot, shown_value, shown_unit, corrects, stands`
+interface SentRow {
+  id: string
+  lot: string
+  shown_value: string
+  shown_unit: 'kg' | 'lb'
+  corrects: string | null
+  stands: boolean
+}
+const sentOf = <R extends SentRow>({ shown_value, shown_unit, ...row }: R) => ({
+  ...row,
+  shown: { value: Number(shown_value), unit: shown_unit },
+})
+
+/** A weighing of any lot, as it was sent; to be held against one sent again. */
+export async function selectWeighing(tx: Tx, id: string) {
+  const row = await one<SentRow & Pick<NewWeighing, 'stage' | 'basis' | 'source'>>(
+    tx,
+    `select ${AS_SENT}, stage, basis, source from weighing where id = $1`,
+    [id],
+  )
+  return row && sentOf(row)
+}
+
+/** Packs of any lot, as they were sent. */
+export async function selectPack(tx: Tx, id: string) {
+  const row = await one<SentRow & Pick<NewPack, 'cut' | 'packs'>>(
+    tx,
+    `select ${AS_SENT}, cut, packs from pack where id = $1`,
+    [id],
+  )
+  return row && sentOf(row)
+}
+
+/** A batch of decisions of any lot, as it was sent. */
+export async function selectBatch(tx: Tx, batch: string) {
+  const rows = await many<Pick<Command, 'id' | 'batch' | 'undoes' | 'redoes' | 'decision'> & { lot: string }>(
+    tx,
+    'select id, lot_group as lot, batch, undoes, redoes, decision from command where batch = $1 order by seq',
+    [batch],
+  )
+  const [first] = rows
+  if (!first) return null
+  const { lot, undoes, redoes } = first
+  return { lot, batch, undoes, redoes, commands: rows.map(({ id, decision }) => ({ id, decision })) }
+}
+
+/** Decisions of any lot and batch that have one of these ids. */
+export function selectCommandsBy(tx: Tx, ids: string[]): Promise<Pick<Command, 'id' | 'decision'>[]> {
+  return many(tx, 'select id, decision from command where id = any($1::uuid[])', [ids])
 }

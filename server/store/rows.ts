@@ -1,4 +1,4 @@
-import type { Farm, Lot, Paper } from '#contracts'
+import type { KeptFarm, Lot, Paper } from '#contracts'
 import { grams } from '#core/measure'
 import type { Command } from '#core/plan'
 
@@ -20,10 +20,11 @@ export async function many<R>(tx: Tx, sql: string, params: unknown[] = []): Prom
 export interface FarmRow {
   name: string
   currency: string
-  mass_unit: Farm['massUnit']
-  name_set: Farm['nameSet']
+  mass_unit: KeptFarm['massUnit']
+  name_set: KeptFarm['nameSet']
   zone: string
   mince_per_kg: string
+  revision: number
 }
 
 export interface LotRow {
@@ -53,17 +54,19 @@ export interface PaperRow {
   id: string
   lot: string
   kind: Paper['kind']
+  share: Paper['share']
   data: Record<string, unknown>
   issued_at: Date
 }
 
-export const farmOf = (r: FarmRow): Farm => ({
+export const farmOf = (r: FarmRow): KeptFarm => ({
   name: r.name,
   currency: r.currency,
   massUnit: r.mass_unit,
   nameSet: r.name_set,
   zone: r.zone,
   mincePerKg: Number(r.mince_per_kg),
+  revision: r.revision,
 })
 
 const weightOf = (r: WeightRow) => ({
@@ -94,6 +97,7 @@ export const paperOf = (r: PaperRow): Paper => ({
   id: r.id,
   lot: r.lot,
   kind: r.kind,
+  share: r.share,
   data: r.data,
   issuedAt: r.issued_at.toISOString(),
 })

@@ -130,7 +130,11 @@ const FAULTS: Fault[] = ['EIO', 'ENOSPC', 'short', 'cut']
 const SEEDS = Number(process.env.EKKO_SEEDS ?? 0)
 const imagesOf = (disk: MemoryDisk, fault: Fault, at: number): MemoryDisk[] => {
   const cut = (n: number) => disk.afterCut(seeded(at * 97 + n))
-  if (SEEDS > 0) return [...(fault === 'cut' ? [] : [disk.afterDeath()]), ...Array.from({ length: SEEDS }, (_, n) => cut(n))]
+  if (SEEDS > 0)
+    return [
+      ...(fault === 'cut' ? [] : [disk.afterDeath()]),
+      ...Array.from({ length: SEEDS }, (_, n) => cut(n)),
+    ]
   return [fault !== 'cut' && at % 3 === 0 ? disk.afterDeath() : cut(0)]
 }
 
@@ -141,18 +145,21 @@ async function wrongAfter(fault: Fault, at: number): Promise<string[]> {
   const told = await live(disk)
   const failed = disk.calls[at]!
   const wrong: string[] = []
-  const say = (what: string) => void wrong.push(`${fault} at call ${at} (${failed.call} ${failed.path}): ${what}`)
+  const say = (what: string) =>
+    void wrong.push(`${fault} at call ${at} (${failed.call} ${failed.path}): ${what}`)
   for (const error of told.trouble)
     if (![Stopped, DiskFailure, PowerCut, Unrecoverable, NotAsWritten].some((kind) => error instanceof kind))
       say(`ended in ${String(error)}`)
-  if (fault === 'EIO' && failed.call === 'flush' && told.trouble.length === 0) say('went on after a failed flush')
+  if (fault === 'EIO' && failed.call === 'flush' && told.trouble.length === 0)
+    say('went on after a failed flush')
   for (const image of imagesOf(disk, fault, at)) {
     try {
       const rows = await survives(image)
       const beyond = rows.slice(told.acknowledged.length)
       if (rows.slice(0, told.acknowledged.length).join() !== told.acknowledged.join())
         say(`${told.acknowledged.join('')} became ${rows.join('')}`)
-      if (beyond.length > 1 || beyond.some((row) => !told.tried.includes(row))) say(`invented ${beyond.join('')}`)
+      if (beyond.length > 1 || beyond.some((row) => !told.tried.includes(row)))
+        say(`invented ${beyond.join('')}`)
     } catch (error) {
       say(String(error).slice(0, 160))
     }
@@ -161,14 +168,17 @@ async function wrongAfter(fault: Fault, at: number): Promise<string[]> {
 }
 
 describe('a disk that fails, at each of its calls in turn', () => {
-  it.each(FAULTS)('%s: loses no acknowledged row, whatever a cut or a death after it leaves', async (fault) => {
-    const dry = new MemoryDisk()
-    expect((await live(dry)).trouble).toEqual([])
-    const wrong: string[] = []
-    for (let at = 0; at < dry.calls.length; at++) wrong.push(...(await wrongAfter(fault, at)))
-    expect(wrong).toEqual([])
-    expect(dry.calls.length).toBeGreaterThan(300)
-  })
+  it.each(FAULTS)(
+    '%s: loses no acknowledged row, whatever a cut or a death after it leaves',
+    async (fault) => {
+      const dry = new MemoryDisk()
+      expect((await live(dry)).trouble).toEqual([])
+      const wrong: string[] = []
+      for (let at = 0; at < dry.calls.length; at++) wrong.push(...(await wrongAfter(fault, at)))
+      expect(wrong).toEqual([])
+      expect(dry.calls.length).toBeGreaterThan(300)
+    },
+  )
 
   it('after a failed flush says so and acknowledges nothing more, though the row could be read', async () => {
     const disk = new MemoryDisk()

@@ -97,7 +97,10 @@ export class MemoryDisk implements Disk {
   list(path: string) {
     const node = this.#find(path)
     if (!isFolder(node)) return []
-    return [...node.live].map(([name, n]) => ({ name, kind: isFolder(n) ? ('folder' as const) : ('file' as const) }))
+    return [...node.live].map(([name, n]) => ({
+      name,
+      kind: isFolder(n) ? ('folder' as const) : ('file' as const),
+    }))
   }
   exists(path: string) {
     return this.#find(path) !== undefined
@@ -180,7 +183,8 @@ export class MemoryDisk implements Disk {
   }
   /** A rename within one folder is one change: after a cut it happened or it did not. */
   move(from: string, to: string) {
-    if (dirname(from) !== dirname(to)) throw new Error('Only within a folder: elsewhere a cut could leave neither.')
+    if (dirname(from) !== dirname(to))
+      throw new Error('Only within a folder: elsewhere a cut could leave neither.')
     const node = this.#find(from)
     if (!node) throw Object.assign(new Error(from), { code: 'ENOENT' })
     if (isFolder(this.#find(to))) throw Object.assign(new Error(to), { code: 'ENOTEMPTY' })
@@ -199,7 +203,8 @@ export class MemoryDisk implements Disk {
         return { live: bytes, durable: Buffer.from(bytes) }
       }
       const entries = new Map(node.durable)
-      for (const change of node.changes.slice(0, Math.floor(random() * (node.changes.length + 1)))) change(entries)
+      for (const change of node.changes.slice(0, Math.floor(random() * (node.changes.length + 1))))
+        change(entries)
       const settled = new Map([...entries].map(([name, n]) => [name, settle(n)]))
       return { live: settled, durable: new Map(settled), changes: [] }
     }

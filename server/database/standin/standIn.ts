@@ -42,7 +42,11 @@ export function standIn(disk: MemoryDisk, schema = 1): Cluster<Rows> {
     version: join(place, 'version'),
     log: join(place, 'log'),
   })
-  const segmentsIn = (log: string) => disk.list(log).map((e) => e.name).sort()
+  const segmentsIn = (log: string) =>
+    disk
+      .list(log)
+      .map((e) => e.name)
+      .sort()
 
   /** Entries of the log in order, as far as they are whole and follow each other. */
   function entriesFrom(log: string, after: number): Entry[] {

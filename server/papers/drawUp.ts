@@ -16,7 +16,7 @@ import { cutSheet, type CutSheet } from '#core/plan'
 import { cautionAt, ruleOf } from '#core/rules'
 
 /** A day as the farm's calendar has it. */
-const localDate = (at: Date, zone: string) =>
+export const localDate = (at: Date, zone: string) =>
   new Intl.DateTimeFormat('en-CA', { timeZone: zone, dateStyle: 'short' }).format(at)
 
 /** Document data of a paper, or why it may not be issued. What is issued is stored as this data. */

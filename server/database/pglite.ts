@@ -1,0 +1,57 @@
+import { cpSync, existsSync } from 'node:fs'
+import { PGlite } from '@electric-sql/pglite'
+import { migrate, SCHEMA, schemaOf } from '../store/migrate.ts'
+import type { Tx } from '../store/rows.ts'
+import type { Cluster, Session, Stamp } from './cluster.ts'
+
+/** SQLSTATE classes after which the database is not to be trusted: of the system, of the operator, internal. */
+const FATAL = /^(?:58|57P|XX)/
+
+const COLUMNS = `select c.relname as table, bool_or(a.attname = 'revision') as revised
+  from pg_class c join pg_attribute a on a.attrelid = c.oid and not a.attisdropped
+  where c.relkind = 'r' and c.relnamespace = 'public'::regnamespace group by 1 order by 1`
+
+/** Rows of every table, and the sum of revisions where rows are changed in place. */
+async function stampOf(db: PGlite): Promise<Stamp> {
+  const { rows: tables } = await db.query<{ table: string; revised: boolean }>(COLUMNS)
+  const stamp: Stamp = {}
+  for (const { table, revised } of tables) {
+    const sum = revised ? 'coalesce(sum(revision), 0)' : '0'
+    const { rows } = await db.query<{ n: number }>(`select (count(*) + ${sum})::int as n from "${table}"`)
+    stamp[table] = rows[0]!.n
+  }
+  return stamp
+}
+
+async function open(place: string): Promise<Session<Tx>> {
+  const db = await PGlite.create(place)
+  return {
+    transaction: (work) => db.transaction(work),
+    stamp: () => stampOf(db),
+    schema: () => schemaOf(db),
+    migrate: () => migrate(db),
+    logBytes: async () => {
+      const { rows } = await db.query<{ bytes: string }>(
+        'select pg_wal_lsn_diff(pg_current_wal_lsn(), redo_lsn)::bigint::text as bytes from pg_control_checkpoint()',
+      )
+      return Number(rows[0]!.bytes)
+    },
+    checkpoint: async () => void (await db.exec('checkpoint')),
+    close: () => db.close(),
+  }
+}
+
+/**
+ * PostgreSQL as PGlite runs it. It never calls fsync: what reaches the platter, and when, is the engine's business.
+ * `empty` is a prepared empty database to copy where there is none: making one takes seconds.
+ */
+export const pglite = (empty?: string): Cluster<Tx> => ({
+  log: 'pg_wal',
+  schema: SCHEMA,
+  open: async (place) => {
+    if (empty && !existsSync(place) && existsSync(empty)) cpSync(empty, place, { recursive: true })
+    return open(place)
+  },
+  isFatal: (error) =>
+    error instanceof WebAssembly.RuntimeError || FATAL.test(String((error as { code?: unknown }).code ?? '')),
+})

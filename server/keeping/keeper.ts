@@ -1,0 +1,128 @@
+import { join } from 'node:path'
+import type { Bundle, CopiesKept, Rehearsal } from '#contracts'
+import type { Issue } from '#core/measure'
+import { copiesIn, faultOfCopy, type Manifest } from '../database/copies.ts'
+import type { Cluster } from '../database/cluster.ts'
+import { realDisk, type Disk } from '../database/disk.ts'
+import { dropNext } from '../database/engine.ts'
+import { pglite } from '../database/pglite.ts'
+import { placesOf } from '../database/places.ts'
+import { lastRecovery } from '../database/recovery.ts'
+import type { Tx } from '../store/rows.ts'
+import { bundleFrom, bundlesIn, heldIn, keepBundle, namesFor } from './bundles.ts'
+import { seal } from './seal.ts'
+import { bringToSecond, chooseSecond, faultOfSecond, lookAtSecond, secondFolder } from './second.ts'
+import { rehearse, restores } from './trial.ts'
+
+/** Where a bundle to be restored comes from. */
+export type BundleSource = { place: 'here' | 'second'; name: string } | { place: 'sent'; bytes: Uint8Array }
+
+/** Below this, or room for three copies, the disk is said to be nearly full. */
+const LOW_BYTES = 500 * 1024 * 1024
+
+/** Looks after copies of the records: proves them, keeps bundles of them, and rehearses bringing one back. */
+export interface Keeper {
+  /** What is wrong with a folder copy; null when it is proven. */
+  faultOfCopy(copy: Manifest): Promise<string | null>
+  look(): Promise<CopiesKept>
+  /** Whether the newest proven bundle of this local day holds what these records hold. */
+  isKept(day: string, digest: string): Promise<boolean>
+  /** Keeps proven bundles by day, week and month, and one at the second place. */
+  keep(bundle: Bundle, day: string, at: string): Promise<void>
+  /** Keeps one apart, before a restore. */
+  keepBeforeRestore(bundle: Bundle, at: string): Promise<string>
+  chooseSecond(folder: string | null): Promise<string | null>
+  seal(bundle: Bundle, passphrase: string): Promise<Uint8Array>
+  rehearse(
+    source: BundleSource,
+    passphrase: string | null,
+  ): Promise<{ ok: true; held: Rehearsal['held'] } | { ok: false; issues: Issue[] }>
+  drop(): Promise<void>
+}
+
+/** The keeper of a folder, on this thread. */
+export function keeperOf(folder: string, disk: Disk = realDisk, given?: Cluster<Tx>): Keeper {
+  const { bundles, db, empty } = placesOf(folder)
+  const cluster = given ?? pglite(empty)
+  const proves = (bundle: Bundle) => restores(disk, cluster, folder, bundle)
+  const sizeOf = (place: string): number =>
+    disk
+      .list(place)
+      .reduce(
+        (s, e) => s + (e.kind === 'folder' ? sizeOf(join(place, e.name)) : disk.bytes(join(place, e.name))),
+        0,
+      )
+
+  function bytesOf(source: BundleSource): Uint8Array | null {
+    if (source.place === 'sent') return source.bytes
+    const root = source.place === 'here' ? bundles : secondFolder(disk, folder)
+    const known =
+      source.place === 'here'
+        ? bundlesIn(disk, folder).some((b) => b.name === source.name)
+        : lookAtSecond(disk, folder).bundles.includes(source.name)
+    return root && known ? disk.read(join(root, source.name)) : null
+  }
+
+  return {
+    faultOfCopy: (copy) => faultOfCopy(disk, cluster, folder, copy),
+    look: async () => {
+      const freeBytes = disk.free(folder)
+      const dbBytes = sizeOf(db)
+      return {
+        folder,
+        freeBytes,
+        dbBytes,
+        low: freeBytes < Math.max(LOW_BYTES, 3 * dbBytes),
+        copies: copiesIn(disk, folder).map(({ name, at, proven, why }) => ({ name, at, proven, why })),
+        bundles: bundlesIn(disk, folder).map(({ name, kind, at, bytes, held }) => ({
+          name,
+          kind,
+          at,
+          bytes,
+          held,
+        })),
+        second: lookAtSecond(disk, folder),
+        recovered: lastRecovery(disk, folder),
+      }
+    },
+    isKept: async (day, digest) => {
+      const name = namesFor(day)[0]!.name
+      return bundlesIn(disk, folder).some((b) => b.name === name && b.digest === digest)
+    },
+    keep: async (bundle, day, at) => {
+      const names = namesFor(day)
+      await keepBundle(disk, folder, bundle, names, at, proves)
+      bringToSecond(disk, folder, names[0]!.name)
+    },
+    keepBeforeRestore: async (bundle, at) => {
+      const name = `restore-before-${at.slice(0, 19).replaceAll(':', '')}.json.gz`
+      await keepBundle(disk, folder, bundle, [{ kind: 'restore', name }], at, proves)
+      return name
+    },
+    chooseSecond: async (second) => {
+      const fault = second === null ? null : faultOfSecond(disk, folder, second)
+      if (!fault) chooseSecond(disk, folder, second)
+      return fault
+    },
+    seal: (bundle, passphrase) => seal(Buffer.from(JSON.stringify(bundle)), passphrase),
+    rehearse: async (source, passphrase) => {
+      const bytes = bytesOf(source)
+      if (!bytes) return { ok: false, issues: [{ code: 'bundle-gone', field: 'name' }] }
+      const read = await bundleFrom(bytes, passphrase)
+      if (!read.ok) return read
+      if (!(await rehearse(disk, cluster, folder, read.value)))
+        return {
+          ok: false,
+          issues: [
+            {
+              code: 'bundle-damaged',
+              field: 'bundle',
+              figures: { reason: 'restored on trial it did not give back what it holds' },
+            },
+          ],
+        }
+      return { ok: true, held: heldIn(read.value) }
+    },
+    drop: async () => dropNext(disk, folder),
+  }
+}

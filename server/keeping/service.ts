@@ -1,0 +1,155 @@
+import { v7 as uuid } from 'uuid'
+import type { Copies, Rehearsal, Standing } from '#contracts'
+import type { Issue } from '#core/measure'
+import type { Manifest } from '../database/copies.ts'
+import { localDate } from '../papers/drawUp.ts'
+import type { Store } from '../store/store.ts'
+import { heldIn } from './bundles.ts'
+import type { BundleSource, Keeper } from './keeper.ts'
+
+const HOUR_MS = 60 * 60 * 1000
+
+export type Rehearsed = { ok: true; rehearsal: Rehearsal } | { ok: false; issues: Issue[] }
+
+/** Keeps copies of the records without being asked, and brings one back when asked: one such work at a time. */
+export class Keeping {
+  #store: Store
+  #keeper: Keeper
+  #now: () => Date
+  #tail: Promise<unknown> = Promise.resolve()
+  #busy = 0
+  #warning: string | null = null
+  #failure: string | null = null
+  #rehearsal: Rehearsal | null = null
+  #checkpoint: number
+  #timer: ReturnType<typeof setInterval> | null = null
+
+  constructor(store: Store, keeper: Keeper, now: () => Date) {
+    this.#store = store
+    this.#keeper = keeper
+    this.#now = now
+    this.#checkpoint = performance.now()
+  }
+
+  /** Looks every hour whether a bundle or a checkpoint is due; never throws, what fails is said under Farm. */
+  start(): void {
+    this.#timer = setInterval(() => void this.tick(), HOUR_MS)
+    this.#timer.unref()
+  }
+  stop(): void {
+    if (this.#timer) clearInterval(this.#timer)
+  }
+
+  #inTurn<T>(work: () => Promise<T>): Promise<T> {
+    this.#busy++
+    const turn = this.#tail.then(work, work).finally(() => this.#busy--)
+    this.#tail = turn.catch(() => undefined)
+    return turn
+  }
+
+  /** A folder copy was made: it is proven on a throw-away, and only then counts. */
+  copied(copy: Manifest): void {
+    void this.#inTurn(async () => {
+      const fault = await this.#keeper.faultOfCopy(copy)
+      if (fault) this.#failure = `A copy could not be proven: ${fault}.`
+      else await this.#store.proven(copy.name)
+    }).catch((error: unknown) => this.#failed(error))
+  }
+  warned(words: string | null): void {
+    this.#warning = words
+  }
+
+  #failed(error: unknown): void {
+    this.#failure = `The last copy did not succeed: ${error instanceof Error ? error.message : 'unknown'}`
+  }
+
+  async tick(): Promise<void> {
+    try {
+      if (performance.now() - this.#checkpoint > 24 * HOUR_MS) {
+        this.#checkpoint = performance.now()
+        await this.#store.checkpoint()
+      }
+      await this.keepNow()
+    } catch (error) {
+      this.#failed(error)
+    }
+  }
+
+  /** Keeps and proves bundles of today's records, unless the newest of today holds the same. */
+  keepNow(): Promise<void> {
+    return this.#inTurn(async () => {
+      const bundle = await this.#store.run('exportBundle', undefined)
+      const at = this.#now()
+      const day = localDate(at, bundle.content.farm?.zone ?? 'UTC')
+      if (!(await this.#keeper.isKept(day, bundle.digest)))
+        await this.#keeper.keep(bundle, day, at.toISOString())
+      this.#failure = null
+    })
+  }
+
+  async look(): Promise<Copies> {
+    const kept = await this.#keeper.look()
+    const last = kept.bundles.at(-1)
+    const present = await this.#store.run('exportBundle', undefined)
+    return {
+      ...kept,
+      busy: this.#busy > 0,
+      warning: this.#warning ?? this.#failure,
+      /** Nothing was written since the newest proven bundle. */
+      upToDate: last !== undefined && JSON.stringify(last.held) === JSON.stringify(heldIn(present)),
+      rehearsal: this.#rehearsal,
+    }
+  }
+
+  /** What is wrong without harm to the records, in words; null when nothing is. */
+  async standing(): Promise<Standing> {
+    const { recovered, low } = await this.#keeper.look()
+    const full = low ? 'The disk is nearly full. Free some room before nothing more can be kept.' : null
+    return { recovered: this.#store.recovered && recovered, warning: this.#warning ?? this.#failure ?? full }
+  }
+
+  chooseSecond = (folder: string | null) => this.#inTurn(() => this.#keeper.chooseSecond(folder))
+
+  async sealed(passphrase: string): Promise<Uint8Array> {
+    return this.#keeper.seal(await this.#store.run('exportBundle', undefined), passphrase)
+  }
+
+  /** Brings a bundle back beside the present records: nothing is changed, and what both hold is shown. */
+  rehearse(source: BundleSource, passphrase: string | null): Promise<Rehearsed> {
+    return this.#inTurn(async () => {
+      this.#rehearsal = null
+      const out = await this.#keeper.rehearse(source, passphrase)
+      if (!out.ok) return out
+      const present = heldIn(await this.#store.run('exportBundle', undefined))
+      const name = source.place === 'sent' ? null : source.name
+      this.#rehearsal = { id: uuid(), name, held: out.held, present }
+      return { ok: true, rehearsal: this.#rehearsal }
+    })
+  }
+
+  /** What was rehearsed takes the place of the present records; those are kept as a bundle and beside it. */
+  restore(id: string): Promise<{ kept: string; aside: string } | null> {
+    return this.#inTurn(async () => {
+      if (this.#rehearsal?.id !== id) return null
+      const kept = await this.#keeper.keepBeforeRestore(
+        await this.#store.run('exportBundle', undefined),
+        this.#now().toISOString(),
+      )
+      const { aside } = await this.#store.replace()
+      this.#rehearsal = null
+      return { kept, aside }
+    })
+  }
+
+  drop(id: string): Promise<boolean> {
+    return this.#inTurn(async () => {
+      if (this.#rehearsal?.id !== id) return false
+      this.#rehearsal = null
+      await this.#keeper.drop()
+      return true
+    })
+  }
+
+  /** Waits for what is being done: a copy being proven at a stop. */
+  settled = () => this.#tail
+}

@@ -1,0 +1,75 @@
+import { join } from 'node:path'
+import type { Bundle } from '#contracts'
+import type { Cluster, Session } from '../database/cluster.ts'
+import type { Disk } from '../database/disk.ts'
+import { placesOf } from '../database/places.ts'
+import { flushTree, makeFolderWhole, removeTree } from '../database/trees.ts'
+import { operations } from '../store/operations.ts'
+import type { Tx } from '../store/rows.ts'
+
+/** Fills a new database in `place` from a bundle; says whether it gives back exactly what the bundle holds. */
+async function fill(cluster: Cluster<Tx>, place: string, bundle: Bundle): Promise<Session<Tx> | null> {
+  const session = await cluster.open(place)
+  if ((await session.schema()) < cluster.schema) await session.migrate()
+  await session.transaction((tx) => operations.importBundle(tx, bundle))
+  const back = await session.transaction((tx) => operations.exportBundle(tx))
+  if (back.digest === bundle.digest) return session
+  await session.close()
+  return null
+}
+
+/** Makes the prepared empty database that trials are copied from, unless it is there. */
+export async function prepareEmpty(disk: Disk, cluster: Cluster<Tx>, folder: string): Promise<void> {
+  const { empty, trial } = placesOf(folder)
+  if (disk.exists(empty)) return
+  const made = join(trial, 'empty')
+  removeTree(disk, made)
+  makeFolderWhole(disk, trial)
+  const session = await cluster.open(made)
+  await session.migrate()
+  await session.checkpoint()
+  await session.close()
+  disk.rename(made, empty)
+}
+
+/** Restores a bundle into a throw-away database: true when the whole farm came back to the last sign. */
+export async function restores(
+  disk: Disk,
+  cluster: Cluster<Tx>,
+  folder: string,
+  bundle: Bundle,
+): Promise<boolean> {
+  const { trial } = placesOf(folder)
+  await prepareEmpty(disk, cluster, folder)
+  const place = join(trial, 'bundle')
+  removeTree(disk, place)
+  makeFolderWhole(disk, trial)
+  try {
+    const session = await fill(cluster, place, bundle)
+    await session?.close()
+    return session !== null
+  } finally {
+    removeTree(disk, place)
+  }
+}
+
+/** Restores a bundle beside the present records, proven and flushed, ready to take their place. */
+export async function rehearse(
+  disk: Disk,
+  cluster: Cluster<Tx>,
+  folder: string,
+  bundle: Bundle,
+): Promise<boolean> {
+  const { next } = placesOf(folder)
+  await prepareEmpty(disk, cluster, folder)
+  removeTree(disk, next)
+  const session = await fill(cluster, next, bundle)
+  if (!session) {
+    removeTree(disk, next)
+    return false
+  }
+  await session.checkpoint()
+  await session.close()
+  flushTree(disk, next)
+  return true
+}

@@ -1,0 +1,4 @@
+import { serveThread } from '../threads.ts'
+import { paperMaker } from './maker.ts'
+
+serveThread({ ...paperMaker })

@@ -1,0 +1,55 @@
+import type { Cluster } from '../database/cluster.ts'
+import type { Manifest } from '../database/copies.ts'
+import { realDisk, type Disk } from '../database/disk.ts'
+import { openEngine } from '../database/engine.ts'
+import { pglite } from '../database/pglite.ts'
+import { placesOf } from '../database/places.ts'
+import type { Recovery } from '../database/recovery.ts'
+import { operations, writes, type ArgumentOf, type OperationName, type ResultOf } from './operations.ts'
+import type { Tx } from './rows.ts'
+
+/** The database as the routes see it. */
+export interface Store {
+  /** What was brought back when it was opened, after a cut. */
+  readonly recovered: Recovery | null
+  run<K extends OperationName>(name: K, argument: ArgumentOf<K>): Promise<ResultOf<K>>
+  checkpoint(): Promise<void>
+  /** Puts a rehearsed database in the place of the present one, which is kept beside it. */
+  replace(): Promise<{ aside: string }>
+  proven(copy: string): Promise<void>
+  close(): Promise<void>
+}
+
+export interface StoreOptions {
+  disk?: Disk
+  cluster?: Cluster<Tx>
+  now?: () => Date
+  holds?: () => boolean
+  copied?: (copy: Manifest) => void
+  warned?: (words: string | null) => void
+}
+
+/** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
+export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
+  const engine = await openEngine<Tx>({
+    disk: realDisk,
+    cluster: pglite(placesOf(folder).empty),
+    now: () => new Date(),
+    ...options,
+    folder,
+  })
+  return {
+    recovered: engine.recovered,
+    run: <K extends OperationName>(name: K, argument: ArgumentOf<K>) => {
+      const operation = operations[name] as unknown as (
+        tx: Tx,
+        argument: ArgumentOf<K>,
+      ) => Promise<ResultOf<K>>
+      return engine.run((tx) => operation(tx, argument), name in writes)
+    },
+    checkpoint: engine.checkpoint,
+    replace: engine.replace,
+    proven: engine.proven,
+    close: engine.close,
+  }
+}

@@ -1,0 +1,57 @@
+import { parentPort, Worker } from 'node:worker_threads'
+import { createBirpc, type BirpcReturn } from 'birpc'
+
+type Functions = Record<string, (...args: never[]) => unknown>
+
+/** No answer is late: a thread that is gone refuses what it was asked, one that works may take its time. */
+const NEVER = 2 ** 31 - 1
+
+export interface Thread<Remote extends object> {
+  remote: BirpcReturn<Remote, object>
+  /** Ends it without a word. */
+  end(): Promise<void>
+}
+
+/**
+ * Starts a built script in a thread of its own. `heard` are the functions it may call here. When the thread ends,
+ * everything asked of it and everything asked later is refused, and `ended` is told why.
+ */
+export function openThread<Remote extends object>(
+  script: string,
+  workerData: unknown,
+  heard: object,
+  ended: (why: Error) => void,
+): Thread<Remote> {
+  const worker = new Worker(script, { workerData })
+  const remote = createBirpc<Remote, object>(heard, {
+    post: (data) => worker.postMessage(data),
+    on: (hear) => void worker.on('message', hear),
+    timeout: NEVER,
+  }) as BirpcReturn<Remote, object>
+  let isEnding = false
+  const over = (why: Error) => {
+    if (isEnding) return
+    isEnding = true
+    remote.$close(why)
+    ended(why)
+  }
+  worker.on('error', over)
+  worker.on('exit', (code) => over(new Error(`The thread ended with ${code}.`)))
+  return {
+    remote,
+    end: async () => {
+      isEnding = true
+      await worker.terminate()
+    },
+  }
+}
+
+/** Answers, in a thread, what `openThread` asks; returns what may be called on the other side. */
+export function serveThread<Heard extends object>(functions: Functions): BirpcReturn<Heard, Functions> {
+  const port = parentPort!
+  return createBirpc<Heard, Functions>(functions, {
+    post: (data) => port.postMessage(data),
+    on: (hear) => void port.on('message', hear),
+    timeout: NEVER,
+  }) as BirpcReturn<Heard, Functions>
+}
