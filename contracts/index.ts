@@ -43,6 +43,13 @@ export const stageSchema = z.enum(['live', 'shrunk', 'hot', 'hanging'])
 export const basisSchema = z.enum(['hot', 'hot×0.98', 'hot×0.975', 'cold', 'aged'])
 export const sourceSchema = z.enum(['scale', 'plant', 'tape', 'guess'])
 
+const hasItsBasis = (w: { stage: string; basis: string | null }) =>
+  (w.stage === 'hanging') === (w.basis !== null)
+const BASIS = { path: ['basis'], message: 'A hanging weight has a basis; other weights have none.' }
+const withdrawsSomething = (w: { stands: boolean; corrects: string | null }) =>
+  w.stands || w.corrects !== null
+const WITHDRAWS = { path: ['stands'], message: 'Only a correction can withdraw a figure.' }
+
 /** A weighing as it is sent. Grams are worked out where it is kept; `confirmed` keeps an unusual figure. */
 export const newWeighingSchema = z
   .object({
@@ -55,14 +62,8 @@ export const newWeighingSchema = z
     stands: z.boolean(),
     confirmed: z.boolean(),
   })
-  .refine((w) => (w.stage === 'hanging') === (w.basis !== null), {
-    path: ['basis'],
-    message: 'A hanging weight has a basis; other weights have none.',
-  })
-  .refine((w) => w.stands || w.corrects !== null, {
-    path: ['stands'],
-    message: 'Only a correction can withdraw a figure.',
-  })
+  .refine(hasItsBasis, BASIS)
+  .refine(withdrawsSomething, WITHDRAWS)
 export type NewWeighing = z.infer<typeof newWeighingSchema>
 
 export const newPackSchema = z
@@ -74,10 +75,7 @@ export const newPackSchema = z
     corrects: idSchema.nullable(),
     stands: z.boolean(),
   })
-  .refine((w) => w.stands || w.corrects !== null, {
-    path: ['stands'],
-    message: 'Only a correction can withdraw a figure.',
-  })
+  .refine(withdrawsSomething, WITHDRAWS)
 export type NewPack = z.infer<typeof newPackSchema>
 
 /** A batch of decisions: `base` is the last sequence number the page had heard of this lot. */
@@ -112,13 +110,13 @@ const kept = {
   stands: z.boolean(),
   at: instantSchema,
 }
-export const weighingSchema = z.object({
-  ...kept,
-  stage: stageSchema,
-  basis: basisSchema.nullable(),
-  source: sourceSchema,
-})
-export const packSchema = z.object({ ...kept, cut: keySchema, packs: z.number().int().min(0).max(5000) })
+export const weighingSchema = z
+  .object({ ...kept, stage: stageSchema, basis: basisSchema.nullable(), source: sourceSchema })
+  .refine(hasItsBasis, BASIS)
+  .refine(withdrawsSomething, WITHDRAWS)
+export const packSchema = z
+  .object({ ...kept, cut: keySchema, packs: z.number().int().min(0).max(5000) })
+  .refine(withdrawsSomething, WITHDRAWS)
 
 export const lotSchema = z.object({
   id: idSchema,

@@ -369,11 +369,11 @@ describe('named plans', () => {
   const names = async () => ((await api.get('/api/home')).body as Home).plans.map((p) => p.body.name)
   it('are kept, changed and put away, and travel in the bundle even then', async () => {
     const id = uuid()
-    await put(id, { body: plan, withdrawn: false }).expect(200)
+    await put(id, { base: 0, body: plan, withdrawn: false }).expect(200)
     expect(await names()).toContain('Hill lambs')
-    await put(id, { body: { ...plan, name: 'Vale lambs' }, withdrawn: false }).expect(200)
+    await put(id, { base: 1, body: { ...plan, name: 'Vale lambs' }, withdrawn: false }).expect(200)
     expect(await names()).toEqual(['Vale lambs'])
-    await put(id, { body: { ...plan, name: 'Vale lambs' }, withdrawn: true }).expect(200)
+    await put(id, { base: 2, body: { ...plan, name: 'Vale lambs' }, withdrawn: true }).expect(200)
     expect(await names()).toEqual([])
     const { content } = (await api.get('/api/bundle')).body as Bundle
     expect(content.plans.map((p) => [p.body.name, p.withdrawn])).toEqual([['Vale lambs', true]])
@@ -385,10 +385,10 @@ describe('named plans', () => {
       ['body.name', { ...plan, name: ' ' }],
       ['body.trim', { ...plan, trim: 'none' }],
     ] as const) {
-      const res = await put(uuid(), { body: spoilt, withdrawn: false }).expect(400)
+      const res = await put(uuid(), { base: 0, body: spoilt, withdrawn: false }).expect(400)
       expect(res.body.errors[0].field).toBe(field)
     }
-    await put('not-an-id', { body: plan, withdrawn: false }).expect(404)
+    await put('not-an-id', { base: 0, body: plan, withdrawn: false }).expect(404)
   })
 })
 

@@ -7,16 +7,13 @@ import { openStore, type Store } from './store/store.ts'
 import { copyOf, lotBody, openTestStore } from './testing.ts'
 
 const AT = '2026-11-01T08:00:00.000Z'
-const open: Store[] = []
 const folders: string[] = []
 afterEach(async () => {
-  for (const store of open.splice(0)) await store.close().catch(() => undefined)
   for (const folder of folders.splice(0)) rmSync(folder, { recursive: true, force: true })
 })
 
 async function started(folder?: string, disk: Disk = realDisk) {
   const out = await openTestStore(folder, { disk })
-  open.push(out.store)
   folders.push(out.folder)
   return out
 }
@@ -60,7 +57,6 @@ describe('a power cut loses no acknowledged row', () => {
     const first = await started()
     await hang(first.store, 3)
     await first.store.close()
-    open.length = 0
     const { store, folder } = await started(first.folder)
     const base = still(folder)
     await hang(store, 4, 3)
@@ -107,7 +103,7 @@ describe('a power cut loses no acknowledged row', () => {
         realDisk.flush(path)
       },
     }
-    open.push(await openStore(cut, { disk }))
+    await openStore(cut, { disk })
     const reached = [join('db', 'global', 'pg_control'), 'backups', 'in-progress']
     expect(await tagsIn(crashImage(cut, seen.live, reached))).toEqual(tags(3))
   })
@@ -131,7 +127,6 @@ describe('a folder of an older Ekko', () => {
     const { store, folder } = await started()
     await hang(store, 2)
     await store.close()
-    open.length = 0
     const db = await PGlite.create(placesOf(folder).db)
     await db.exec(`alter table paper disable trigger all;
       alter table farm drop column revision; alter table cut_plan drop column revision, drop column number;

@@ -126,7 +126,7 @@ export function sendProblem(res: Response, problem: Problem): void {
 /** What the web framework itself refuses, in plain words; by its status. */
 const FORM_WORDS: Record<number, string> = {
   400: 'The request cannot be read: its address or its body is damaged.',
-  413: 'The body is too large.',
+  413: 'The body is too large: at most 1 MB.',
   415: 'The body is in a form or encoding that is not read here: send JSON in UTF-8.',
 }
 
@@ -139,7 +139,11 @@ function problemOf(error: unknown): Problem | null {
   if (type === 'entity.parse.failed')
     return { type: about('not-json'), title: 'The body is not JSON.', status: 400 }
   if (typeof status === 'number' && status >= 400 && status < 500)
-    return { type: about('unreadable'), title: FORM_WORDS[status] ?? FORM_WORDS[400]!, status }
+    return {
+      type: about(status === 413 ? 'too-large' : 'unreadable'),
+      title: FORM_WORDS[status] ?? FORM_WORDS[400]!,
+      status,
+    }
   return null
 }
 

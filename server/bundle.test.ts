@@ -1,0 +1,127 @@
+import { describe, expect, it } from 'vitest'
+import { sayIssue } from '#core/measure'
+import { readBundle } from './bundle.ts'
+import { sealedAs, smallContent, type SmallContent } from './keeping/testing.ts'
+
+const complaints = (text: string): string[] => {
+  const out = readBundle(text)
+  return out.ok ? [] : out.issues.map(sayIssue)
+}
+const spoilt = (spoil: (content: SmallContent) => void) => {
+  const content = smallContent()
+  spoil(content)
+  return complaints(sealedAs(content))
+}
+
+describe('a bundle with a right digest', () => {
+  it('is taken when its rows are right', () => {
+    expect(complaints(sealedAs(smallContent()))).toEqual([])
+  })
+  it.each<[string, (c: SmallContent) => void, RegExp]>([
+    [
+      'one id twice',
+      (c) => void (c.lots[0]!.weighings[1]!.id = c.lots[0]!.weighings[0]!.id),
+      /weighings\.1.*another has the id/,
+    ],
+    [
+      'one id twice, once in capitals',
+      (c) => void c.plans.push({ ...c.plans[0]!, id: c.plans[0]!.id.toUpperCase() }),
+      /plans\.1.*another has the id/,
+    ],
+    ['one number twice', (c) => void (c.lots[0]!.commands[1]!.seq = 1), /commands\.1.*number/],
+    [
+      'a correction of nothing',
+      (c) => void (c.lots[0]!.weighings[1]!.corrects = c.lots[0]!.id),
+      /corrects a row that is not there/,
+    ],
+    [
+      'a correction before what it corrects',
+      (c) => void c.lots[0]!.weighings.reverse(),
+      /corrects a row that is not there/,
+    ],
+    [
+      'a lot of no anatomy',
+      (c) => void (c.lots[0]!.anatomy = 'a'.repeat(64)),
+      /lots\.0.*names an anatomy that is not in the bundle/,
+    ],
+    [
+      'a lot of another species',
+      (c) => void (c.lots[0]!.species = 'lamb'),
+      /a lamb with the anatomy of a hog/,
+    ],
+    [
+      'a paper of no lot',
+      (c) => void (c.papers[0]!.lot = c.papers[0]!.id),
+      /papers\.0.*names a lot that is not/,
+    ],
+    ['a paper of another kind', (c) => void (c.papers[0]!.data.kind = 'cut-sheet'), /it is no letter/],
+    ['a negative weight', (c) => void (c.lots[0]!.packs[0]!.shown.value = -9), /packs\.0\.shown\.value/],
+    ['grams that are not the weight', (c) => void c.lots[0]!.packs[0]!.grams++, /9 lb is not 4083 g/],
+    ['a NUL in a name', (c) => void (c.lots[0]!.tag = 'Bra\u0000cken'), /lots\.0\.tag.*cannot be kept/],
+    [
+      'half of a pair in a paper',
+      (c) => void (c.papers[0]!.data.lot = '\ud800'),
+      /papers\.0\.data\.lot.*cannot be kept/,
+    ],
+    ['a cut no hog has', (c) => void (c.lots[0]!.packs[0]!.cut = 'wing'), /no cut “wing”/],
+    ['a part no hog has', (c) => void (c.lots[0]!.commands[0]!.decision.target = 'wing'), /no part “wing”/],
+    [
+      'a plan of parts no hog has',
+      (c) => void (c.plans[0]!.body.paths[0]!.part = 'wing'),
+      /plans\.0\.paths\.0.*no part “wing”/,
+    ],
+    [
+      'the year 9999',
+      (c) => void (c.lots[0]!.createdAt = '9999-01-01T00:00:00.000Z'),
+      /outside the years 2000 to 2099/,
+    ],
+    [
+      'a zone there is not',
+      (c) => void (c.farm.zone = 'Mars/Olympus' as 'UTC'),
+      /farm\.zone.*not a time zone/,
+    ],
+    [
+      'an undo of nothing',
+      (c) => void (c.lots[0]!.commands[0]!.undoes = c.lots[0]!.id),
+      /takes back a batch that is not there/,
+    ],
+    [
+      'an anatomy that was altered',
+      (c) => void (Object.values(c.anatomies)[0]!.id = 'hog2'),
+      /it was altered/,
+    ],
+    ['a withdrawal of nothing', (c) => void (c.lots[0]!.packs[0]!.stands = false), /Only a correction/],
+  ])('and %s is refused whole, with its place', (_, spoil, words) => {
+    const said = spoilt(spoil)
+    expect(said.join('\n')).toMatch(words)
+    expect(said.join('\n')).toMatch(/Nothing was changed/)
+  })
+  it('lists everything that is wrong, up to twenty faults', () => {
+    const said = spoilt((c) => {
+      c.lots[0]!.packs[0]!.cut = 'wing'
+      c.papers[0]!.lot = c.papers[0]!.id
+      for (let n = 0; n < 40; n++) c.plans.push(c.plans[0]!)
+    })
+    expect(said).toHaveLength(20)
+  })
+  it('of version 2 is read, with the revisions and shares it did not have', () => {
+    const { farm, plans, papers, ...rest } = smallContent()
+    const { revision: _, ...oldFarm } = farm
+    const old = {
+      ...rest,
+      farm: oldFarm,
+      plans: plans.map(({ revision: __, ...p }) => p),
+      papers: papers.map(({ share: __, ...p }) => p),
+    }
+    const out = readBundle(sealedAs(old, 2))
+    if (!out.ok) throw new Error(out.issues.map(sayIssue).join())
+    expect(out.value).toMatchObject({
+      version: 3,
+      content: { farm: { revision: 1 }, papers: [{ share: 2 }] },
+    })
+  })
+  it('that has no form at all is refused in words', () => {
+    for (const content of [null, 7, [], {}, { plans: 1, papers: [null] }, { farm: 3, plans: [], papers: [] }])
+      for (const version of [2, 3]) expect(complaints(sealedAs(content, version)).join()).toMatch(/damaged/)
+  })
+})
