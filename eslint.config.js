@@ -40,7 +40,13 @@ const floor = (files, below, outside = []) => ({
         })),
         patterns: [
           {
-            group: ['../../*/**', '!../../pieces/**', '!../../state/**', '!../../theme/**'],
+            group: [
+              '../../*/**',
+              '!../../pieces/**',
+              '!../../state/**',
+              '!../../theme/**',
+              '!../../frame/**',
+            ],
             message: 'Other rooms are entered by their face: #core/ROOM, #contracts, #paper.',
           },
           ...(outside.length > 0

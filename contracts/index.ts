@@ -288,6 +288,7 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'get', path: '/papers/:name' },
   { method: 'get', path: '/bundle' },
   { method: 'post', path: '/bundle/sealed', body: sealSchema },
+  { method: 'get', path: '/bundles/:name' },
   { method: 'get', path: '/copies' },
   { method: 'post', path: '/copies' },
   { method: 'put', path: '/copies/second', body: secondPlaceSchema },

@@ -174,6 +174,12 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
       .send(sealed)
   })
 
+  api.get('/bundles/:name', async (req, res) => {
+    const name = String(req.params.name)
+    const bytes = await keeping.bytesOf(name)
+    if (!bytes) throw notFound('bundle')
+    res.attachment(name).type('application/gzip').send(Buffer.from(bytes))
+  })
   api.get('/copies', async (_req, res) => void res.json(await keeping.look()))
   api.post('/copies', async (_req, res) => {
     await keeping.keepNow()

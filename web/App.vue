@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import Toast from 'primevue/toast'
 import { useToast } from 'primevue/usetoast'
 import { defineAsyncComponent, onMounted, watch } from 'vue'
+import StandingNote from './frame/StandingNote.vue'
 import { useFarm } from './state/farm.ts'
 
 const ConflictDialog = defineAsyncComponent(() => import('./frame/ConflictDialog.vue'))
@@ -31,13 +32,17 @@ watch(
   <div v-else-if="store.state === 'failed'" class="wait" role="alert">
     <div class="beam" />
     <h1>The farm’s records do not open</h1>
-    <p>
+    <p v-if="store.failure">{{ store.failure }}</p>
+    <p v-else>
       This page reached no server. Start Ekko again with <code>npm start</code> or <code>npm run demo</code>,
       then try once more. Nothing is lost.
     </p>
     <Button label="Try again" icon="pi pi-refresh" @click="store.load()" />
   </div>
-  <RouterView v-else />
+  <template v-else>
+    <StandingNote />
+    <RouterView />
+  </template>
   <ConflictDialog v-if="store.conflict" />
   <Toast position="bottom-left" />
 </template>

@@ -10,7 +10,7 @@ export const router = createRouter({
     { path: '/', name: 'rail', component: RailPlace },
     { path: '/new', name: 'new', component: () => import('./places/NewLot.vue') },
     { path: '/cuts', name: 'cuts', component: () => import('./places/LibraryPlace.vue') },
-    { path: '/farm', name: 'farm', component: () => import('./places/FarmPlace.vue') },
+    { path: '/farm', name: 'farm', component: () => import('./places/farm/FarmPlace.vue') },
     {
       path: '/lots/:id',
       component: () => import('./frame/LotFrame.vue'),

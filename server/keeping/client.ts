@@ -12,6 +12,8 @@ export function keeperInThread(script: string, folder: string): Keeper & { end()
   }
   return {
     faultOfCopy: (copy) => remote().faultOfCopy(copy),
+    unproven: () => remote().unproven(),
+    bytesOf: (name) => remote().bytesOf(name),
     look: () => remote().look(),
     isKept: (day, digest) => remote().isKept(day, digest),
     keep: (bundle, day, at) => remote().keep(bundle, day, at),

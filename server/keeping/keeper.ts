@@ -24,7 +24,11 @@ const LOW_BYTES = 500 * 1024 * 1024
 export interface Keeper {
   /** What is wrong with a folder copy; null when it is proven. */
   faultOfCopy(copy: Manifest): Promise<string | null>
+  /** Folder copies that nobody has proven yet. */
+  unproven(): Promise<Manifest[]>
   look(): Promise<CopiesKept>
+  /** A kept bundle as it lies on the disk; null when there is none of this name. */
+  bytesOf(name: string): Promise<Uint8Array | null>
   /** Whether the newest proven bundle of this local day holds what these records hold. */
   isKept(day: string, digest: string): Promise<boolean>
   /** Keeps proven bundles by day, week and month, and one at the second place. */
@@ -65,6 +69,8 @@ export function keeperOf(folder: string, disk: Disk = realDisk, given?: Cluster<
 
   return {
     faultOfCopy: (copy) => faultOfCopy(disk, cluster, folder, copy),
+    unproven: async () => copiesIn(disk, folder).filter((c) => c.why === 'checkpoint' && !c.proven),
+    bytesOf: async (name) => bytesOf({ place: 'here', name }),
     look: async () => {
       const freeBytes = disk.free(folder)
       const dbBytes = sizeOf(db)

@@ -8,6 +8,8 @@ import { heldIn } from './bundles.ts'
 import type { BundleSource, Keeper } from './keeper.ts'
 
 const HOUR_MS = 60 * 60 * 1000
+/** A start has better things to do first. */
+const SETTLED_MS = 60_000
 
 export type Rehearsed = { ok: true; rehearsal: Rehearsal } | { ok: false; issues: Issue[] }
 
@@ -22,7 +24,8 @@ export class Keeping {
   #failure: string | null = null
   #rehearsal: Rehearsal | null = null
   #checkpoint: number
-  #timer: ReturnType<typeof setInterval> | null = null
+  #timer: ReturnType<typeof setInterval> | undefined
+  #first: ReturnType<typeof setTimeout> | undefined
 
   constructor(store: Store, keeper: Keeper, now: () => Date) {
     this.#store = store
@@ -35,9 +38,12 @@ export class Keeping {
   start(): void {
     this.#timer = setInterval(() => void this.tick(), HOUR_MS)
     this.#timer.unref()
+    this.#first = setTimeout(() => void this.#atStart(), SETTLED_MS)
+    this.#first.unref()
   }
   stop(): void {
-    if (this.#timer) clearInterval(this.#timer)
+    clearInterval(this.#timer)
+    clearTimeout(this.#first)
   }
 
   #inTurn<T>(work: () => Promise<T>): Promise<T> {
@@ -61,6 +67,12 @@ export class Keeping {
 
   #failed(error: unknown): void {
     this.#failure = `The last copy did not succeed: ${error instanceof Error ? error.message : 'unknown'}`
+  }
+
+  /** A copy made at the last stop was not proven then: nothing waited for it. */
+  async #atStart(): Promise<void> {
+    for (const copy of await this.#keeper.unproven()) this.copied(copy)
+    await this.tick()
   }
 
   async tick(): Promise<void> {
@@ -109,6 +121,8 @@ export class Keeping {
   }
 
   chooseSecond = (folder: string | null) => this.#inTurn(() => this.#keeper.chooseSecond(folder))
+
+  bytesOf = (name: string) => this.#keeper.bytesOf(name)
 
   async sealed(passphrase: string): Promise<Uint8Array> {
     return this.#keeper.seal(await this.#store.run('exportBundle', undefined), passphrase)

@@ -8,7 +8,13 @@ const SAID = {
   saving: { icon: 'pi-sync', word: 'Saving…' },
   held: { icon: 'pi-exclamation-triangle', word: 'Server away: changes are held here. Keep this page open.' },
 }
-const said = computed(() => SAID[store.saving])
+const said = computed(() => {
+  const plain = SAID[store.saving]
+  const isStopped = store.saving === 'held' && store.stopped
+  return isStopped
+    ? { ...plain, word: `${store.stopped} Changes are held here: keep this page open.` }
+    : plain
+})
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFarm } from '../state/farm.ts'
-import FarmForm from './FarmForm.vue'
+import FarmForm from './farm/FarmForm.vue'
 import LotForm from './LotForm.vue'
 
 const store = useFarm()

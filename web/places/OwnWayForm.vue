@@ -170,7 +170,7 @@ function closeUnused(next: OwnAdditions): OwnAdditions {
   return next
 }
 async function send(body: OwnAdditions, said: string) {
-  const answer = await ask('POST', '/own', body)
+  const answer = await ask('POST', '/own', { base: version, body })
   issues.value = answer.kind === 'ok' ? [] : issuesOf(answer)
   if (answer.kind !== 'ok') return
   kept.value = said

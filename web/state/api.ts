@@ -1,31 +1,51 @@
 import type { Problem } from '#contracts'
 
-/** What a request came to: the body, the problem it met, or no answer at all. */
+/**
+ * What a request came to: the body, the problem it met, or no answer: the server is away, or has stopped taking records
+ * (`why`, in its own words). What gets no answer is held and sent again.
+ */
 export type Answer<T> =
-  { kind: 'ok'; body: T } | { kind: 'problem'; problem: Problem } | { kind: 'unreachable' }
+  { kind: 'ok'; body: T } | { kind: 'problem'; problem: Problem } | { kind: 'unreachable'; why?: string }
 
-export async function ask<T>(
-  method: 'GET' | 'POST' | 'PUT',
-  path: string,
-  body?: unknown,
-): Promise<Answer<T>> {
+/** Stopped, still opening, or no room: the same request may be kept later. */
+const LATER = new Set([503, 507])
+
+async function answerOf<T>(path: string, init: RequestInit): Promise<Answer<T>> {
   let res: Response
   try {
-    res = await fetch(`/api${path}`, {
-      method,
-      ...(body !== undefined && {
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      }),
-    })
+    res = await fetch(`/api${path}`, init)
   } catch {
     return { kind: 'unreachable' }
   }
-  const isJson = res.headers.get('content-type')?.includes('json')
-  if (!isJson) return { kind: 'unreachable' }
+  if (res.status === 204) return { kind: 'ok', body: undefined as T }
+  const type = res.headers.get('content-type') ?? ''
+  if (res.ok && type.includes('octet-stream')) return { kind: 'ok', body: (await res.blob()) as T }
+  if (!type.includes('json')) return { kind: 'unreachable' }
   const answer: unknown = await res.json()
-  return res.ok ? { kind: 'ok', body: answer as T } : { kind: 'problem', problem: answer as Problem }
+  if (res.ok) return { kind: 'ok', body: answer as T }
+  const problem = answer as Problem
+  if (LATER.has(res.status)) return { kind: 'unreachable', why: sayProblem(problem) }
+  return { kind: 'problem', problem }
 }
+
+const sayProblem = ({ title, detail }: Problem) => [title, detail].filter(Boolean).join(' ')
+
+export const ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown) =>
+  answerOf<T>(path, {
+    method,
+    ...(body !== undefined && {
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    }),
+  })
+
+/** Sends bytes as they are, or takes bytes back. */
+export const askBytes = <T>(path: string, body: BodyInit, headers: Record<string, string>) =>
+  answerOf<T>(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream', ...headers },
+    body,
+  })
 
 /** An issue at a field, as the server said it or as the page found it. */
 export interface FieldIssue {
@@ -34,19 +54,19 @@ export interface FieldIssue {
   confirmable: boolean
 }
 
+export const fieldIssue = (field: string, detail: string): FieldIssue => ({
+  field,
+  detail,
+  confirmable: false,
+})
+
 /** The issues of an answer that was not kept; an outage is one, and what was typed stays. */
 export function issuesOf(answer: Exclude<Answer<unknown>, { kind: 'ok' }>): FieldIssue[] {
   if (answer.kind === 'unreachable') {
-    return [
-      {
-        field: '',
-        detail: 'The server does not answer, so this was not kept. What you typed is still here: try again.',
-        confirmable: false,
-      },
-    ]
+    const why = answer.why ?? 'The server does not answer, so this was not kept.'
+    return [fieldIssue('', `${why} What you typed is still here: try again.`)]
   }
-  const { errors, title, detail } = answer.problem
-  if (!errors?.length)
-    return [{ field: '', detail: [title, detail].filter(Boolean).join(' '), confirmable: false }]
+  const { errors } = answer.problem
+  if (!errors?.length) return [fieldIssue('', sayProblem(answer.problem))]
   return errors.map((e) => ({ field: e.field, detail: e.detail, confirmable: e.confirmable ?? false }))
 }

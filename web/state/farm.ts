@@ -1,7 +1,18 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { computed, markRaw, ref, shallowRef } from 'vue'
-import type { Farm, Home, Lot, NewLot, NewPack, NewWeighing, Problem, StoredPlan } from '#contracts'
+import type {
+  Farm,
+  Home,
+  KeptFarm,
+  Lot,
+  NewLot,
+  NewPack,
+  NewWeighing,
+  Problem,
+  Standing,
+  StoredPlan,
+} from '#contracts'
 import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow, type Weighing } from '#core/carcass'
 import type { LotState, PackWeighing } from '#core/forecast'
@@ -16,13 +27,16 @@ export interface OpenConflict {
 
 /** What the server holds, and the decisions still on their way there. Figures are computed, never stored. */
 export const useFarm = defineStore('farm', () => {
-  const farm = ref<Farm | null>(null)
+  const farm = ref<KeptFarm | null>(null)
   const lots = shallowRef<Map<string, Lot>>(new Map())
   const plans = shallowRef<StoredPlan[]>([])
   const flows = shallowRef<Map<string, Flow>>(new Map())
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
+  /** Why the records did not open, in the server's own words. */
+  const failure = ref<string | null>(null)
   const conflict = ref<OpenConflict | null>(null)
   const refusal = ref<string | null>(null)
+  const standing = ref<Standing | null>(null)
   const own = new Map<string, string[]>()
 
   const put = (lot: Lot) => {
@@ -54,8 +68,11 @@ export const useFarm = defineStore('farm', () => {
     const answer = await ask<Home>('GET', '/home')
     if (answer.kind !== 'ok') {
       if (state.value !== 'ready') state.value = 'failed'
+      failure.value = answer.kind === 'unreachable' ? (answer.why ?? null) : answer.problem.title
       return
     }
+    const stands = await ask<Standing>('GET', '/standing')
+    if (stands.kind === 'ok') standing.value = stands.body
     farm.value = answer.body.farm
     plans.value = answer.body.plans
     await Promise.all([...new Set(answer.body.lots.map((l) => l.anatomy))].map(fetchFlow))
@@ -90,16 +107,23 @@ export const useFarm = defineStore('farm', () => {
     return []
   }
 
-  async function saveFarm(next: Farm): Promise<FieldIssue[]> {
-    const answer = await ask<Farm>('PUT', '/farm', next)
-    if (answer.kind !== 'ok') return issuesOf(answer)
+  /** Saves the farm's settings; where another window changed them since, what stands now comes back beside them. */
+  async function saveFarm(
+    next: Farm,
+    base = farm.value?.revision ?? 0,
+  ): Promise<{ issues: FieldIssue[]; theirs?: KeptFarm }> {
+    const answer = await ask<KeptFarm>('PUT', '/farm', { ...next, base })
+    if (answer.kind === 'problem' && answer.problem.type === '/problems/changed')
+      return { issues: [], theirs: answer.problem.held as KeptFarm }
+    if (answer.kind !== 'ok') return { issues: issuesOf(answer) }
     farm.value = answer.body
-    return []
+    return { issues: [] }
   }
 
   /** Keeps a named plan for every animal of its species, or takes one away. */
   async function keepPlan(id: string, body: CutPlan, withdrawn = false): Promise<FieldIssue[]> {
-    const answer = await ask<StoredPlan>('PUT', `/plans/${id}`, { body, withdrawn })
+    const base = plans.value.find((p) => p.id === id)?.revision ?? 0
+    const answer = await ask<StoredPlan>('PUT', `/plans/${id}`, { base, body, withdrawn })
     if (answer.kind !== 'ok') return issuesOf(answer)
     plans.value = [...plans.value.filter((p) => p.id !== id), ...(withdrawn ? [] : [answer.body])]
     return []
@@ -170,6 +194,9 @@ export const useFarm = defineStore('farm', () => {
     plans,
     flows,
     state,
+    failure,
+    standing,
+    stopped: queue.why,
     conflict,
     refusal,
     saving,

@@ -23,6 +23,8 @@ export interface QueueEvents {
 export function decisionQueue(events: QueueEvents) {
   const pending = ref<Pending[]>([])
   const reachable = ref(true)
+  /** Why nothing is taken, in the server's own words, where it has any. */
+  const why = ref<string | null>(null)
   let sending = false
 
   const remember = () => set(PLACE, JSON.parse(JSON.stringify(pending.value))).catch(() => undefined)
@@ -34,6 +36,7 @@ export function decisionQueue(events: QueueEvents) {
       const next = pending.value[0]!
       const answer = await ask<Lot>('POST', `/lots/${next.lot}/decisions`, next.append)
       reachable.value = answer.kind !== 'unreachable'
+      why.value = answer.kind === 'unreachable' ? (answer.why ?? null) : null
       if (answer.kind === 'unreachable') {
         setTimeout(() => void send(), RETRY_MS)
         break
@@ -53,6 +56,7 @@ export function decisionQueue(events: QueueEvents) {
   return {
     pending,
     reachable,
+    why,
     add(item: Pending) {
       pending.value.push(item)
       void remember()

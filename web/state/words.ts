@@ -22,6 +22,18 @@ export const UNCOVERED_WORDS: Record<Uncovered, string> = {
   'not-for-sale': 'for the household: not sold',
 }
 
+/** An instant in the farm's own time: "Wed 25 Nov 2026, 14:03". */
+const sayInstant = (at: string, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(new Date(at))
+
 /** Figures and names in the farm's units, money and words. */
 export function useWords() {
   const store = useFarm()
@@ -44,6 +56,7 @@ export function useWords() {
     moneyChange: (minor: number) => signed(formatMoney(minor, currency.value), minor),
     price: (price: UnitPrice) => formatPrice(price, currency.value),
     percent: (ratio: number) => formatPercent(ratio),
+    instant: (at: string) => sayInstant(at, store.farm?.zone ?? 'UTC'),
     change: (n: number, word: string) => signed(`${n} ${word}`, n),
   }
 }

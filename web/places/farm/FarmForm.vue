@@ -2,31 +2,41 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { reactive, ref, watch } from 'vue'
+import { nextTick, reactive, ref, watch } from 'vue'
+import type { KeptFarm } from '#contracts'
 import { currencyDigits, formatMoney, KG_PER_LB, parseMoney, sayIssue, type MassUnit } from '#core/measure'
-import FieldIssues from '../pieces/FieldIssues.vue'
-import type { FieldIssue } from '../state/api.ts'
-import { useFarm } from '../state/farm.ts'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useFarm } from '../../state/farm.ts'
 
 defineProps<{ action: string }>()
 const emit = defineEmits<{ saved: [] }>()
 const store = useFarm()
-const held = store.farm
+let held = store.farm
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 const perUnit = (unit: MassUnit) => (unit === 'kg' ? 1 : KG_PER_LB)
 const shown = (minor: number, currency: string) =>
   (Math.round(minor) / 10 ** currencyDigits(currency)).toFixed(currencyDigits(currency))
-const form = reactive({
-  name: held?.name ?? '',
-  massUnit: held?.massUnit ?? ('lb' as MassUnit),
-  currency: held?.currency ?? 'USD',
-  nameSet: held?.nameSet ?? ('american' as const),
-  mince: held ? shown(held.mincePerKg * perUnit(held.massUnit), held.currency) : '7.50',
+const filled = (f: KeptFarm | null) => ({
+  name: f?.name ?? '',
+  massUnit: f?.massUnit ?? ('lb' as MassUnit),
+  currency: f?.currency ?? 'USD',
+  nameSet: f?.nameSet ?? ('american' as const),
+  mince: f ? shown(f.mincePerKg * perUnit(f.massUnit), f.currency) : '7.50',
 })
+const form = reactive(filled(held))
+function fill(f: KeptFarm | null) {
+  held = f
+  isFilling = true
+  Object.assign(form, filled(f))
+  void nextTick(() => (isFilling = false))
+}
+let isFilling = false
 /** The same price in the other unit: choosing kilograms must not make mince cheaper. */
 watch(
   () => form.massUnit,
   (unit, before) => {
+    if (isFilling) return
     const typed = parseMoney(form.mince, form.currency)
     if (typed.ok) form.mince = shown((typed.value / perUnit(before)) * perUnit(unit), form.currency)
   },
@@ -38,32 +48,50 @@ const CURRENCIES = ['USD', 'CAD', 'GBP', 'EUR', 'AUD', 'NZD'].map((id) => ({
 }))
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 
+/** What another window saved meanwhile: shown, never overwritten unasked. */
+const theirs = ref<KeptFarm | null>(null)
+const UNIT_WORD = { lb: 'pounds', kg: 'kilograms' }
+const NAMES_WORD = { american: 'American names', commonwealth: 'Commonwealth names' }
+const said = (f: KeptFarm) =>
+  [
+    f.name,
+    UNIT_WORD[f.massUnit],
+    f.currency,
+    NAMES_WORD[f.nameSet],
+    `mince ${formatMoney(f.mincePerKg * perUnit(f.massUnit), f.currency)}/${f.massUnit}`,
+  ].join(' · ')
+
 async function save() {
   const mince = parseMoney(form.mince, form.currency, 'mince')
   issues.value = [
     ...(form.name.trim()
       ? []
-      : [
-          {
-            field: 'name',
-            detail: 'The farm has no name yet. Type one; it stands on every paper.',
-            confirmable: false,
-          },
-        ]),
-    ...(mince.ok
-      ? []
-      : mince.issues.map((i) => ({ field: 'mince', detail: sayIssue(i), confirmable: false }))),
+      : [fieldIssue('name', 'The farm has no name yet. Type one; it stands on every paper.')]),
+    ...(mince.ok ? [] : mince.issues.map((i) => fieldIssue('mince', sayIssue(i)))),
   ]
   if (!mince.ok || issues.value.length > 0) return
-  issues.value = await store.saveFarm({
-    name: form.name,
-    massUnit: form.massUnit,
-    currency: form.currency,
-    nameSet: form.nameSet,
-    zone: held?.zone ?? zone,
-    mincePerKg: mince.value / perUnit(form.massUnit),
-  })
-  if (issues.value.length === 0) emit('saved')
+  const base = theirs.value?.revision ?? held?.revision ?? 0
+  const out = await store.saveFarm(
+    {
+      name: form.name,
+      massUnit: form.massUnit,
+      currency: form.currency,
+      nameSet: form.nameSet,
+      zone: held?.zone ?? zone,
+      mincePerKg: mince.value / perUnit(form.massUnit),
+    },
+    base,
+  )
+  issues.value = out.issues.map((i) => (i.field === 'mincePerKg' ? { ...i, field: 'mince' } : i))
+  theirs.value = out.theirs ?? null
+  if (issues.value.length > 0 || theirs.value) return
+  held = store.farm
+  emit('saved')
+}
+function takeTheirs() {
+  store.farm = theirs.value
+  fill(theirs.value)
+  theirs.value = null
 }
 </script>
 
@@ -133,11 +161,34 @@ async function save() {
       <FieldIssues :issues="at('mince')" />
     </div>
     <FieldIssues :issues="issues.filter((i) => !['name', 'mince'].includes(i.field))" />
-    <div><Button type="submit" :label="action" /></div>
+    <div v-if="theirs" class="theirs" role="alert">
+      <p>
+        <b>Another window saved the farm meanwhile.</b> It stands as: {{ said(theirs) }}. Yours is still in
+        the fields and was not saved.
+      </p>
+      <div class="row">
+        <Button
+          type="button"
+          label="Take the other window’s"
+          severity="secondary"
+          outlined
+          @click="takeTheirs"
+        />
+        <Button type="submit" label="Save mine over it" />
+      </div>
+    </div>
+    <div v-else><Button type="submit" :label="action" /></div>
   </form>
 </template>
 
 <style scoped>
+.theirs {
+  display: grid;
+  gap: 0.6rem;
+  padding: 0.6rem 0.75rem;
+  background: var(--caution-sheet);
+  border-left: 3px solid var(--caution);
+}
 .pair {
   display: grid;
   grid-template-columns: 1fr 1fr;

@@ -1,0 +1,263 @@
+import {
+  appendFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
+import { join } from 'node:path'
+import { gunzipSync } from 'node:zlib'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Copies, Home, Lot } from '#contracts'
+import { DiskFailure, realDisk, type Disk } from '../database/disk.ts'
+import { placesOf } from '../database/places.ts'
+import { FARM, lotBody, newFolder, openTestApi, weighingBody } from '../testing.ts'
+import { bundleFrom, namesFor, weekOf } from './bundles.ts'
+import { bringToSecond, chooseSecond, lookAtSecond } from './second.ts'
+import { isSealed, seal, unseal } from './seal.ts'
+
+let test: Awaited<ReturnType<typeof openTestApi>>
+const clock = { now: new Date('2026-11-02T12:00:00Z') }
+beforeAll(async () => {
+  test = await openTestApi({ now: () => clock.now })
+  await test.api.put('/api/farm').send(FARM).expect(200)
+})
+afterAll(() => rmSync(test.folder, { recursive: true, force: true }))
+
+const hang = async (tag: string): Promise<Lot> =>
+  (await test.api.post('/api/lots').send(lotBody({ tag })).expect(201)).body
+const tags = async () => ((await test.api.get('/api/home')).body as Home).lots.map((l) => l.tag)
+const look = async (): Promise<Copies> => (await test.api.get('/api/copies').expect(200)).body
+const keep = async (): Promise<Copies> => (await test.api.post('/api/copies').expect(201)).body
+
+describe('bundles kept by day, week and month', () => {
+  it('are proven by a restore before they have a name, and once a day unless something was written', async () => {
+    await hang('Bracken')
+    const kept = await keep()
+    expect(kept.bundles.map((b) => b.name)).toEqual([
+      'day-2026-11-02.json.gz',
+      'week-2026-W45.json.gz',
+      'month-2026-11.json.gz',
+    ])
+    expect(kept).toMatchObject({
+      upToDate: true,
+      low: false,
+      warning: null,
+      bundles: [{ held: { farm: 'Fallowmere', lots: 1 } }, {}, {}],
+    })
+    const written = readFileSync(join(placesOf(test.folder).bundles, 'day-2026-11-02.json.gz'))
+    expect((await keep()).bundles).toEqual(kept.bundles)
+    await hang('Sorrel')
+    expect((await look()).upToDate).toBe(false)
+    expect((await keep()).bundles[0]!.held.lots).toBe(2)
+    expect(readFileSync(join(placesOf(test.folder).bundles, 'day-2026-11-02.json.gz'))).not.toEqual(written)
+  })
+  it('are the farm to the last byte', async () => {
+    const file = readFileSync(join(placesOf(test.folder).bundles, 'day-2026-11-02.json.gz'))
+    expect(gunzipSync(file).toString('utf8')).toBe((await test.api.get('/api/bundle')).text)
+    const sent = await test.api
+      .get('/api/bundles/day-2026-11-02.json.gz')
+      .buffer()
+      .parse((res, done) => {
+        const parts: Buffer[] = []
+        res.on('data', (part: Buffer) => parts.push(part))
+        res.on('end', () => done(null, Buffer.concat(parts)))
+      })
+    expect(file.equals(sent.body as Buffer)).toBe(true)
+    await test.api.get('/api/bundles/..%2fcopies.json').expect(404)
+  })
+  it('keep seven days, five weeks and twelve months; the clock set back does not turn their order', async () => {
+    for (const day of [
+      '2026-11-03',
+      '2026-11-04',
+      '2026-11-05',
+      '2026-11-06',
+      '2026-11-07',
+      '2026-11-08',
+      '2026-11-09',
+    ]) {
+      clock.now = new Date(`${day}T12:00:00Z`)
+      await hang(day)
+      await keep()
+    }
+    clock.now = new Date('2026-11-02T12:00:00Z')
+    await hang('set back')
+    const { bundles } = await keep()
+    expect(bundles.filter((b) => b.kind === 'day').map((b) => b.name.slice(4, 14))).toEqual([
+      '2026-11-04',
+      '2026-11-05',
+      '2026-11-06',
+      '2026-11-07',
+      '2026-11-08',
+      '2026-11-09',
+      '2026-11-02',
+    ])
+    expect(bundles.at(-1)!.held.lots).toBe((await tags()).length)
+  })
+  it('are named by the ISO 8601 week: 1 January 2027 lies in the last week of 2026', () => {
+    expect(['2026-11-25', '2027-01-01', '2026-12-31', '2027-01-04', '2024-12-30'].map(weekOf)).toEqual([
+      '2026-W48',
+      '2026-W53',
+      '2026-W53',
+      '2027-W01',
+      '2025-W01',
+    ])
+    expect(namesFor('2026-11-25').map((n) => n.kind)).toEqual(['day', 'week', 'month'])
+  })
+})
+
+describe('bringing a copy back', () => {
+  it('is rehearsed beside the present records, taken only when said, and can itself be brought back', async () => {
+    const before = await tags()
+    await hang('Too much')
+    const source = { place: 'here', name: 'day-2026-11-09.json.gz', passphrase: null }
+    const { body } = await test.api.post('/api/rehearsals').send(source).expect(201)
+    expect(body).toMatchObject({ held: { lots: before.length - 1 }, present: { lots: before.length + 1 } })
+    expect(await tags()).toContain('Too much')
+    await test.api.post('/api/rehearsals/01890a5d-ac96-774b-bcce-b302099a8057/restore').expect(404)
+    const done = (await test.api.post(`/api/rehearsals/${body.id}/restore`).expect(200)).body
+    expect(await tags()).toEqual(before.filter((t) => t !== 'set back'))
+    expect(existsSync(join(test.folder, done.aside))).toBe(true)
+    await hang('After it')
+    const again = (
+      await test.api
+        .post('/api/rehearsals')
+        .send({ ...source, name: done.kept })
+        .expect(201)
+    ).body
+    await test.api.post(`/api/rehearsals/${again.id}/restore`).expect(200)
+    expect(await tags()).toEqual([...before, 'Too much'])
+  })
+  it('left as it is changes nothing', async () => {
+    const before = await tags()
+    const source = { place: 'here', name: 'day-2026-11-04.json.gz', passphrase: null }
+    const { body } = await test.api.post('/api/rehearsals').send(source).expect(201)
+    expect((await look()).rehearsal).toEqual(body)
+    await test.api.delete(`/api/rehearsals/${body.id}`).expect(204)
+    expect(await look()).toMatchObject({ rehearsal: null })
+    await test.api.post(`/api/rehearsals/${body.id}/restore`).expect(404)
+    expect(existsSync(placesOf(test.folder).next)).toBe(false)
+    expect(await tags()).toEqual(before)
+  })
+  it('of what is no bundle, is cut off, or is gone, says so at its field', async () => {
+    const sent = (bytes: Buffer | string) =>
+      test.api.post('/api/rehearsals/sent').set('content-type', 'application/octet-stream').send(bytes)
+    expect((await sent('hello').expect(422)).body.errors[0].detail).toMatch(/not whole JSON/)
+    const file = readFileSync(join(placesOf(test.folder).bundles, 'day-2026-11-09.json.gz'))
+    expect((await sent(file.subarray(0, 200)).expect(422)).body.errors[0].detail).toMatch(/does not unpack/)
+    await sent('').expect(422)
+    const gone = { place: 'here', name: 'day-2020-01-01.json.gz', passphrase: null }
+    expect((await test.api.post('/api/rehearsals').send(gone).expect(422)).body.errors[0].code).toBe(
+      'bundle-gone',
+    )
+    const { body } = await sent(file).expect(201)
+    await test.api.delete(`/api/rehearsals/${body.id}`).expect(204)
+  })
+})
+
+describe('a sealed bundle', () => {
+  const header = (words: string) => ({ 'x-ekko-passphrase': Buffer.from(words).toString('base64url') })
+  it('opens with its passphrase alone', async () => {
+    const { body } = await test.api
+      .post('/api/bundle/sealed')
+      .send({ passphrase: 'six hens in Würzburg' })
+      .buffer()
+      .parse((res, done) => {
+        const parts: Buffer[] = []
+        res.on('data', (part: Buffer) => parts.push(part))
+        res.on('end', () => done(null, Buffer.concat(parts)))
+      })
+      .expect(200)
+    expect(isSealed(body as Buffer)).toBe(true)
+    expect((body as Buffer).includes('Fallowmere')).toBe(false)
+    const send = (words?: string) =>
+      test.api
+        .post('/api/rehearsals/sent')
+        .set('content-type', 'application/octet-stream')
+        .set(words ? header(words) : {})
+        .send(body)
+    expect((await send().expect(422)).body.errors[0]).toMatchObject({
+      code: 'bundle-sealed',
+      field: 'passphrase',
+    })
+    expect((await send('six hens').expect(422)).body.errors[0].code).toBe('bundle-wrong-passphrase')
+    const out = await send('six hens in Würzburg').expect(201)
+    await test.api.delete(`/api/rehearsals/${out.body.id}`).expect(204)
+  })
+  it('with one byte changed does not open', async () => {
+    const sealed = Buffer.from(await seal(Buffer.from('{"a":1}'), 'six hens'))
+    sealed[sealed.length - 3]! ^= 1
+    expect(await unseal(sealed, 'six hens')).toBeNull()
+    expect(await bundleFrom(sealed, 'six hens')).toMatchObject({
+      ok: false,
+      issues: [{ code: 'bundle-wrong-passphrase' }],
+    })
+  })
+  it('of a short passphrase is refused', async () => {
+    const res = await test.api.post('/api/bundle/sealed').send({ passphrase: 'short' }).expect(400)
+    expect(res.body.errors[0]).toMatchObject({ field: 'passphrase', detail: /at least eight/ })
+  })
+})
+
+describe('the second place', () => {
+  it('gets each day’s bundle, which is read back there; a stick that is out is a word and no error', async () => {
+    const stick = newFolder()
+    const choose = (folder: string | null) => test.api.put('/api/copies/second').send({ folder })
+    expect((await choose(stick).expect(200)).body.second).toMatchObject({
+      folder: stick,
+      state: 'there',
+      bundles: [],
+    })
+    await hang('To the stick')
+    expect((await keep()).second.bundles).toEqual(['ekko-day-2026-11-02.json.gz'])
+    const there = { place: 'second', name: 'ekko-day-2026-11-02.json.gz', passphrase: null }
+    const { body } = await test.api.post('/api/rehearsals').send(there).expect(201)
+    await test.api.delete(`/api/rehearsals/${body.id}`).expect(204)
+    rmSync(stick, { recursive: true })
+    await hang('Without the stick')
+    expect((await keep()).second).toMatchObject({ state: 'away', why: null })
+    expect((await choose(null).expect(200)).body.second.state).toBe('none')
+  })
+  it('is refused inside the records, where nothing is, by half a path, and where nothing can be written', async () => {
+    const refusal = async (folder: string) =>
+      (await test.api.put('/api/copies/second').send({ folder }).expect(422)).body.errors[0].detail as string
+    expect(await refusal(join(test.folder, 'backups'))).toMatch(/inside the records/)
+    expect(await refusal('/nowhere/at/all')).toMatch(/no such folder now/)
+    expect(await refusal('stick')).toMatch(/whole path/)
+    const file = join(newFolder(), 'file')
+    writeFileSync(file, '')
+    expect(await refusal(file)).toMatch(/cannot write there/)
+  })
+  it('that loses what was written there says so, and nothing else fails', async () => {
+    const [folder, stick] = [newFolder(), newFolder()]
+    mkdirSync(placesOf(folder).bundles, { recursive: true })
+    appendFileSync(join(placesOf(folder).bundles, 'day-x.json.gz'), 'bytes')
+    chooseSecond(realDisk, folder, stick)
+    const lossy: Disk = { ...realDisk, write: (path, content) => realDisk.write(path, content.slice(0, 2)) }
+    expect(bringToSecond(lossy, folder, 'day-x.json.gz')).toMatchObject({ state: 'failed', why: 'EIO' })
+    const full: Disk = {
+      ...realDisk,
+      write: (path) => {
+        throw new DiskFailure('write', path, 'ENOSPC')
+      },
+    }
+    expect(bringToSecond(full, folder, 'day-x.json.gz')).toMatchObject({ state: 'failed', why: 'ENOSPC' })
+    expect(readdirSync(stick).filter((n) => n.endsWith('.gz'))).toEqual([])
+    expect(lookAtSecond(realDisk, folder).state).toBe('there')
+  })
+})
+
+describe('a folder copy', () => {
+  it('is proven on a throw-away after each checkpoint; a weighing taken meanwhile is kept', async () => {
+    const lot = await hang('Meanwhile')
+    await test.store.checkpoint()
+    await test.api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
+    await test.keeping.settled()
+    const { copies, warning } = await look()
+    expect(warning).toBeNull()
+    expect(copies.filter((c) => c.why === 'checkpoint').at(-1)!.proven).not.toBeNull()
+    expect(existsSync(placesOf(test.folder).trial) && readdirSync(placesOf(test.folder).trial)).toEqual([])
+  })
+})

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useFarm } from '../state/farm.ts'
+import { useWords } from '../state/words.ts'
+
+/** What a person must hear about the records before anything else: brought back after a cut, or a disk that fills. */
+const store = useFarm()
+const words = useWords()
+const recovered = computed(() => store.standing?.recovered)
+</script>
+
+<template>
+  <div v-if="store.standing?.warning || recovered" class="standing">
+    <p v-if="store.standing?.warning" role="alert">
+      <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ store.standing.warning }}
+      <RouterLink :to="{ name: 'farm' }">Look at the copies</RouterLink>
+    </p>
+    <p v-if="recovered" role="status">
+      <i class="pi pi-history" aria-hidden="true" /> Ekko had been cut off. The records stand as of
+      {{ words.instant(recovered.to) }}: everything acknowledged until then is there.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.standing {
+  display: grid;
+  gap: 0.25rem;
+  padding: 0.45rem 1.5rem;
+  background: var(--caution-sheet);
+  border-bottom: 1px solid var(--caution);
+}
+.standing .pi {
+  color: var(--caution);
+}
+</style>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import ToggleSwitch from 'primevue/toggleswitch'
+import { ref } from 'vue'
+import PlaceHead from '../../frame/PlaceHead.vue'
+import { singleKeys } from '../../state/keys.ts'
+import CopiesPane from './CopiesPane.vue'
+import FarmForm from './FarmForm.vue'
+
+const saved = ref(false)
+const keys = singleKeys()
+</script>
+
+<template>
+  <PlaceHead title="Farm" />
+  <main id="main" class="farm">
+    <section class="stack">
+      <div class="pane-head"><h2>Names, units, money</h2></div>
+      <FarmForm action="Save the farm" @saved="saved = true" />
+      <p v-if="saved" class="good" role="status">
+        <i class="pi pi-check" aria-hidden="true" /> Saved. Every page and paper uses it from now on; papers
+        already issued stay as they were.
+      </p>
+      <div class="pane-head"><h2>Keys</h2></div>
+      <label class="row"><ToggleSwitch v-model="keys" /> Single-key shortcuts on this device</label>
+      <p class="muted">Press ? inside a lot to see them. Undo with Ctrl+Z works either way.</p>
+    </section>
+    <CopiesPane />
+  </main>
+</template>
+
+<style scoped>
+.farm {
+  display: grid;
+  grid-template-columns: minmax(290px, 1fr) minmax(0, 2.3fr);
+  gap: 2rem;
+  max-width: 1240px;
+  margin: 0 auto;
+  padding: 1.2rem 1.5rem;
+}
+@media (max-width: 900px) {
+  .farm {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Copies } from '#contracts'
+import { useWords } from '../../state/words.ts'
+import { tagsOf } from './copyWords.ts'
+
+/** Proven bundles, newest first, as tags on a beam; a press picks one to look at. */
+const { copies } = defineProps<{ copies: Copies }>()
+const words = useWords()
+const picked = defineModel<string | null>({ required: true })
+const tags = computed(() => tagsOf(copies))
+const away = computed(() =>
+  copies.second.bundles.filter((n) => !copies.bundles.some((b) => `ekko-${b.name}` === n)),
+)
+</script>
+
+<template>
+  <div class="beam" role="group" aria-label="Kept copies, newest first">
+    <p v-if="tags.length === 0" class="muted none">Nothing hangs here yet.</p>
+    <button
+      v-for="t in tags"
+      :key="t.name"
+      type="button"
+      class="tag"
+      :aria-pressed="picked === t.name"
+      @click="picked = picked === t.name ? null : t.name"
+    >
+      <b>{{ words.instant(t.at) }}</b>
+      <span>{{ t.held.lots }} lots, {{ t.held.packs }} packs</span>
+      <span class="kinds">{{ t.kinds.join(' · ') }}</span>
+    </button>
+    <button
+      v-for="name in away"
+      :key="name"
+      type="button"
+      class="tag"
+      :aria-pressed="picked === `second:${name}`"
+      @click="picked = picked === `second:${name}` ? null : `second:${name}`"
+    >
+      <b>{{ name.replace(/^ekko-|\.json\.gz$/g, '') }}</b>
+      <span class="kinds">only at the second place</span>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.beam {
+  display: flex;
+  gap: 0.6rem;
+  overflow-x: auto;
+  border-top: 7px solid var(--ink);
+  padding: 0 0.5rem 0.5rem;
+}
+.tag {
+  position: relative;
+  display: grid;
+  gap: 0.1rem;
+  flex: none;
+  margin-top: 0.7rem;
+  padding: 0.5rem 0.7rem;
+  min-height: 56px;
+  text-align: left;
+  font: inherit;
+  color: inherit;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  cursor: pointer;
+}
+.tag::before {
+  content: '';
+  position: absolute;
+  left: 50%;
+  top: -0.75rem;
+  height: 0.75rem;
+  border-left: 2px solid var(--ink);
+}
+.tag:hover {
+  border-color: var(--ink);
+}
+.tag[aria-pressed='true'] {
+  border: 2px solid var(--accent);
+  padding: calc(0.5rem - 1px) calc(0.7rem - 1px);
+}
+.kinds {
+  color: var(--muted);
+  font-size: 0.87rem;
+}
+.none {
+  padding-top: 0.6rem;
+}
+</style>
