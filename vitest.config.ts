@@ -1,7 +1,11 @@
 import { defineConfig } from 'vitest/config'
 
+const SLOW_MACHINE = { testTimeout: 120_000, hookTimeout: 120_000 }
+
+// Two workers over all: the machine has two cores. No test fails because a machine is slow: limits are far off.
 export default defineConfig({
   test: {
+    maxWorkers: 2,
     projects: [
       {
         test: {
@@ -13,16 +17,24 @@ export default defineConfig({
             'paper/**/*.test.ts',
             'web/**/*.test.ts',
           ],
+          testTimeout: 30_000,
         },
       },
-      { test: { name: 'api', include: ['server/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 120_000 } },
+      {
+        test: {
+          name: 'api',
+          include: ['server/**/*.test.ts'],
+          globalSetup: 'server/setup.ts',
+          ...SLOW_MACHINE,
+        },
+      },
       {
         test: {
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
-          testTimeout: 120_000,
-          hookTimeout: 120_000,
-          fileParallelism: false,
+          globalSetup: 'e2e/setup.ts',
+          expect: { poll: { timeout: 30_000 } },
+          ...SLOW_MACHINE,
         },
       },
     ],

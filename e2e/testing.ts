@@ -1,12 +1,12 @@
-import { mkdtempSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { rmSync } from 'node:fs'
+import { dirname, join } from 'node:path'
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core'
-import { afterAll, beforeAll, expect } from 'vitest'
-import { CHROMIUM_FLAGS, ensureChromium, startServer } from '../scripts/browser.mjs'
+import { afterAll, beforeAll, expect, inject } from 'vitest'
+import { startServer } from '../scripts/browser.mjs'
+import { copyPrepared, scratchFolder } from '../scripts/prepared.mjs'
 
 /** The built application on a folder of its own, and a headless browser that fails the test on any page error. */
-export const newFolder = () => mkdtempSync(join(tmpdir(), 'ekko-e2e-'))
+export const newFolder = () => scratchFolder('ekko-e2e-')
 
 export interface Running {
   url: string
@@ -32,6 +32,7 @@ export function running(
       reducedMotion: 'reduce',
       ...more,
     })
+    context.setDefaultTimeout(60_000)
     const page = await context.newPage()
     page.on('pageerror', (e) => state.errors.push(e.message))
     page.on(
@@ -44,7 +45,7 @@ export function running(
     return { page, context }
   }
   const start = async () => {
-    state.server = startServer(['--data', state.folder, ...(options.demo ? ['--demo'] : [])])
+    state.server = startServer(['--data', state.folder])
     state.url = await state.server.url
   }
   state.restart = async (how) => {
@@ -54,13 +55,16 @@ export function running(
     await start()
   }
   beforeAll(async () => {
+    if (options.demo) await copyPrepared('demo', join(state.folder, 'farm'))
+    state.folder = join(state.folder, 'farm')
     await start()
-    state.browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_FLAGS })
+    state.browser = await chromium.connect(inject('browserAddress'))
     state.page = (await state.open()).page
   })
   afterAll(async () => {
     await state.browser?.close()
     await state.server?.stop()
+    rmSync(dirname(state.folder), { recursive: true, force: true })
     expect(state.errors).toEqual([])
   })
   return state

@@ -132,13 +132,6 @@ async function start() {
     stopped: sayStopped,
   })
   answer = app
-  console.log(`Ekko is open at ${url}`)
-  if (store.recovered)
-    console.log(
-      `It had been cut off. The records were brought back as they stood at ${store.recovered.to}: all that was acknowledged.`,
-    )
-  console.log(`Records are kept in ${folder}. Stop with Ctrl+C.`)
-
   let stopping = false
   const stop = async () => {
     if (stopping) return
@@ -153,6 +146,13 @@ async function start() {
     process.exit(code)
   }
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void stop())
+
+  console.log(`Ekko is open at ${url}`)
+  if (store.recovered)
+    console.log(
+      `It had been cut off. The records were brought back as they stood at ${store.recovered.to}: all that was acknowledged.`,
+    )
+  console.log(`Records are kept in ${folder}. Stop with Ctrl+C.`)
 }
 
 async function closed(store: { close(): Promise<void> }, lock: Lock): Promise<number> {

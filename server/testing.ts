@@ -1,10 +1,10 @@
-import { cpSync, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { cpSync, existsSync } from 'node:fs'
 import request from 'supertest'
 import { v7 as uuid } from 'uuid'
+import { inject } from 'vitest'
 import type { Append, NewLot, NewPack, NewWeighing } from '#contracts'
 import type { Decision } from '#core/plan'
+import { scratchFolder } from '../scripts/prepared.mjs'
 import { createApp, type AppOptions } from './app.ts'
 import { pglite } from './database/pglite.ts'
 import { placesOf } from './database/places.ts'
@@ -13,30 +13,13 @@ import { Keeping } from './keeping/service.ts'
 import { openStore, type Store, type StoreOptions } from './store/store.ts'
 
 /** What the server's tests share: folders, a prepared database, and bodies that are right unless changed. */
-export const newFolder = () => mkdtempSync(join(tmpdir(), 'ekko-test-'))
-
-/** An empty database made once per machine and copied by every test: creating one takes seconds. */
-export async function template(): Promise<string> {
-  const place = join(tmpdir(), `ekko-template-${process.ppid}`)
-  if (!existsSync(place)) {
-    const folder = newFolder()
-    const store = await openStore(folder)
-    await store.close()
-    if (!existsSync(place)) renameSync(placesOf(folder).db, place)
-    rmSync(folder, { recursive: true, force: true })
-  }
-  return place
-}
+export const newFolder = () => scratchFolder()
 
 export async function openTestStore(
   folder = newFolder(),
   options: StoreOptions = {},
 ): Promise<{ store: Store; folder: string }> {
-  const { db, clean } = placesOf(folder)
-  if (!existsSync(db)) {
-    cpSync(await template(), db, { recursive: true })
-    cpSync(join(db, 'PG_VERSION'), clean)
-  }
+  if (!existsSync(placesOf(folder).db)) cpSync(inject('emptyFolder'), folder, { recursive: true })
   return { store: await openStore(folder, options), folder }
 }
 
@@ -45,7 +28,11 @@ export async function openTestApi(more: Partial<AppOptions> = {}) {
   const told = { keeping: null as Keeping | null }
   const { store, folder } = await openTestStore(newFolder(), { copied: (copy) => told.keeping?.copied(copy) })
   const now = more.now ?? (() => new Date('2026-11-02T12:00:00Z'))
-  const keeping = new Keeping(store, keeperOf(folder, undefined, pglite(await template())), now)
+  const keeping = new Keeping(
+    store,
+    keeperOf(folder, undefined, pglite(placesOf(inject('emptyFolder')).db)),
+    now,
+  )
   told.keeping = keeping
   const { app, bell } = createApp({ store, keeping, now, ...more })
   return { store, folder, keeping, app, bell, api: request(app) }

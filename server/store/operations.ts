@@ -116,6 +116,14 @@ async function anatomyOfToday(tx: Tx, species: Species): Promise<Anatomy> {
   return extended?.ok ? extended.value : ANATOMIES[species]
 }
 
+const hashes = new WeakMap<Anatomy, string>()
+/** The hash of an anatomy, worked out once: it is large, and ours never change while the program runs. */
+function hashOf(anatomy: Anatomy): string {
+  const known = hashes.get(anatomy) ?? digestOf(anatomy)
+  hashes.set(anatomy, known)
+  return known
+}
+
 /** Hangs a new lot and pins it to the anatomy of today. */
 async function hangLot(tx: Tx, { lot, at }: { lot: NewLot; at: string }): Promise<Kept> {
   const held = await q.selectLot(tx, lot.id)
@@ -124,7 +132,7 @@ async function hangLot(tx: Tx, { lot, at }: { lot: NewLot; at: string }): Promis
     return again(tx, id, { id, tag, species, count }, lot)
   }
   const anatomy = await anatomyOfToday(tx, lot.species)
-  const hash = digestOf(anatomy)
+  const hash = hashOf(anatomy)
   await q.insertAnatomy(tx, hash, anatomy.species, anatomy)
   await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at })
   return kept(tx, lot.id)

@@ -1,0 +1,13 @@
+import type { TestProject } from 'vitest/node'
+import { preparedFolder } from '../scripts/prepared.mjs'
+
+declare module 'vitest' {
+  export interface ProvidedContext {
+    emptyFolder: string
+  }
+}
+
+/** An empty database is made once per build and copied by every test: making one takes seconds. */
+export default async function setup(project: TestProject) {
+  project.provide('emptyFolder', await preparedFolder('empty'))
+}
