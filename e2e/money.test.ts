@@ -3,7 +3,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { startServer } from '../scripts/browser.mjs'
-import { figure, newFolder, openLot, running, saved, stage } from './testing.ts'
+import { figure, newFolder, openLot, running, saved, savedAs, stage } from './testing.ts'
 
 const run = running({ demo: true })
 const cover = () => run.page.getByTestId('cover').innerText()
@@ -115,9 +115,9 @@ describe('take away, stop, start, restore', () => {
     ] as const) {
       const download = page.waitForEvent('download')
       await page.getByRole('button', { name: button }).click()
-      const file = await download
-      expect(file.suggestedFilename()).toMatch(new RegExp(`Bramble.*\\.${ending}$`))
-      const bytes = readFileSync(await file.path())
+      const path = await savedAs(download)
+      expect(path).toMatch(new RegExp(`Bramble.*\\.${ending}$`))
+      const bytes = readFileSync(path)
       expect(bytes.subarray(0, 4).toString()).toBe(ending === 'pdf' ? '%PDF' : 'cut,')
     }
   })
@@ -150,7 +150,7 @@ describe('take away, stop, start, restore', () => {
     await page.goto(`${run.url}/farm`)
     const download = page.waitForEvent('download')
     await page.getByText('Take away the farm bundle').click()
-    const file = await (await download).path()
+    const file = await savedAs(download)
     const folder = newFolder()
     execFileSync('npm', ['run', '-s', 'restore', '--', file, join(folder, 'farm')])
     const second = startServer(['--data', join(folder, 'farm')])

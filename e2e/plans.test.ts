@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { figure, openLot, running, saved, stage } from './testing.ts'
+import { figure, openLot, running, saved, savedAs, stage } from './testing.ts'
 
 const run = running({ demo: true })
 const cutLb = async () =>
@@ -35,11 +35,9 @@ describe('plans compared', () => {
     await page.getByLabel('Name of the plan in force').fill('Hill steer')
     await page.getByRole('button', { name: 'Keep the plan in force' }).click()
     await page.locator('[data-plan="Hill steer"]').waitFor()
-    const [download] = await Promise.all([
-      page.waitForEvent('download'),
-      page.getByRole('button', { name: 'Take away Hill steer as a file' }).click(),
-    ])
-    const text = readFileSync((await download.path())!, 'utf8')
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Take away Hill steer as a file' }).click()
+    const text = readFileSync(await savedAs(download), 'utf8')
     expect(JSON.parse(text)).toMatchObject({ format: 'ekko-plan', species: 'steer', name: 'Hill steer' })
     await page.getByRole('button', { name: 'Put away Hill steer' }).click()
     await expect.poll(() => page.locator('[data-plan="Hill steer"]').count()).toBe(0)

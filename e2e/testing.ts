@@ -1,6 +1,6 @@
 import { rmSync } from 'node:fs'
 import { dirname, join } from 'node:path'
-import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core'
+import { chromium, type Browser, type BrowserContext, type Download, type Page } from 'playwright-core'
 import { afterAll, beforeAll, expect, inject } from 'vitest'
 import { startServer } from '../scripts/browser.mjs'
 import { copyPrepared, scratchFolder } from '../scripts/prepared.mjs'
@@ -87,3 +87,11 @@ export const saved = (page: Page) => page.getByText('All saved').waitFor()
 /** First number in a text. */
 export const figure = (text: string | null): number =>
   Number(/-?[\d,]*\.?\d+/.exec((text ?? '').replace('−', '-'))?.[0].replaceAll(',', ''))
+
+/** A download as a file under its own name: the browser may be another process’s, so it is saved first. */
+export async function savedAs(download: Promise<Download>): Promise<string> {
+  const file = await download
+  const path = join(newFolder(), file.suggestedFilename())
+  await file.saveAs(path)
+  return path
+}

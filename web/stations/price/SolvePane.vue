@@ -13,7 +13,7 @@ import { useWords } from '../../state/words.ts'
 import { readMoney } from './figures.ts'
 import { usePrices } from './prices.ts'
 
-const { read, decide } = useReading()
+const { read, state, decide } = useReading()
 const words = useWords()
 const { need, typed, solve, take } = usePrices()
 const found = ref<PriceSolution | null>(null)
@@ -25,8 +25,9 @@ const ENDINGS: { id: Ending; word: string }[] = [
   { id: 'nines', word: 'a 9' },
   { id: 'halves', word: '.49 or .99' },
 ]
+// What was found stands until something is decided; a reading that only gains its intervals changes nothing.
 watch(
-  () => read.value.plan,
+  () => state.value?.commands.map((c) => c.id).join(),
   () => {
     found.value = null
     issues.value = []
