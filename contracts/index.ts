@@ -39,6 +39,9 @@ export const newLotSchema = z.object({
 })
 export type NewLot = z.infer<typeof newLotSchema>
 
+/** SHA-256 in hex. */
+export const hashSchema = z.string().regex(/^[0-9a-f]{64}$/)
+
 export const stageSchema = z.enum(['live', 'shrunk', 'hot', 'hanging'])
 export const basisSchema = z.enum(['hot', 'hot×0.98', 'hot×0.975', 'cold', 'aged'])
 export const sourceSchema = z.enum(['scale', 'plant', 'tape', 'guess'])
@@ -123,7 +126,7 @@ export const lotSchema = z.object({
   tag: lineSchema(80),
   species: z.enum(SPECIES),
   count: z.number().int().min(1),
-  anatomy: z.string().regex(/^[0-9a-f]{64}$/),
+  anatomy: hashSchema,
   createdAt: instantSchema,
   weighings: z.array(weighingSchema),
   commands: z.array(commandSchema),
@@ -216,6 +219,7 @@ export interface CopiesKept {
     name: string
     kind: 'day' | 'week' | 'month' | 'restore'
     at: string
+    digest: string
     bytes: number
     held: Held
   }[]

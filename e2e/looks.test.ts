@@ -16,6 +16,7 @@ const VIEWS = [
   ['Clover', 'trim'],
   ['Clover', 'card'],
   ['', 'cuts'],
+  ['', 'farm'],
 ] as const
 
 describe.each([

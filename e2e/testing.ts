@@ -45,13 +45,17 @@ export function running(
     return { page, context }
   }
   const start = async () => {
-    state.server = startServer(['--data', state.folder])
+    // Started again it has the address it had: an open page goes on, with what it holds.
+    const port = state.url ? ['--port', new URL(state.url).port] : []
+    state.server = startServer(['--data', state.folder, ...port])
     state.url = await state.server.url
   }
   state.restart = async (how) => {
     const gone = new Promise((resolve) => state.server.child.on('exit', resolve))
-    state.server.child.kill(how)
-    await gone
+    if (state.server.child.exitCode === null) {
+      state.server.child.kill(how)
+      await gone
+    }
     await start()
   }
   beforeAll(async () => {

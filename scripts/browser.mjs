@@ -42,9 +42,9 @@ export const CHROMIUM_FLAGS = [
   '--disable-sync',
 ]
 
-/** Starts the built server and resolves with its address once it is open. */
-export function startServer(args) {
-  const child = spawn('node', ['dist/server/main.js', '--port', '0', ...args], {
+/** Starts the built server and resolves with its address once it is open; `node` are flags of the runtime itself. */
+export function startServer(args, node = []) {
+  const child = spawn('node', [...node, 'dist/server/main.js', '--port', '0', ...args], {
     stdio: ['ignore', 'pipe', 'pipe'],
   })
   const said = { text: '' }

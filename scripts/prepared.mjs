@@ -26,7 +26,8 @@ const hasRoom = (folder) => {
 
 /** A new folder for a test: in memory where there is room, since a test makes and removes thousands of files. */
 export function scratchFolder(prefix = 'ekko-test-') {
-  return mkdtempSync(join(existsSync(MEMORY) && hasRoom(MEMORY) ? MEMORY : tmpdir(), prefix))
+  const given = process.env.EKKO_SCRATCH
+  return mkdtempSync(join(given ?? (existsSync(MEMORY) && hasRoom(MEMORY) ? MEMORY : tmpdir()), prefix))
 }
 
 const digestOf = (paths) => {

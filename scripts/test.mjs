@@ -1,16 +1,25 @@
-import { execFileSync, spawnSync } from 'node:child_process'
+import { execFileSync, spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 
-// Installs what is missing, lints, type-checks, builds, runs every test, and ends with `N passed, N failed`.
+// Installs what is missing, lints, type-checks and builds side by side, runs every test, and ends with `N passed, N failed`.
 const REPORT = '.test-results/tests.json'
 let passed = 0
 let failed = 0
-const step = (name, command, args) => {
-  console.log(`\n== ${name}`)
-  const ok = spawnSync(command, args, { stdio: 'inherit' }).status === 0
-  if (ok) passed++
-  else failed++
-  return ok
+
+/** Runs a step with its output held back, so that steps side by side do not talk over each other. */
+function step(name, script) {
+  return new Promise((resolve) => {
+    const child = spawn('npm', ['run', '-s', script], { stdio: ['ignore', 'pipe', 'pipe'] })
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk))
+    child.on('exit', (code) => {
+      console.log(`\n== ${name}: ${code === 0 ? 'passed' : 'failed'}`)
+      if (code !== 0) console.log(said)
+      if (code === 0) passed++
+      else failed++
+      resolve(code === 0)
+    })
+  })
 }
 
 if (!existsSync('node_modules/vite'))
@@ -23,9 +32,8 @@ try {
   console.log('0 passed, 1 failed')
   process.exit(1)
 }
-step('lint', 'npm', ['run', '-s', 'lint'])
-step('types', 'npm', ['run', '-s', 'types'])
-if (step('build', 'npm', ['run', '-s', 'build'])) {
+const [built] = await Promise.all([step('build', 'build'), step('lint', 'lint'), step('types', 'types')])
+if (built) {
   rmSync(REPORT, { force: true })
   mkdirSync('.test-results', { recursive: true })
   console.log('\n== unit, API and browser tests')

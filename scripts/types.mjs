@@ -7,6 +7,9 @@ const runs = [
   ['vue-tsc', '-p', 'tsconfig.web.json'],
 ]
 for (const run of runs) {
-  const { status } = spawnSync('npx', run, { stdio: 'inherit' })
+  const info = `node_modules/.cache/types/${run[2]}`
+  const { status } = spawnSync('npx', [...run, '--incremental', '--tsBuildInfoFile', info], {
+    stdio: 'inherit',
+  })
   if (status !== 0) process.exit(status ?? 1)
 }

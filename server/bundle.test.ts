@@ -96,6 +96,33 @@ describe('a bundle with a right digest', () => {
     expect(said.join('\n')).toMatch(words)
     expect(said.join('\n')).toMatch(/Nothing was changed/)
   })
+  it('and a plan of the farm’s own ways, though no animal hangs that has them, is taken', () => {
+    const content = smallContent()
+    const names = { american: 'Skewers', commonwealth: 'Skewers' }
+    const cut = {
+      id: 'own-skewers',
+      names,
+      destination: 'T' as const,
+      kind: 'product' as const,
+      index: 1,
+      portion: null,
+    }
+    content.own.push({
+      version: 1,
+      at: content.lots[0]!.createdAt,
+      body: { species: 'lamb', cuts: [cut], parts: [], paths: [] },
+    })
+    const portion = { kind: 'whole' as const, perSide: 1, perPack: 1 }
+    const body = {
+      ...content.plans[0]!.body,
+      species: 'lamb' as const,
+      paths: [],
+      portions: [{ cut: 'own-skewers', portion }],
+    }
+    const plans = [{ ...content.plans[0]!, body }]
+    expect(complaints(sealedAs({ ...content, plans }))).toEqual([])
+    expect(complaints(sealedAs({ ...content, plans, own: [] })).join()).toMatch(/own-skewers/)
+  })
   it('lists everything that is wrong, up to twenty faults', () => {
     const said = spoilt((c) => {
       c.lots[0]!.packs[0]!.cut = 'wing'

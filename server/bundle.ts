@@ -1,5 +1,5 @@
 import { bundleSchema, BUNDLE_VERSION, type Bundle, type Lot } from '#contracts'
-import { ANATOMIES, validateAnatomy, type Anatomy } from '#core/anatomy'
+import { ANATOMIES, extendAnatomy, validateAnatomy, type Anatomy } from '#core/anatomy'
 import { gramsOf, refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
 import { checkDecisions, strangersIn } from '#core/plan'
 import { unheldIn } from '#core/records'
@@ -133,12 +133,23 @@ function faultsIn(content: Content): Issue[] {
   ]
 }
 
-/** A plan may be older than today's figures: some animal of its species, here or in the bundle, has what it names. */
+/** A plan may be older than today's figures: some animal of its species, ours, the farm's own or one that hangs, has what it names. */
 function planFault(content: Content, body: Content['plans'][number]['body'], where: string): Issue[] {
-  const known = [ANATOMIES[body.species], ...(Object.values(content.anatomies) as unknown as Anatomy[])]
-  const faults = known.filter((a) => a.species === body.species).map((a) => strangersIn(a, body))
-  const least = faults.find((f) => f.length === 0) ?? faults[0] ?? []
-  return least.map((issue) => fault(`${where}.${issue.field}`, sayIssue(issue)))
+  const ours = ANATOMIES[body.species]
+  const own = content.own.flatMap((o) => {
+    const extended = o.body.species === body.species ? extendAnatomy(ours, o.body) : null
+    return extended?.ok ? [extended.value] : []
+  })
+  const hung = (Object.values(content.anatomies) as unknown as Anatomy[]).filter(
+    (a) => a.species === body.species,
+  )
+  let least: Issue[] | null = null
+  for (const anatomy of [ours, ...own, ...hung]) {
+    const strangers = strangersIn(anatomy, body)
+    if (strangers.length === 0) return []
+    if (!least || strangers.length < least.length) least = strangers
+  }
+  return (least ?? []).map((issue) => fault(`${where}.${issue.field}`, sayIssue(issue)))
 }
 
 function lotFaults(lot: Lot, anatomy: Anatomy | undefined, where: string): Issue[] {

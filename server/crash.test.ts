@@ -1,4 +1,4 @@
-import { cpSync, existsSync, readdirSync, rmSync } from 'node:fs'
+import { cpSync, existsSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { afterEach, describe, expect, it } from 'vitest'
 import { realDisk, type Disk } from './database/disk.ts'
@@ -134,7 +134,11 @@ describe('a folder of an older Ekko', () => {
       alter table paper enable trigger all; delete from migration where id = 4`)
     await db.close()
     expect(await tagsIn(folder)).toEqual(tags(2))
-    const kept = readdirSync(placesOf(folder).backups).filter((n) => n.endsWith('.json'))
-    expect(kept.length).toBeGreaterThan(0)
+    const why = readdirSync(placesOf(folder).backups)
+      .filter((n) => n.endsWith('.json'))
+      .map(
+        (n) => (JSON.parse(readFileSync(join(placesOf(folder).backups, n), 'utf8')) as { why: string }).why,
+      )
+    expect(why).toContain('schema')
   })
 })

@@ -182,6 +182,7 @@ describe('what the sender got wrong is never our bug', () => {
     ['mince at 5e-324', () => test.api.put('/api/farm').send({ ...FARM, mincePerKg: 5e-324 }), 400],
     ['an origin of null', () => test.api.put('/api/farm').set('origin', 'null').send(FARM), 403],
     ['%ff in an address', () => test.api.get('/api/lots/%ff'), 400],
+    ['NUL in an address', () => test.api.get('/api/anatomies/%00'), 404],
     [
       'an unknown charset',
       () => test.api.put('/api/farm').set('content-type', 'application/json; charset=klingon').send('{}'),

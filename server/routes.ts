@@ -2,6 +2,7 @@ import { raw, Router } from 'express'
 import {
   appendSchema,
   farmChangeSchema,
+  hashSchema,
   newLotSchema,
   newPackSchema,
   newPaperSchema,
@@ -36,6 +37,14 @@ function idOf(text: string | string[] | undefined, what: string): string {
   if (!id.success) throw notFound(what)
   return id.data
 }
+
+const notProven = (fault: string) =>
+  new Refusal({
+    type: '/problems/not-proven',
+    title: 'A copy of the records could not be kept and proven.',
+    status: 500,
+    detail: `${fault} The records themselves are as they were.`,
+  })
 
 /** A bundle sent to be restored, compressed or sealed. */
 const MOST_SENT = '128mb'
@@ -96,7 +105,8 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
   })
 
   api.get('/anatomies/:hash', async (req, res) => {
-    const anatomy = await store.run('anatomy', String(req.params.hash))
+    const hash = hashSchema.safeParse(req.params.hash)
+    const anatomy = hash.success ? await store.run('anatomy', hash.data) : null
     if (!anatomy) throw notFound('anatomy')
     res.set('cache-control', 'public, max-age=31536000, immutable').json(anatomy)
   })
@@ -182,7 +192,8 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
   })
   api.get('/copies', async (_req, res) => void res.json(await keeping.look()))
   api.post('/copies', async (_req, res) => {
-    await keeping.keepNow()
+    const fault = await keeping.keepNow()
+    if (fault) throw notProven(fault)
     res.status(201).json(await keeping.look())
   })
   api.put('/copies/second', async (req, res) => {
@@ -217,6 +228,7 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
   api.post('/rehearsals/:id/restore', async (req, res) => {
     const done = await keeping.restore(idOf(req.params.id, 'rehearsal'))
     if (!done) throw notFound('rehearsal')
+    if ('fault' in done) throw notProven(done.fault)
     bell.ring({ farm: true })
     res.json(done)
   })

@@ -5,7 +5,7 @@ import { DiskFailure, type Disk } from './disk.ts'
 import { mark, unmark } from './marker.ts'
 import { placesOf } from './places.ts'
 import { asideName, recover, takePlace, type Recovery } from './recovery.ts'
-import { flushTree, makeFolderWhole, removeTree, removeWhole, writeWhole } from './trees.ts'
+import { flushTree, makeFolderWhole, NotAsWritten, removeTree, removeWhole, writeWhole } from './trees.ts'
 
 export type StopReason = 'disk' | 'database' | 'lock' | 'thread' | 'closed'
 
@@ -48,6 +48,14 @@ export interface Engine<Tx> {
   proven(name: string): Promise<void>
   close(): Promise<void>
 }
+
+/** Errors whose words are ours; others may quote what a person typed, so only their kind and code are said. */
+const isOurs = (error: unknown): error is Error =>
+  error instanceof DiskFailure || error instanceof NotAsWritten
+const kindOf = (error: unknown): string =>
+  [error instanceof Error ? error.name : typeof error, (error as { code?: unknown } | null)?.code]
+    .filter(Boolean)
+    .join(' ')
 
 /**
  * Opens the records of a folder. The database flushes nothing by itself, so: the folder is flushed after every open,
@@ -109,7 +117,7 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
     flushTree(disk, place)
     if (opening) {
       unmark(disk, folder)
-      removeCopy(disk, folder, opening.name)
+      for (const old of copiesIn(disk, folder)) if (old.why === 'opening') removeCopy(disk, folder, old.name)
     }
     return opened
   }
@@ -130,7 +138,7 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
   const stopFor = (error: unknown) =>
     error instanceof Stopped
       ? error
-      : stop('disk', error instanceof Error ? error.message : 'The disk failed.')
+      : stop('disk', isOurs(error) ? error.message : `Securing the records failed (${kindOf(error)}).`)
 
   const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
     const act = () => {
@@ -160,7 +168,7 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
     } catch (error) {
       // An error of the work itself was rolled back; one of the commit leaves unknown what the database holds.
       if (error === own && !cluster.isFatal(error)) throw error
-      throw stop('database', `The database failed: ${error instanceof Error ? error.message : String(error)}`)
+      throw stop('database', `The database failed (${kindOf(error)}).`)
     }
   }
 

@@ -103,6 +103,14 @@ export async function lockFolder(
     writeFileSync(`${path}.${token}`, content())
     renameSync(`${path}.${token}`, path)
   }
+  /** A disk that is full takes no beat; the lock is ours all the same, as its token says. */
+  const tryBeat = () => {
+    try {
+      replace()
+    } catch {
+      rmSync(`${path}.${token}`, { force: true, recursive: true })
+    }
+  }
   try {
     writeFileSync(path, content(), { flag: 'wx' })
   } catch (error) {
@@ -120,7 +128,7 @@ export async function lockFolder(
   }
   if (tokenIn(path) !== token) throw new FolderInUse(folder, null)
   const timer = setInterval(() => {
-    if (tokenIn(path) === token) return replace()
+    if (tokenIn(path) === token) return tryBeat()
     clearInterval(timer)
     lost()
   }, BEAT_MS)

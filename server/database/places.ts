@@ -12,6 +12,7 @@ export const placesOf = (folder: string) => ({
   backups: join(folder, 'backups'),
   bundles: join(folder, 'backups', 'bundles'),
   marker: join(folder, 'in-progress'),
+  earlierMarker: join(folder, 'checkpoint-in-progress'),
   /** There after a clean stop: the database needs no recovery of its own when it is opened. */
   clean: join(folder, 'stopped-clean'),
   recovery: join(folder, 'last-recovery.json'),

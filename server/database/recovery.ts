@@ -1,11 +1,10 @@
-import { basename } from 'node:path'
 import { z } from 'zod'
 import type { Cluster, Stamp } from './cluster.ts'
 import { copiesIn, copyPath, faultOfCopy, readJson, tryOpening, type Manifest } from './copies.ts'
 import type { Disk } from './disk.ts'
 import { readMarker, unmark } from './marker.ts'
 import { placesOf } from './places.ts'
-import { copyTree, flushTree, removeTree, writeWhole } from './trees.ts'
+import { copyTree, flushTree, removeTree, removeWhole, writeWhole } from './trees.ts'
 
 /** Nothing may be opened: what is there cannot be trusted, and going on would lose or invent records. */
 export class Unrecoverable extends Error {}
@@ -45,10 +44,12 @@ export async function recover<Tx>(
   cluster: Cluster<Tx>,
   folder: string,
 ): Promise<Recovery | null> {
-  const { db, next, trial, backups, recovery } = placesOf(folder)
+  const { db, next, trial, backups } = placesOf(folder)
   removeTree(disk, trial)
   for (const { name } of disk.list(backups))
     if (name.endsWith('.unfinished')) removeTree(disk, copyPath(folder, name))
+  const earlier = await recoverEarlier(disk, cluster, folder)
+  if (earlier) return earlier
   const marker = readMarker(disk, folder)
   if (!marker) {
     removeTree(disk, next)
@@ -67,14 +68,40 @@ export async function recover<Tx>(
     throw new Unrecoverable(
       `Ekko was cut off while it was putting its records in order, and ${wrong}. Nothing was changed. ${wayOut(disk, folder)}`,
     )
+  const done = bringBack(disk, folder, copy.name, copy.at)
+  unmark(disk, folder)
+  return done
+}
+
+/** Puts a copy in the place of the database, which is moved aside, and notes it. */
+function bringBack(disk: Disk, folder: string, name: string, at: string): Recovery {
+  const { db, next, recovery } = placesOf(folder)
   removeTree(disk, next)
-  copyTree(disk, copyPath(folder, copy.name), next)
+  copyTree(disk, copyPath(folder, name), next)
   flushTree(disk, next)
   const aside = disk.exists(db) ? asideName(disk, folder) : null
   takePlace(disk, folder, aside ?? '')
-  const done: Recovery = { to: copy.at, aside: aside && basename(aside) }
+  const done: Recovery = { to: at, aside }
   writeWhole(disk, recovery, JSON.stringify(done))
-  unmark(disk, folder)
+  return done
+}
+
+/** A cut inside a checkpoint of an Ekko before copies had manifests: its note is the copy's name, a day. */
+async function recoverEarlier<Tx>(
+  disk: Disk,
+  cluster: Cluster<Tx>,
+  folder: string,
+): Promise<Recovery | null> {
+  const { earlierMarker } = placesOf(folder)
+  if (!disk.exists(earlierMarker)) return null
+  const name = disk.read(earlierMarker).toString('utf8').trim()
+  const isCopy = /^\d{4}-\d\d-\d\d$/.test(name) && disk.exists(copyPath(folder, name))
+  if (!isCopy || !(await tryOpening(disk, cluster, folder, copyPath(folder, name))))
+    throw new Unrecoverable(
+      `An earlier Ekko was cut off inside a checkpoint, and its copy “${name}” cannot be opened. Nothing was changed. ${wayOut(disk, folder)}`,
+    )
+  const done = bringBack(disk, folder, name, `${name}T00:00:00.000Z`)
+  removeWhole(disk, earlierMarker)
   return done
 }
 

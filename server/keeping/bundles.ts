@@ -3,7 +3,7 @@ import { promisify } from 'node:util'
 import { gunzip, gzip } from 'node:zlib'
 import { z } from 'zod'
 import type { Bundle } from '#contracts'
-import { refuse, type Outcome } from '#core/measure'
+import { refuse, sayIssue, type Outcome } from '#core/measure'
 import { readBundle } from '../bundle.ts'
 import { readJson } from '../database/copies.ts'
 import type { Disk } from '../database/disk.ts'
@@ -113,6 +113,9 @@ export async function bundleFrom(bytes: Uint8Array, passphrase: string | null): 
   return readBundle(plain.toString('utf8'))
 }
 
+/** A bundle that lies on the disk as it was written and still does not restore. */
+export class NotProven extends Error {}
+
 /** Writes a bundle aside, has it proven from what the disk gives back, and only then gives it its names. */
 export async function keepBundle(
   disk: Disk,
@@ -129,8 +132,10 @@ export async function keepBundle(
   disk.write(aside, bytes)
   disk.flush(aside)
   const read = await bundleFrom(disk.read(aside), null)
-  if (!read.ok || read.value.digest !== bundle.digest || !(await proves(read.value)))
-    throw new NotAsWritten(aside)
+  if (!read.ok) throw new NotProven(read.issues.map(sayIssue).join(' '))
+  if (read.value.digest !== bundle.digest) throw new NotAsWritten(aside)
+  if (!(await proves(read.value)))
+    throw new NotProven('Restored on trial it did not give back what it holds.')
   let number = bundlesIn(disk, folder).at(-1)?.number ?? 0
   const kept = names.map(({ kind, name }) => ({
     ...{ kind, name, number: ++number, at, digest: bundle.digest, bytes: bytes.length },

@@ -17,7 +17,7 @@ export function keeperInThread(script: string, folder: string): Keeper & { end()
     look: () => remote().look(),
     isKept: (day, digest) => remote().isKept(day, digest),
     keep: (bundle, day, at) => remote().keep(bundle, day, at),
-    keepBeforeRestore: (bundle, at) => remote().keepBeforeRestore(bundle, at),
+    keepAs: (name, bundle, at) => remote().keepAs(name, bundle, at),
     chooseSecond: (second) => remote().chooseSecond(second),
     seal: (bundle, passphrase) => remote().seal(bundle, passphrase),
     rehearse: (source, passphrase) => remote().rehearse(source, passphrase),

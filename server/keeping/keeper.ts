@@ -3,13 +3,14 @@ import type { Bundle, CopiesKept, Rehearsal } from '#contracts'
 import type { Issue } from '#core/measure'
 import { copiesIn, faultOfCopy, type Manifest } from '../database/copies.ts'
 import type { Cluster } from '../database/cluster.ts'
-import { realDisk, type Disk } from '../database/disk.ts'
+import { DiskFailure, realDisk, type Disk } from '../database/disk.ts'
 import { dropNext } from '../database/engine.ts'
 import { pglite } from '../database/pglite.ts'
 import { placesOf } from '../database/places.ts'
 import { lastRecovery } from '../database/recovery.ts'
+import { NotAsWritten } from '../database/trees.ts'
 import type { Tx } from '../store/rows.ts'
-import { bundleFrom, bundlesIn, heldIn, keepBundle, namesFor } from './bundles.ts'
+import { bundleFrom, bundlesIn, heldIn, keepBundle, namesFor, NotProven } from './bundles.ts'
 import { seal } from './seal.ts'
 import { bringToSecond, chooseSecond, faultOfSecond, lookAtSecond, secondFolder } from './second.ts'
 import { rehearse, restores } from './trial.ts'
@@ -31,10 +32,10 @@ export interface Keeper {
   bytesOf(name: string): Promise<Uint8Array | null>
   /** Whether the newest proven bundle of this local day holds what these records hold. */
   isKept(day: string, digest: string): Promise<boolean>
-  /** Keeps proven bundles by day, week and month, and one at the second place. */
-  keep(bundle: Bundle, day: string, at: string): Promise<void>
-  /** Keeps one apart, before a restore. */
-  keepBeforeRestore(bundle: Bundle, at: string): Promise<string>
+  /** Keeps proven bundles by day, week and month, and one at the second place; says what went wrong. */
+  keep(bundle: Bundle, day: string, at: string): Promise<string | null>
+  /** Keeps one apart, before a restore, under this name. */
+  keepAs(name: string, bundle: Bundle, at: string): Promise<string | null>
   chooseSecond(folder: string | null): Promise<string | null>
   seal(bundle: Bundle, passphrase: string): Promise<Uint8Array>
   rehearse(
@@ -42,6 +43,18 @@ export interface Keeper {
     passphrase: string | null,
   ): Promise<{ ok: true; held: Rehearsal['held'] } | { ok: false; issues: Issue[] }>
   drop(): Promise<void>
+}
+
+/** What a disk or a proof did not do, in words; a fault of ours is thrown. */
+async function faultIn(work: () => Promise<unknown>): Promise<string | null> {
+  try {
+    await work()
+    return null
+  } catch (error) {
+    if (error instanceof DiskFailure || error instanceof NotAsWritten || error instanceof NotProven)
+      return error.message
+    throw error
+  }
 }
 
 /** The keeper of a folder, on this thread. */
@@ -80,10 +93,11 @@ export function keeperOf(folder: string, disk: Disk = realDisk, given?: Cluster<
         dbBytes,
         low: freeBytes < Math.max(LOW_BYTES, 3 * dbBytes),
         copies: copiesIn(disk, folder).map(({ name, at, proven, why }) => ({ name, at, proven, why })),
-        bundles: bundlesIn(disk, folder).map(({ name, kind, at, bytes, held }) => ({
+        bundles: bundlesIn(disk, folder).map(({ name, kind, at, digest, bytes, held }) => ({
           name,
           kind,
           at,
+          digest,
           bytes,
           held,
         })),
@@ -95,16 +109,14 @@ export function keeperOf(folder: string, disk: Disk = realDisk, given?: Cluster<
       const name = namesFor(day)[0]!.name
       return bundlesIn(disk, folder).some((b) => b.name === name && b.digest === digest)
     },
-    keep: async (bundle, day, at) => {
-      const names = namesFor(day)
-      await keepBundle(disk, folder, bundle, names, at, proves)
-      bringToSecond(disk, folder, names[0]!.name)
-    },
-    keepBeforeRestore: async (bundle, at) => {
-      const name = `restore-before-${at.slice(0, 19).replaceAll(':', '')}.json.gz`
-      await keepBundle(disk, folder, bundle, [{ kind: 'restore', name }], at, proves)
-      return name
-    },
+    keep: (bundle, day, at) =>
+      faultIn(async () => {
+        const names = namesFor(day)
+        await keepBundle(disk, folder, bundle, names, at, proves)
+        bringToSecond(disk, folder, names[0]!.name)
+      }),
+    keepAs: (name, bundle, at) =>
+      faultIn(() => keepBundle(disk, folder, bundle, [{ kind: 'restore', name }], at, proves)),
     chooseSecond: async (second) => {
       const fault = second === null ? null : faultOfSecond(disk, folder, second)
       if (!fault) chooseSecond(disk, folder, second)

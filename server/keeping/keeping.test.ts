@@ -108,7 +108,7 @@ describe('bundles kept by day, week and month', () => {
         async () => proves,
       )
     await keepOn(true)
-    await expect(keepOn(false)).rejects.toThrow(/does not give back/)
+    await expect(keepOn(false)).rejects.toThrow(/did not give back/)
     disk.failing = { at: disk.calls.length + 4, fault: 'short' }
     await expect(keepOn(true)).rejects.toThrow()
     expect(bundlesIn(disk, '/farm')).toHaveLength(3)

@@ -2,6 +2,9 @@ import { v7 as uuid } from 'uuid'
 import type { Copies, Rehearsal, Standing } from '#contracts'
 import type { Issue } from '#core/measure'
 import type { Manifest } from '../database/copies.ts'
+import { DiskFailure } from '../database/disk.ts'
+import { Stopped } from '../database/engine.ts'
+import { NotAsWritten } from '../database/trees.ts'
 import { localDate } from '../papers/drawUp.ts'
 import type { Store } from '../store/store.ts'
 import { heldIn } from './bundles.ts'
@@ -66,7 +69,8 @@ export class Keeping {
   }
 
   #failed(error: unknown): void {
-    this.#failure = `The last copy did not succeed: ${error instanceof Error ? error.message : 'unknown'}`
+    const said = error instanceof Stopped || error instanceof NotAsWritten || error instanceof DiskFailure
+    this.#failure = `The last copy did not succeed${said ? `: ${error.message}` : ''}. The records themselves are safe.`
   }
 
   /** A copy made at the last stop was not proven then: nothing waited for it. */
@@ -88,14 +92,14 @@ export class Keeping {
   }
 
   /** Keeps and proves bundles of today's records, unless the newest of today holds the same. */
-  keepNow(): Promise<void> {
+  keepNow(): Promise<string | null> {
     return this.#inTurn(async () => {
       const bundle = await this.#store.run('exportBundle', undefined)
       const at = this.#now()
       const day = localDate(at, bundle.content.farm?.zone ?? 'UTC')
       if (!(await this.#keeper.isKept(day, bundle.digest)))
-        await this.#keeper.keep(bundle, day, at.toISOString())
-      this.#failure = null
+        return (this.#failure = await this.#keeper.keep(bundle, day, at.toISOString()))
+      return (this.#failure = null)
     })
   }
 
@@ -108,7 +112,7 @@ export class Keeping {
       busy: this.#busy > 0,
       warning: this.#warning ?? this.#failure,
       /** Nothing was written since the newest proven bundle. */
-      upToDate: last !== undefined && JSON.stringify(last.held) === JSON.stringify(heldIn(present)),
+      upToDate: last?.digest === present.digest,
       rehearsal: this.#rehearsal,
     }
   }
@@ -142,13 +146,13 @@ export class Keeping {
   }
 
   /** What was rehearsed takes the place of the present records; those are kept as a bundle and beside it. */
-  restore(id: string): Promise<{ kept: string; aside: string } | null> {
+  restore(id: string): Promise<{ kept: string; aside: string } | { fault: string } | null> {
     return this.#inTurn(async () => {
       if (this.#rehearsal?.id !== id) return null
-      const kept = await this.#keeper.keepBeforeRestore(
-        await this.#store.run('exportBundle', undefined),
-        this.#now().toISOString(),
-      )
+      const at = this.#now().toISOString()
+      const kept = `restore-before-${at.slice(0, 19).replaceAll(':', '')}.json.gz`
+      const fault = await this.#keeper.keepAs(kept, await this.#store.run('exportBundle', undefined), at)
+      if (fault) return { fault }
       const { aside } = await this.#store.replace()
       this.#rehearsal = null
       return { kept, aside }

@@ -102,9 +102,10 @@ async function savePlan(
   const held = await q.selectPlan(tx, id)
   if (held && same([held.body, held.withdrawn], [body, withdrawn])) return { result: 'kept', value: held }
   if (base !== (held?.revision ?? 0)) return { result: 'changed', held, sent: { body, withdrawn } }
-  const strangers = strangersIn(await anatomyOfToday(tx, body.species), body)
-  if (strangers.length > 0 && !withdrawn)
-    return refusedFor(...strangers.map((i) => ({ ...i, field: `body.${i.field}` })))
+  // One that is only put away may be older than today's figures; nothing else of unknown parts is kept.
+  const isSame = held !== null && same(held.body, body)
+  const strangers = isSame ? [] : strangersIn(await anatomyOfToday(tx, body.species), body)
+  if (strangers.length > 0) return refusedFor(...strangers.map((i) => ({ ...i, field: `body.${i.field}` })))
   await q.upsertPlan(tx, { id, body, withdrawn, at, revision: base + 1 })
   return { result: 'kept', value: (await q.selectPlan(tx, id))! }
 }

@@ -6,21 +6,11 @@ import { placesOf } from '../places.ts'
 import { Unrecoverable } from '../recovery.ts'
 import { copyTree, flushTree, NotAsWritten } from '../trees.ts'
 import { MemoryDisk, PowerCut, type Fault } from './memoryDisk.ts'
+import { seeded } from './random.ts'
 import { standIn, type Rows } from './standIn.ts'
 
 const FOLDER = '/farm'
 const places = placesOf(FOLDER)
-
-/** A small seeded generator (mulberry32): a failure is repeated by its seed. */
-export function seeded(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 interface Story {
   acknowledged: string[]
@@ -289,6 +279,23 @@ describe('what a cut left is looked at before anything is replaced', () => {
     disk.remove(places.marker)
     disk.move(places.db, `${FOLDER}/somewhere`)
     await expect(survives(disk)).rejects.toThrow(/has copies of records but no records/)
+  })
+  it('of an earlier Ekko, whose note is the day of its copy, is brought back too, or refused', async () => {
+    const earlier = async () => {
+      const disk = await cutInside()
+      disk.remove(places.marker)
+      disk.move(`${places.backups}/copy-00002`, `${places.backups}/2026-11-01`)
+      disk.overwrite(places.earlierMarker, Buffer.from('2026-11-01'))
+      return disk
+    }
+    const disk = await earlier()
+    expect(await survives(disk)).toEqual(['a', 'b'])
+    expect(disk.exists(places.earlierMarker)).toBe(false)
+    for (const note of ['', '2026-12-24', '..']) {
+      const spoilt = await earlier()
+      spoilt.overwrite(places.earlierMarker, Buffer.from(note))
+      await expect(survives(spoilt)).rejects.toThrow(/An earlier Ekko was cut off/)
+    }
   })
   it('the database that is replaced lies beside the one brought back', async () => {
     const disk = await cutInside()
