@@ -1,6 +1,6 @@
 import axeSource from 'axe-core'
 import { describe, expect, it } from 'vitest'
-import { openLot, running } from './testing.ts'
+import { openLot, running, visit } from './testing.ts'
 
 const run = running({ demo: true })
 const VIEWS = [
@@ -27,17 +27,17 @@ describe.each([
     const { page } = run
     await page.setViewportSize({ width, height })
     if (tag) await openLot(run, tag, view)
-    else await page.goto(`${run.url}/${view}`)
-    await page.locator('#main').waitFor()
-    await page.waitForTimeout(400)
+    else await visit(run, `/${view}`)
+    await expect.poll(() => page.locator('main h2, main h3, main h1, main svg').count()).toBeGreaterThan(0)
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
     ).toBeLessThanOrEqual(0)
     const client = await page.context().newCDPSession(page)
-    await client.send('Runtime.evaluate', { expression: axeSource.source })
+    if (!(await page.evaluate(() => 'axe' in window)))
+      await client.send('Runtime.evaluate', { expression: axeSource.source })
     const { violations } = await page.evaluate(async () => {
       const axe = (window as unknown as { axe: typeof axeSource }).axe
-      return axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'] })
+      return axe.run(document, { runOnly: ['wcag2a', 'wcag2aa'], resultTypes: ['violations'] })
     })
     expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual(
       [],

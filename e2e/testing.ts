@@ -15,6 +15,8 @@ export interface Running {
   browser: Browser
   server: ReturnType<typeof startServer>
   errors: string[]
+  /** Ids of lots by their names, once asked for. */
+  ids: Record<string, string>
   open: (options?: Parameters<Browser['newContext']>[0]) => Promise<{ page: Page; context: BrowserContext }>
   /** Stops the server as asked and starts it again on the same folder. */
   restart: (how: 'SIGTERM' | 'SIGKILL') => Promise<void>
@@ -23,7 +25,7 @@ export interface Running {
 export function running(
   options: { demo?: boolean; viewport?: { width: number; height: number } } = {},
 ): Running {
-  const state = { folder: newFolder(), errors: [] as string[] } as Running
+  const state = { folder: newFolder(), errors: [] as string[], ids: {} } as unknown as Running
   const viewport = options.viewport ?? { width: 1280, height: 800 }
   state.open = async (more = {}) => {
     const context = await state.browser.newContext({
@@ -74,13 +76,32 @@ export function running(
   return state
 }
 
+/**
+ * Goes to an address as a link of the page does, without loading the whole application anew: that costs a second of
+ * processor time, and a test that means a reload says so. A page that shows nothing yet is loaded.
+ */
+export async function visit(run: Running, path: string, page = run.page): Promise<void> {
+  const isOpen = page.url().startsWith(`${run.url}/`) && (await page.locator('#main').count()) > 0
+  if (isOpen)
+    await page.evaluate((to) => {
+      history.pushState(null, '', to)
+      window.dispatchEvent(new PopStateEvent('popstate', { state: null }))
+    }, path)
+  else await page.goto(run.url + path)
+  await page.locator('#main').waitFor()
+}
+
 /** Opens a station of a demo lot by its name. */
 export async function openLot(run: Running, tag: string, station: string, page = run.page): Promise<void> {
+  run.ids[tag] ??= await idOf(run, tag)
+  await visit(run, `/lots/${run.ids[tag]}/${station}`, page)
+  await page.locator(`[data-station=${station}]`).waitFor()
+}
+async function idOf(run: Running, tag: string): Promise<string> {
   const { lots } = (await (await fetch(`${run.url}/api/home`)).json()) as {
     lots: { id: string; tag: string }[]
   }
-  await page.goto(`${run.url}/lots/${lots.find((l) => l.tag === tag)!.id}/${station}`)
-  await page.locator('#main').waitFor()
+  return lots.find((l) => l.tag === tag)!.id
 }
 
 /** Text of a step of the stair, once it says what is wanted. */

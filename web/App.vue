@@ -41,7 +41,10 @@ watch(
   </div>
   <template v-else>
     <StandingNote />
-    <RouterView />
+    <!-- A lot's frame is its own: what was picked in one animal means nothing in another. -->
+    <RouterView v-slot="{ Component, route }">
+      <component :is="Component" :key="String(route.params.id ?? '')" />
+    </RouterView>
   </template>
   <ConflictDialog v-if="store.conflict" />
   <Toast position="bottom-left" />

@@ -34,8 +34,7 @@ async function run([folder = '', at = '-1', fault = 'EIO', seed = '1']: string[]
 
 run(process.argv.slice(2)).then(
   (outcome) => {
-    process.stdout.write(JSON.stringify(outcome))
-    process.exit(0)
+    process.stdout.write(JSON.stringify(outcome), () => process.exit(0))
   },
   (error: unknown) => {
     console.error(error)

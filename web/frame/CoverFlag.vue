@@ -5,7 +5,7 @@ import { useLot } from '../state/lot.ts'
 import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
 
 const CoverSum = defineAsyncComponent(() => import('./CoverSum.vue'))
-const { reading } = useLot()
+const { reading, isDrawn } = useLot()
 const words = useWords()
 const open = ref(false)
 const money = computed(() => reading.value?.money ?? null)
@@ -37,7 +37,9 @@ const why = computed(() => (money.value?.uncovered ? UNCOVERED_WORDS[money.value
         >{{
           money.coverRange
             ? `${words.percent(money.coverRange.low)}–${words.percent(money.coverRange.high)}`
-            : 'all weighed'
+            : isDrawn
+              ? 'all weighed'
+              : 'likely range…'
         }}<template v-if="goal">, target {{ words.percent(goal) }}</template></small
       >
     </template>

@@ -85,7 +85,7 @@ useKeys(() => ({
       <Button text size="small" icon="pi pi-question" aria-label="Keys" @click="helping = true" />
     </header>
     <TheStair />
-    <main v-if="reading" id="main" class="station"><RouterView /></main>
+    <main v-if="reading" id="main" class="station" :data-station="route.name"><RouterView /></main>
     <p v-else class="station" role="status">Reading the carcass…</p>
     <KeysDialog v-if="helping" @close="helping = false" />
     <FindDialog v-if="finding" @close="finding = false" />

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, reactive, ref } from 'vue'
+import type { OwnVersion } from '#contracts'
 import {
   extendAnatomy,
   ownAdditionsSchema,
@@ -15,12 +16,17 @@ import {
 } from '#core/anatomy'
 import { sayIssue } from '#core/measure'
 import FieldIssues from '../pieces/FieldIssues.vue'
-import { ask, issuesOf, type FieldIssue } from '../state/api.ts'
+import { ask, fieldIssue, issuesOf, type FieldIssue } from '../state/api.ts'
 import { useWords } from '../state/words.ts'
 import { DESTINATIONS } from '../theme/destinations.ts'
 
 /** A farm's own way to open a part, with a new cut where it needs one. Checked before it is kept; old plans stay as they are. */
-const { anatomy, base, own, version } = defineProps<{
+const {
+  anatomy,
+  base,
+  own: given,
+  version: givenVersion,
+} = defineProps<{
   anatomy: Anatomy
   base: Anatomy
   own: OwnAdditions
@@ -28,6 +34,10 @@ const { anatomy, base, own, version } = defineProps<{
 }>()
 const emit = defineEmits<{ kept: [] }>()
 const words = useWords()
+/** What another window kept meanwhile: what is typed here is added to it, never put over it. */
+const newer = ref<OwnVersion | null>(null)
+const own = computed(() => newer.value?.body ?? given)
+const version = computed(() => newer.value?.version ?? givenVersion)
 const NEW = 'a new cut'
 const destinations = Object.entries(DESTINATIONS).map(([v, d]) => ({ v: v as Destination, w: d.word }))
 const form = reactive({
@@ -92,7 +102,6 @@ function freeId(text: string): string {
   for (let n = 2; all.has(id); n++) id = `own-${slug(text)}`.slice(0, 50) + `-${n}`
   return id
 }
-const issue = (field: string, detail: string): FieldIssue => ({ field, detail, confirmable: false })
 
 /** The additions with this way, or what is missing of it. */
 function additions(): OwnAdditions | FieldIssue[] {
@@ -101,20 +110,22 @@ function additions(): OwnAdditions | FieldIssue[] {
     .flatMap((r) => TISSUES.map((t) => r.shares[t]))
     .find((x) => !(share(x) >= 0 && share(x) <= 1))
   const missing = [
-    ...(form.name.trim() ? [] : [issue('name', 'The way has no name yet. Type what you call it.')]),
-    ...(form.part ? [] : [issue('part', 'Say which part is opened this way.')]),
-    ...(makesNew && !form.cut.trim() ? [issue('cut', 'The new cut has no name yet.')] : []),
-    ...(rows.value.some((r) => !r.to) ? [issue('outputs', 'One line does not say what it becomes.')] : []),
-    ...(odd === undefined ? [] : [issue('outputs', `“${odd}” is not a share from 0 to 100 %.`)]),
+    ...(form.name.trim() ? [] : [fieldIssue('name', 'The way has no name yet. Type what you call it.')]),
+    ...(form.part ? [] : [fieldIssue('part', 'Say which part is opened this way.')]),
+    ...(makesNew && !form.cut.trim() ? [fieldIssue('cut', 'The new cut has no name yet.')] : []),
+    ...(rows.value.some((r) => !r.to)
+      ? [fieldIssue('outputs', 'One line does not say what it becomes.')]
+      : []),
+    ...(odd === undefined ? [] : [fieldIssue('outputs', `“${odd}” is not a share from 0 to 100 %.`)]),
   ]
   if (missing.length > 0) return missing
   const names = (text: string) => ({ american: text.trim(), commonwealth: text.trim() })
   const cutId = freeId(form.cut || 'cut')
   return {
-    ...own,
+    ...own.value,
     cuts: makesNew
       ? [
-          ...own.cuts,
+          ...own.value.cuts,
           {
             id: cutId,
             names: names(form.cut),
@@ -124,9 +135,9 @@ function additions(): OwnAdditions | FieldIssue[] {
             portion: { kind: 'pack' as const, kg: 0.5, lb: 1 },
           },
         ]
-      : own.cuts,
+      : own.value.cuts,
     paths: [
-      ...own.paths,
+      ...own.value.paths,
       {
         id: freeId(form.name),
         part: form.part,
@@ -154,10 +165,10 @@ async function keep() {
   const parsed = ownAdditionsSchema.safeParse(closed)
   if (!parsed.success)
     return void (issues.value = parsed.error.issues.map((i) =>
-      issue('outputs', `${i.path.join('.')}: ${i.message}`),
+      fieldIssue('outputs', `${i.path.join('.')}: ${i.message}`),
     ))
   const sound = extendAnatomy(base, parsed.data)
-  if (!sound.ok) return void (issues.value = sound.issues.map((i) => issue('outputs', sayIssue(i))))
+  if (!sound.ok) return void (issues.value = sound.issues.map((i) => fieldIssue('outputs', sayIssue(i))))
   await send(
     parsed.data,
     `“${form.name}” is kept. New lots can be cut this way; those already hung keep theirs.`,
@@ -170,7 +181,13 @@ function closeUnused(next: OwnAdditions): OwnAdditions {
   return next
 }
 async function send(body: OwnAdditions, said: string) {
-  const answer = await ask('POST', '/own', { base: version, body })
+  const answer = await ask('POST', '/own', { base: version.value, body })
+  if (answer.kind === 'problem' && answer.problem.type === '/problems/changed') {
+    newer.value = answer.problem.held as OwnVersion
+    const detail =
+      'Another window kept a way meanwhile; it is in the list now. What you typed is still here: press again to add it.'
+    return void (issues.value = [fieldIssue('', detail)])
+  }
   issues.value = answer.kind === 'ok' ? [] : issuesOf(answer)
   if (answer.kind !== 'ok') return
   kept.value = said
@@ -178,10 +195,10 @@ async function send(body: OwnAdditions, said: string) {
 }
 /** Takes an own way away, and the own cuts nothing else makes. */
 async function remove(id: string) {
-  const paths = own.paths.filter((p) => p.id !== id)
+  const paths = own.value.paths.filter((p) => p.id !== id)
   const used = new Set(paths.flatMap((p) => p.outputs.flatMap((o) => o.cut ?? [])))
   await send(
-    { ...own, paths, cuts: own.cuts.filter((c) => used.has(c.id)) },
+    { ...own.value, paths, cuts: own.value.cuts.filter((c) => used.has(c.id)) },
     'It is taken away from new lots.',
   )
 }

@@ -47,6 +47,8 @@ function openLot(id: () => string) {
     { immediate: true },
   )
   onScopeDispose(() => clearTimeout(waiting))
+  /** Whether the intervals of these figures are there yet: until then a figure without one is not a weighed one. */
+  const isDrawn = computed(() => drawn.value !== null && drawn.value.of === central.value)
   const reading = computed(() =>
     drawn.value && drawn.value.of === central.value ? drawn.value.read : central.value,
   )
@@ -65,6 +67,7 @@ function openLot(id: () => string) {
     state,
     farmFigures,
     reading,
+    isDrawn,
     undoable,
     redoable,
     part,
