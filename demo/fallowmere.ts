@@ -189,7 +189,12 @@ async function lambs(post: Post) {
   const teasel = await hang(post, 'Teasel', 'lamb')
   await teasel.weigh('live', 104, { source: 'tape' })
   await teasel.decide(...line('shoulder-line', '5|6'), ...path('leg', 'leg-seven-meals', 'left'))
-  await teasel.decide(cost('Ewe’s share', 7000), cost('Grazing and hay', 5200))
+  await teasel.decide(cost('Ewe’s share', 7000), cost('Grazing and hay', 5200), cost('Own labour', 4500), {
+    field: 'fee',
+    target: 'kill',
+    side: 'animal',
+    value: { amount: 4500, per: 'head', basis: null },
+  })
 }
 
 /** A steer whose left side is cut on the saw, bone in, and whose right side is boned with a knife. */
@@ -227,7 +232,13 @@ async function flocks(post: Post) {
   const first = await hang(post, 'Flock 1', 'broiler', 60)
   await first.weigh('live', 372, { source: 'scale' })
   await first.decide(exempt, say('giblets', true))
-  await first.decide(cost('Chicks', 15000), cost('Feed', 48000), cost('Bedding and brooding', 4500))
+  await first.decide(
+    cost('Chicks', 15000),
+    cost('Feed', 48000),
+    cost('Bedding and brooding', 4500),
+    cost('Own labour and helpers', 52000),
+    cost('Ice, bags and scalder', 12000),
+  )
 
   const second = await hang(post, 'Flock 2', 'broiler', 40)
   await second.weigh('live', 252, { source: 'scale' })
@@ -237,5 +248,11 @@ async function flocks(post: Post) {
     ...path('wing', 'wing-three', 'animal'),
     ...path('loose-giblets', 'loose-giblets-kept', 'animal'),
   )
-  await second.decide(cost('Chicks', 10000), cost('Feed', 33500), cost('Bedding and brooding', 3000))
+  await second.decide(
+    cost('Chicks', 10000),
+    cost('Feed', 33500),
+    cost('Bedding and brooding', 3000),
+    cost('Own labour and helpers', 42000),
+    cost('Ice, bags and scalder', 9000),
+  )
 }

@@ -130,7 +130,7 @@ describe('two windows', () => {
 
     await other.context.setOffline(true)
     await theirs('loin-grind').click()
-    await other.page.getByText('Server away').waitFor()
+    await other.page.getByText('Held here').waitFor()
     await way('loin-roasts').click()
     await saved(run.page)
     await other.context.setOffline(false)

@@ -135,3 +135,15 @@ describe('a flock', () => {
     await saved(page)
   })
 })
+
+describe('another lot in the strip', () => {
+  it('opens as itself, whatever was picked in the one before', async () => {
+    const { page } = run
+    await openLot(run, 'Alder', 'block')
+    await pick('chuck')
+    await page.getByRole('navigation', { name: 'Other lots' }).getByRole('link', { name: 'Thistle' }).click()
+    await page.getByRole('heading', { name: 'Thistle' }).waitFor()
+    await part('rack').waitFor()
+    await page.getByTestId('cover').getByText('%').first().waitFor()
+  })
+})

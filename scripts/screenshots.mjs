@@ -34,6 +34,8 @@ const views = {
   cuts: '/cuts',
   farm: '/farm',
 }
+// The Farm's picture has a proven copy on its beam.
+await fetch(`${url}/api/copies`, { method: 'POST' })
 for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
   await page.waitForSelector('#main')

@@ -1,7 +1,6 @@
 import { join } from 'node:path'
 
-/** Where a data folder keeps what. Everything that changes places by renaming lies beside what it replaces. */
-export const placesOf = (folder: string) => ({
+const pathsIn = (folder: string) => ({
   db: join(folder, 'db'),
   /** A database being made or brought back, before it takes the place. */
   next: join(folder, 'db.next'),
@@ -18,3 +17,11 @@ export const placesOf = (folder: string) => ({
   recovery: join(folder, 'last-recovery.json'),
   settings: join(folder, 'copies.json'),
 })
+
+const known = new Map<string, ReturnType<typeof pathsIn>>()
+/** Where a data folder keeps what. Everything that changes places by renaming lies beside what it replaces. */
+export function placesOf(folder: string): ReturnType<typeof pathsIn> {
+  const places = known.get(folder) ?? pathsIn(folder)
+  known.set(folder, places)
+  return places
+}

@@ -1,19 +1,22 @@
 import { createHash } from 'node:crypto'
-import { dirname, join } from 'node:path'
+import { dirname } from 'node:path'
 import type { Disk } from './disk.ts'
+
+/** A path within a folder; much quicker than `join`, and there are a thousand files in a database. */
+const within = (root: string, path: string) => (path ? `${root}/${path}` : root)
 
 /** Files of a folder by their path within it, in order of name; folders apart, the deepest first. */
 function walk(disk: Disk, root: string): { files: string[]; folders: string[] } {
   const files: string[] = []
   const folders: string[] = []
-  const into = (within: string) => {
-    const entries = disk.list(join(root, within)).sort((a, b) => (a.name < b.name ? -1 : 1))
+  const into = (folder: string) => {
+    const entries = disk.list(within(root, folder)).sort((a, b) => (a.name < b.name ? -1 : 1))
     for (const { name, kind } of entries) {
-      const path = within ? `${within}/${name}` : name
+      const path = folder ? `${folder}/${name}` : name
       if (kind === 'folder') into(path)
       else files.push(path)
     }
-    folders.push(within)
+    folders.push(folder)
   }
   into('')
   return { files, folders }
@@ -22,29 +25,29 @@ function walk(disk: Disk, root: string): { files: string[]; folders: string[] } 
 /** Flushes a whole folder: every file, then every folder, then its entry in the one above. */
 export function flushTree(disk: Disk, root: string): void {
   const { files, folders } = walk(disk, root)
-  for (const path of [...files, ...folders]) disk.flush(join(root, path))
+  for (const path of [...files, ...folders]) disk.flush(within(root, path))
   disk.flush(dirname(root))
 }
 
 /** Copies a folder to where there is none, not flushed. */
 export function copyTree(disk: Disk, from: string, to: string): void {
   const { files, folders } = walk(disk, from)
-  for (const path of folders.reverse()) disk.makeFolder(join(to, path))
-  for (const path of files) disk.copy(join(from, path), join(to, path))
+  for (const path of folders.reverse()) disk.makeFolder(within(to, path))
+  for (const path of files) disk.copy(within(from, path), within(to, path))
 }
 
 export function removeTree(disk: Disk, root: string): void {
   if (!disk.exists(root)) return
   const { files, folders } = walk(disk, root)
-  for (const path of [...files, ...folders]) disk.remove(join(root, path))
+  for (const path of [...files, ...folders]) disk.remove(within(root, path))
 }
 
 /** SHA-256 over names and contents of all files of a folder: equal only for equal folders. */
 export function digestOfTree(disk: Disk, root: string): string {
   const whole = createHash('sha256')
   for (const path of walk(disk, root).files) {
-    const content = disk.read(join(root, path))
-    whole.update(`${path}\0${content.length}\0`).update(createHash('sha256').update(content).digest())
+    const content = disk.read(within(root, path))
+    whole.update(`${path}\0${content.length}\0`).update(content)
   }
   return whole.digest('hex')
 }

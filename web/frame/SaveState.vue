@@ -6,15 +6,9 @@ const store = useFarm()
 const SAID = {
   saved: { icon: 'pi-check', word: 'All saved' },
   saving: { icon: 'pi-sync', word: 'Saving…' },
-  held: { icon: 'pi-exclamation-triangle', word: 'Server away: changes are held here. Keep this page open.' },
+  held: { icon: 'pi-exclamation-triangle', word: 'Held here' },
 }
-const said = computed(() => {
-  const plain = SAID[store.saving]
-  const isStopped = store.saving === 'held' && store.stopped
-  return isStopped
-    ? { ...plain, word: `${store.stopped} Changes are held here: keep this page open.` }
-    : plain
-})
+const said = computed(() => SAID[store.saving])
 </script>
 
 <template>

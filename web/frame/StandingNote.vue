@@ -3,14 +3,21 @@ import { computed } from 'vue'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
 
-/** What a person must hear about the records before anything else: brought back after a cut, or a disk that fills. */
+/** What a person must hear before anything else, wherever on the page: nothing is kept, a disk that fills, a cut. */
 const store = useFarm()
 const words = useWords()
 const recovered = computed(() => store.standing?.recovered)
+const held = computed(() =>
+  store.saving === 'held' ? (store.stopped ?? 'The server does not answer.') : null,
+)
 </script>
 
 <template>
-  <div v-if="store.standing?.warning || recovered" class="standing">
+  <div v-if="held || store.standing?.warning || recovered" class="standing" :class="{ held }">
+    <p v-if="held" role="alert">
+      <i class="pi pi-exclamation-triangle" aria-hidden="true" /> <b>{{ held }}</b> What you decide is held on
+      this page and kept as soon as that is possible: keep it open.
+    </p>
     <p v-if="store.standing?.warning" role="alert">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ store.standing.warning }}
       <RouterLink :to="{ name: 'farm' }">Look at the copies</RouterLink>
@@ -29,6 +36,11 @@ const recovered = computed(() => store.standing?.recovered)
   padding: 0.45rem 1.5rem;
   background: var(--caution-sheet);
   border-bottom: 1px solid var(--caution);
+}
+.standing.held {
+  position: sticky;
+  top: 0;
+  z-index: 20;
 }
 .standing .pi {
   color: var(--caution);

@@ -71,8 +71,9 @@ export const useFarm = defineStore('farm', () => {
       failure.value = answer.kind === 'unreachable' ? (answer.why ?? null) : answer.problem.title
       return
     }
-    const stands = await ask<Standing>('GET', '/standing')
-    if (stands.kind === 'ok') standing.value = stands.body
+    void ask<Standing>('GET', '/standing').then((stands) => {
+      if (stands.kind === 'ok') standing.value = stands.body
+    })
     farm.value = answer.body.farm
     plans.value = answer.body.plans
     await Promise.all([...new Set(answer.body.lots.map((l) => l.anatomy))].map(fetchFlow))
