@@ -11,12 +11,12 @@ import { realDisk } from './database/disk.ts'
 import { Stopped } from './database/engine.ts'
 import { lockFolder, type Lock } from './database/lock.ts'
 import { EXIT, exitFor, namelessly } from './exits.ts'
-import { keeperInThread } from './keeping/client.ts'
-import { keeperOf } from './keeping/keeper.ts'
+import { keeperOf, type Keeper } from './keeping/keeper.ts'
 import { Keeping } from './keeping/service.ts'
-import { papersInThread } from './papers/client.ts'
+import type { PaperMaker } from './papers/maker.ts'
 import { stoppedProblem } from './problem.ts'
 import { openStore } from './store/store.ts'
+import { inThread } from './threads.ts'
 
 const log = pino({ level: process.env.EKKO_LOG ?? 'warn' })
 const built = dirname(fileURLToPath(import.meta.url))
@@ -119,8 +119,8 @@ async function start() {
     { folder, lock: { path: lock.path, token: lock.token } },
     { copied: (copy) => keeping?.copied(copy), warned: (words) => keeping?.warned(words) },
   )
-  const keeper = keeperInThread(join(built, 'keeper.js'), folder)
-  const papers = papersInThread(join(built, 'papers.js'))
+  const keeper = inThread<Keeper>(join(built, 'keeper.js'), { folder })
+  const papers = inThread<PaperMaker>(join(built, 'papers.js'), null)
   keeping = new Keeping(store, keeper, () => new Date())
   keeping.start()
   const { app, bell } = createApp({

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { describe, expect, it, vi } from 'vitest'
 import { openInThread } from './database/client.ts'
 import { newFolder } from './testing.ts'
-import { openThread } from './threads.ts'
+import { inThread, openThread } from './threads.ts'
 
 const script = (text: string): string => {
   const path = join(newFolder(), 'thread.mjs')
@@ -19,6 +19,15 @@ describe('a thread that ends', () => {
     await expect(thread.remote.ask()).rejects.toThrow()
     await expect(thread.remote.ask()).rejects.toThrow()
     expect(ended).toHaveBeenCalledOnce()
+  })
+  it('of papers or copies is started again when it is asked the next time', async () => {
+    const dies = script(`let n = 0
+      parentPort.on('message', (m) => (m.m === 'die' ? process.exit(7) : parentPort.postMessage({ t: 's', i: m.i, r: ++n })))`)
+    const thread = inThread<{ count(): Promise<number>; die(): Promise<void> }>(dies, null)
+    expect([await thread.count(), await thread.count()]).toEqual([1, 2])
+    await expect(thread.die()).rejects.toThrow()
+    expect(await thread.count()).toBe(1)
+    await thread.end()
   })
   it('of the records is said to be just that: nothing hangs, and why is in the words', async () => {
     const data = { folder: '/nowhere', lock: { path: '', token: '' } }

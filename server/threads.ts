@@ -46,6 +46,30 @@ export function openThread<Remote extends object>(
   }
 }
 
+/**
+ * The functions of `Remote` as those of a thread of their own, started when first asked and again after it ended: what
+ * was asked of the one that ended is refused, what is asked later is not.
+ */
+export function inThread<Remote extends object>(
+  script: string,
+  workerData: unknown,
+): Remote & { end(): Promise<void> } {
+  let thread: Thread<Remote> | null = null
+  const remote = () => {
+    thread ??= openThread<Remote>(script, workerData, {}, () => {
+      thread = null
+    })
+    return thread.remote as unknown as Record<string, (...args: unknown[]) => unknown>
+  }
+  const end = async () => {
+    await thread?.end()
+    thread = null
+  }
+  return new Proxy({} as Remote & { end(): Promise<void> }, {
+    get: (_, name) => (name === 'end' ? end : (...args: unknown[]) => remote()[String(name)]!(...args)),
+  })
+}
+
 /** Answers, in a thread, what `openThread` asks; returns what may be called on the other side. */
 export function serveThread<Heard extends object>(functions: Functions): BirpcReturn<Heard, Functions> {
   const port = parentPort!

@@ -60,6 +60,7 @@ describe('every kilogram is somewhere', () => {
   )
   it.each(all)('%s: every way of a part conserves each tissue, at every trim level (1e-9)', (species, a) => {
     const { flow } = cutUp(species)
+    const open: string[] = []
     for (const slot of flow.slots)
       for (const p of slot.paths)
         for (const level of TRIM_LEVELS)
@@ -67,11 +68,13 @@ describe('every kilogram is somewhere', () => {
             let sum = 0
             for (let r = p.start; r < p.end; r++) {
               const share = flow.shares[level][r * 4 + t]!
-              expect(share, `${a.id} ${p.id} ${level}`).toBeGreaterThanOrEqual(-1e-12)
+              if (share < -1e-12) open.push(`${a.id} ${p.id} ${level}: a share of ${share}`)
               sum += share
             }
-            expect(sum, `${a.id} ${p.id} ${level}`).toBeCloseTo(1, 9)
+            if (Math.abs(sum - 1) > 1e-9) open.push(`${a.id} ${p.id} ${level}: ${sum}`)
           }
+    expect(open).toEqual([])
+    expect(flow.slots.length).toBeGreaterThan(5)
   })
   it.each(all)('%s: doubling the carcass doubles every mass', (species) => {
     const [one, two] = [cutUp(species), cutUp(species, undefined, { kg: 200 })]
