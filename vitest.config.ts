@@ -33,7 +33,7 @@ export default defineConfig({
           name: 'browser',
           include: ['e2e/**/*.test.ts'],
           globalSetup: 'e2e/setup.ts',
-          expect: { poll: { timeout: 30_000 } },
+          expect: { poll: { timeout: 30_000, interval: 150 } },
           ...SLOW_MACHINE,
         },
       },

@@ -41,9 +41,9 @@ export const useFarm = defineStore('farm', () => {
 
   const put = (lot: Lot) => {
     const held = lots.value.get(lot.id)
-    // Records are append-only, so an answer with fewer of them is an older one that came late.
+    // Records are append-only: an answer with no more of them is the same, or an older one that came late.
     const records = (l: Lot) => l.commands.length + l.weighings.length + l.packs.length
-    if (held && records(held) > records(lot)) return
+    if (held && records(held) >= records(lot)) return
     lots.value = new Map(lots.value).set(lot.id, markRaw(lot))
   }
   const queue = decisionQueue({

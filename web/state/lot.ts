@@ -12,6 +12,10 @@ export type Rank = 'listed' | 'money' | 'take-home' | 'minutes'
 /** Long enough for the central figures to be painted first. */
 const AFTER_PAINT_MS = 24
 
+const ids = (s: LotState) => [...s.commands, ...s.weighings, ...s.packs].map((x) => x.id).join()
+/** The same records in the same order, whether kept or still on their way. */
+const isSame = (a: LotState, b: LotState) => a.count === b.count && ids(a) === ids(b)
+
 /** One lot, read whole, with what a station may do to it. */
 function openLot(id: () => string) {
   const store = useFarm()
@@ -19,9 +23,11 @@ function openLot(id: () => string) {
   const flow = computed(() => (lot.value ? (store.flows.get(lot.value.anatomy) ?? null) : null))
   /** Decisions of a line being dragged: shown everywhere, kept nowhere until it is let go. */
   const preview = shallowRef<Decision[]>([])
-  const state = computed<LotState | null>(() => {
+  const state = computed<LotState | null>((before) => {
     const held = lot.value ? store.stateOf(lot.value) : null
-    if (!held || preview.value.length === 0) return held
+    if (!held) return null
+    // A decision that was on its way and is kept now is the same decision: nothing is worked out anew for it.
+    if (preview.value.length === 0) return before && isSame(before, held) ? before : held
     return { ...held, commands: tried(held.commands, preview.value) }
   })
   const farmFigures = computed(() => ({
