@@ -18,6 +18,8 @@ export default defineConfig({
             'web/**/*.test.ts',
           ],
           testTimeout: 30_000,
+          // Pure functions: the core is read once per worker, not once per file.
+          isolate: false,
         },
       },
       {
