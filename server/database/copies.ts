@@ -83,9 +83,19 @@ function leave(disk: Disk, path: string): void {
   }
 }
 
+/** Removes a copy; its manifest first, so that one cut off half way is never taken for a whole one. */
 export function removeCopy(disk: Disk, folder: string, name: string): void {
-  removeTree(disk, copyPath(folder, name))
   if (disk.exists(manifestPath(folder, name))) disk.remove(manifestPath(folder, name))
+  removeTree(disk, copyPath(folder, name))
+}
+
+/** Clears what a cut left of copies being made or removed: those unfinished, and those without a manifest. */
+export function clearHalfCopies(disk: Disk, folder: string): void {
+  for (const { name, kind } of disk.list(placesOf(folder).backups)) {
+    const isHalfRemoved = /^copy-\d+$/.test(name) && !disk.exists(manifestPath(folder, name))
+    if (kind === 'folder' && (name.endsWith('.unfinished') || isHalfRemoved))
+      removeTree(disk, copyPath(folder, name))
+  }
 }
 
 /** What is wrong with a copy; null when its files are the ones that were written, and it opens and holds what it held. */
@@ -128,25 +138,12 @@ export async function tryOpening<Tx>(
 }
 
 /** Notes that a copy was proven; only then may the oldest proven ones beyond those kept go. */
-export function noteProven(
-  disk: Disk,
-  folder: string,
-  name: string,
-  at: string,
-  spared: string[] = [],
-): void {
+export function noteProven(disk: Disk, folder: string, name: string, at: string): void {
   const copy = copiesIn(disk, folder).find((c) => c.name === name)
   if (!copy) return
   writeWhole(disk, manifestPath(folder, name), JSON.stringify({ ...copy, proven: at }))
   const rotating = copiesIn(disk, folder).filter((c) => c.why === 'checkpoint')
-  const kept = new Set([
-    ...rotating
-      .filter((c) => c.proven)
-      .slice(-KEEP)
-      .map((c) => c.name),
-    ...spared,
-  ])
-  const newest = rotating.filter((c) => c.proven).at(-1)!
-  for (const old of rotating)
-    if (old.number < newest.number && !kept.has(old.name)) removeCopy(disk, folder, old.name)
+  const proven = rotating.filter((c) => c.proven)
+  const oldest = proven.slice(-KEEP)[0]!
+  for (const old of rotating) if (old.number < oldest.number) removeCopy(disk, folder, old.name)
 }

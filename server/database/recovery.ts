@@ -1,6 +1,14 @@
 import { z } from 'zod'
 import type { Cluster, Stamp } from './cluster.ts'
-import { copiesIn, copyPath, faultOfCopy, readJson, tryOpening, type Manifest } from './copies.ts'
+import {
+  clearHalfCopies,
+  copiesIn,
+  copyPath,
+  faultOfCopy,
+  readJson,
+  tryOpening,
+  type Manifest,
+} from './copies.ts'
 import type { Disk } from './disk.ts'
 import { readMarker, unmark } from './marker.ts'
 import { placesOf } from './places.ts'
@@ -44,10 +52,9 @@ export async function recover<Tx>(
   cluster: Cluster<Tx>,
   folder: string,
 ): Promise<Recovery | null> {
-  const { db, next, trial, backups } = placesOf(folder)
+  const { db, next, trial } = placesOf(folder)
   removeTree(disk, trial)
-  for (const { name } of disk.list(backups))
-    if (name.endsWith('.unfinished')) removeTree(disk, copyPath(folder, name))
+  clearHalfCopies(disk, folder)
   const earlier = await recoverEarlier(disk, cluster, folder)
   if (earlier) return earlier
   const marker = readMarker(disk, folder)
