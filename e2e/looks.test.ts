@@ -28,6 +28,7 @@ describe.each([
     await page.setViewportSize({ width, height })
     if (tag) await openLot(run, tag, view)
     else await visit(run, `/${view}`)
+    if (view === 'farm') await page.getByRole('group', { name: 'Kept copies' }).waitFor()
     await expect.poll(() => page.locator('main h2, main h3, main h1, main svg').count()).toBeGreaterThan(0)
     expect(
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),

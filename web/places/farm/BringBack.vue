@@ -7,6 +7,7 @@ import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import type { OpenCopies, Source } from '../../state/copies.ts'
 import { useWords } from '../../state/words.ts'
+import { passphraseInput } from './passphrase.ts'
 import { heldBeside, sayBytes } from './copyWords.ts'
 
 /** Bringing a copy back, in two acts: a rehearsal beside the present records, which changes nothing, and the taking. */
@@ -103,7 +104,7 @@ const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : 'same')
         :feedback="false"
         toggle-mask
         placeholder="Passphrase"
-        :input-props="{ 'aria-label': 'Passphrase of the bundle', autocomplete: 'off' }"
+        :input-props="passphraseInput('Passphrase of the bundle', 'off')"
       />
       <Button
         type="submit"

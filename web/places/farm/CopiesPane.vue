@@ -7,6 +7,7 @@ import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useCopies } from '../../state/copies.ts'
 import { useWords } from '../../state/words.ts'
+import { passphraseInput } from './passphrase.ts'
 import BringBack from './BringBack.vue'
 import { sayBytes, sayLast } from './copyWords.ts'
 import KeptBeam from './KeptBeam.vue'
@@ -135,10 +136,7 @@ async function seal() {
               :feedback="false"
               toggle-mask
               placeholder="Passphrase"
-              :input-props="{
-                'aria-label': 'Passphrase to seal the bundle with',
-                autocomplete: 'new-password',
-              }"
+              :input-props="passphraseInput('Passphrase to seal the bundle with', 'new-password')"
             />
             <Button
               type="submit"
