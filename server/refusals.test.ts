@@ -1,8 +1,21 @@
+import { writeFileSync } from 'node:fs'
+import { createServer } from 'node:http'
+import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Append, Bundle, Lot } from '#contracts'
 import { readBundle } from './bundle.ts'
-import { appendBody, FARM, lotBody, openTestApi, packBody, takePath, weighingBody } from './testing.ts'
+import { Bell } from './events.ts'
+import {
+  appendBody,
+  FARM,
+  lotBody,
+  newFolder,
+  openTestApi,
+  packBody,
+  takePath,
+  weighingBody,
+} from './testing.ts'
 
 let test: Awaited<ReturnType<typeof openTestApi>>
 const bugs: unknown[] = []
@@ -253,6 +266,34 @@ describe('streams and pages', () => {
     test.bell.close()
     server.closeAllConnections()
     await new Promise((done) => server.close(done))
+  })
+})
+
+describe('pages and streams', () => {
+  it('a missing script is not a page: 404; an address of the application is one', async () => {
+    const pages = newFolder()
+    writeFileSync(join(pages, 'index.html'), '<title>Ekko</title>')
+    const { api } = await openTestApi({ pages })
+    expect((await api.get('/lots/any/block').expect(200)).text).toContain('Ekko')
+    const missing = await api.get('/assets/none-1234.js').expect(404)
+    expect(missing.type).toBe('application/problem+json')
+  })
+  it('a stream has a heartbeat, so that one whose reader is gone is noticed', async () => {
+    const bell = new Bell(10)
+    const server = createServer((req, res) => void bell.listen(req as never, res as never)).listen(
+      0,
+      '127.0.0.1',
+    )
+    await new Promise((done) => server.once('listening', done))
+    const address = server.address()
+    const res = await fetch(`http://127.0.0.1:${typeof address === 'object' ? address!.port : 0}`)
+    const reader = res.body!.getReader()
+    let heard = ''
+    while (!heard.includes(': \n\n')) heard += Buffer.from((await reader.read()).value!).toString()
+    expect(heard).toContain('retry: 1000')
+    bell.close()
+    server.closeAllConnections()
+    server.close()
   })
 })
 

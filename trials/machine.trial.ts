@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { describe, it } from 'vitest'
 import { copyPrepared, scratchFolder } from '../scripts/prepared.mjs'
+import { startServer } from '../scripts/browser.mjs'
 import { lotBody } from '../server/testing.ts'
 import { client, emptyFarm, ended, faultsAgainst, post, putFarm, start, told } from './server.ts'
 import { report } from './table.ts'
@@ -207,6 +208,23 @@ describe('the machine around it', () => {
     }
     await open.stop()
     report({ trial: 'starts that cannot be', runs: tries.length, acknowledged: 0, wrong })
+  })
+
+  it('a demo load that is cut off leaves no half farm', async () => {
+    const wrong: string[] = []
+    for (const seconds of [4, 7, 9]) {
+      const folder = join(scratchFolder('ekko-half-'), 'demo')
+      const first = startServer(['--data', folder, '--demo'])
+      first.url.catch(() => undefined)
+      await wait(seconds * 1000)
+      first.child.kill('SIGKILL')
+      await ended(first)
+      const again = startServer(['--data', folder, '--demo'])
+      const { lots } = (await (await fetch(`${await again.url}/api/home`)).json()) as { lots: unknown[] }
+      if (lots.length !== 8) wrong.push(`cut off after ${seconds} s: ${lots.length} lots`)
+      await again.stop()
+    }
+    report({ trial: 'a demo load cut off', runs: 3, acknowledged: 0, wrong })
   })
 
   it('a bundle through the command, byte for byte', async () => {
