@@ -1,91 +1,62 @@
 import { z } from 'zod'
-import { ownAdditionsSchema, SPECIES } from '#core/anatomy'
-import { commandSchema, cutPlanSchema, decisionSchema } from '#core/plan'
+import { askedPaperSchema, issuedPaperSchema } from '#core/papers'
 import {
-  currencySchema,
+  cutPlanSchema,
+  decisionSchema,
+  farmSchema,
   idSchema,
-  instantSchema,
-  keySchema,
+  keptFarmSchema,
   lineSchema,
-  rateSchema,
-  shownMassSchema,
-  zoneSchema,
+  lotSchema,
+  newFactSchema,
+  newLotSchema,
+  newPackSchema,
+  newWeighingSchema,
+  ownAdditionsSchema,
+  ownVersionSchema,
+  revisionSchema,
+  storedPlanSchema,
+  type Decision,
+  type FactBody,
 } from '#core/records'
 
-export const farmSchema = z.object({
-  name: lineSchema(80),
-  currency: currencySchema,
-  massUnit: z.enum(['kg', 'lb']),
-  nameSet: z.enum(['american', 'commonwealth']),
-  zone: zoneSchema,
-  /** Price of mince per kg, minor units: what price indices are relative to until prices are set. */
-  mincePerKg: rateSchema,
-})
-export type Farm = z.infer<typeof farmSchema>
+export {
+  authorSchema,
+  farmSchema,
+  hashSchema,
+  newFactSchema,
+  newLotSchema,
+  newPackSchema,
+  newWeighingSchema,
+} from '#core/records'
+export type {
+  Author,
+  Fact,
+  Farm,
+  KeptFarm,
+  Lot,
+  NewFact,
+  NewLot,
+  NewPack,
+  NewWeighing,
+  OwnVersion,
+  StoredPlan,
+} from '#core/records'
+export { askedPaperSchema } from '#core/papers'
+export type { AskedPaper, IssuedPaper } from '#core/papers'
 
-/** How often a thing that is changed in place has been changed; 0 before the first time. */
-const revision = z.number().int().min(0)
+/** Which device a request comes from: an id a browser minted for itself, in every request that writes. */
+export const DEVICE_HEADER = 'x-ekko-device'
+
 /** What is changed in place is sent with the revision it was changed from: another's change is never lost. */
-export const farmChangeSchema = farmSchema.extend({ base: revision })
-export type FarmChange = z.infer<typeof farmChangeSchema>
-export const keptFarmSchema = farmSchema.extend({ revision: revision.min(1) })
-export type KeptFarm = z.infer<typeof keptFarmSchema>
+export const farmChangeSchema = farmSchema.extend({ base: revisionSchema })
+export type FarmChange = z.input<typeof farmChangeSchema>
 
-export const newLotSchema = z.object({
-  id: idSchema,
-  tag: lineSchema(80),
-  species: z.enum(SPECIES),
-  count: z.number().int().min(1).max(2000),
-})
-export type NewLot = z.infer<typeof newLotSchema>
-
-/** SHA-256 in hex. */
-export const hashSchema = z.string().regex(/^[0-9a-f]{64}$/)
-
-export const stageSchema = z.enum(['live', 'shrunk', 'hot', 'hanging'])
-export const basisSchema = z.enum(['hot', 'hot×0.98', 'hot×0.975', 'cold', 'aged'])
-export const sourceSchema = z.enum(['scale', 'plant', 'tape', 'guess'])
-
-const hasItsBasis = (w: { stage: string; basis: string | null }) =>
-  (w.stage === 'hanging') === (w.basis !== null)
-const BASIS = { path: ['basis'], message: 'A hanging weight has a basis; other weights have none.' }
-const withdrawsSomething = (w: { stands: boolean; corrects: string | null }) =>
-  w.stands || w.corrects !== null
-const WITHDRAWS = { path: ['stands'], message: 'Only a correction can withdraw a figure.' }
-
-/** A weighing as it is sent. Grams are worked out where it is kept; `confirmed` keeps an unusual figure. */
-export const newWeighingSchema = z
-  .object({
-    id: idSchema,
-    stage: stageSchema,
-    basis: basisSchema.nullable(),
-    source: sourceSchema,
-    shown: shownMassSchema,
-    corrects: idSchema.nullable(),
-    stands: z.boolean(),
-    confirmed: z.boolean(),
-  })
-  .refine(hasItsBasis, BASIS)
-  .refine(withdrawsSomething, WITHDRAWS)
-export type NewWeighing = z.infer<typeof newWeighingSchema>
-
-export const newPackSchema = z
-  .object({
-    id: idSchema,
-    cut: keySchema,
-    shown: shownMassSchema,
-    packs: z.number().int().min(0).max(5000),
-    corrects: idSchema.nullable(),
-    stands: z.boolean(),
-  })
-  .refine(withdrawsSomething, WITHDRAWS)
-export type NewPack = z.infer<typeof newPackSchema>
-
-/** A batch of decisions: `base` is the last sequence number the page had heard of this lot. */
+/** A batch of decisions: `base` is the revision of the lot the page had heard of. */
 export const appendSchema = z
   .object({
     batch: idSchema,
-    base: z.number().int().min(0),
+    base: revisionSchema,
     /** Batches this page took itself since `base`: it cannot be in conflict with itself. */
     own: z.array(idSchema).max(400),
     undoes: idSchema.nullable(),
@@ -105,72 +76,35 @@ export const appendSchema = z
   })
 export type Append = z.infer<typeof appendSchema>
 
-const kept = {
-  id: idSchema,
-  grams: z.number().int().positive(),
-  shown: shownMassSchema,
-  corrects: idSchema.nullable(),
-  stands: z.boolean(),
-  at: instantSchema,
-}
-export const weighingSchema = z
-  .object({ ...kept, stage: stageSchema, basis: basisSchema.nullable(), source: sourceSchema })
-  .refine(hasItsBasis, BASIS)
-  .refine(withdrawsSomething, WITHDRAWS)
-export const packSchema = z
-  .object({ ...kept, cut: keySchema, packs: z.number().int().min(0).max(5000) })
-  .refine(withdrawsSomething, WITHDRAWS)
+/** Facts that belong together: kept all or not at all. */
+export const factsSchema = z
+  .object({ facts: z.array(newFactSchema).min(1).max(200) })
+  .refine(({ facts }) => new Set(facts.map((f) => f.id)).size === facts.length, {
+    path: ['facts'],
+    message: 'Two of these facts have one id.',
+  })
+export type Facts = z.infer<typeof factsSchema>
 
-export const lotSchema = z.object({
-  id: idSchema,
-  tag: lineSchema(80),
-  species: z.enum(SPECIES),
-  count: z.number().int().min(1),
-  anatomy: hashSchema,
-  createdAt: instantSchema,
-  weighings: z.array(weighingSchema),
-  commands: z.array(commandSchema),
-  packs: z.array(packSchema),
+/** A lot is split into groups of so many animals each; together they are all of it. */
+export const splitSchema = z.object({
+  group: idSchema,
+  into: z
+    .array(z.object({ id: idSchema, animals: z.number().int().min(1).max(2000) }))
+    .min(2)
+    .max(20),
 })
-export type Lot = z.infer<typeof lotSchema>
+export type Split = z.infer<typeof splitSchema>
 
-/** A version of a farm's own parts and ways to cut; the newest of its species is what a new lot is pinned to. */
-export const ownVersionSchema = z.object({
-  version: z.number().int().min(1),
-  body: ownAdditionsSchema,
-  at: instantSchema,
-})
-export type OwnVersion = z.infer<typeof ownVersionSchema>
 /** Additions as they are sent: `base` is the newest version the page had heard of. */
-export const ownChangeSchema = z.object({ base: revision, body: ownAdditionsSchema })
+export const ownChangeSchema = z.object({ base: revisionSchema, body: ownAdditionsSchema })
 export type OwnChange = z.infer<typeof ownChangeSchema>
 
-/** A named plan as kept. */
-export const storedPlanSchema = z.object({
-  id: idSchema,
+export const planChangeSchema = z.object({
+  base: revisionSchema,
   body: cutPlanSchema,
-  at: instantSchema,
   withdrawn: z.boolean(),
-  revision: revision.min(1),
 })
-export type StoredPlan = z.infer<typeof storedPlanSchema>
-export const planChangeSchema = z.object({ base: revision, body: cutPlanSchema, withdrawn: z.boolean() })
 export type PlanChange = z.infer<typeof planChangeSchema>
-
-export const paperKindSchema = z.enum(['price-list', 'cut-sheet', 'block-card', 'letter'])
-/** `share` is for letters: the whole animal, a half, a quarter. */
-const share = z.union([z.literal(1), z.literal(2), z.literal(4)])
-export const newPaperSchema = z.object({ id: idSchema, kind: paperKindSchema, share: share.default(1) })
-export type NewPaper = z.infer<typeof newPaperSchema>
-export const paperSchema = z.object({
-  id: idSchema,
-  lot: idSchema,
-  kind: paperKindSchema,
-  share,
-  data: z.record(z.string(), z.unknown()),
-  issuedAt: instantSchema,
-})
-export type Paper = z.infer<typeof paperSchema>
 
 /** What a lot figures as on the wire beside the page that asks for it. */
 export const homeSchema = z.object({
@@ -180,7 +114,7 @@ export const homeSchema = z.object({
 })
 export type Home = z.infer<typeof homeSchema>
 
-export const BUNDLE_VERSION = 3
+export const BUNDLE_VERSION = 4
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),
@@ -192,10 +126,20 @@ export const bundleSchema = z.object({
     own: z.array(ownVersionSchema),
     plans: z.array(storedPlanSchema),
     lots: z.array(lotSchema),
-    papers: z.array(paperSchema),
+    papers: z.array(issuedPaperSchema),
+    /** Bytes of what is attached, in base64, by their hash. */
+    attachments: z.record(z.string(), z.base64()),
   }),
 })
 export type Bundle = z.infer<typeof bundleSchema>
+
+/** Something said of the same thing twice: here, and elsewhere meanwhile. */
+export interface Clash {
+  mine: Decision | FactBody | null
+  theirs: Decision | FactBody | null
+  /** The fact to correct for who keeps theirs; null for decisions. */
+  id: string | null
+}
 
 /** What records come to, to be held against others. */
 export interface Held {
@@ -203,6 +147,7 @@ export interface Held {
   lots: number
   weighings: number
   decisions: number
+  facts: number
   packs: number
   papers: number
   /** Instant of the newest record. */
@@ -270,7 +215,7 @@ export interface Problem {
   /** Of two things under one id or revision: what is kept, and what was sent. */
   held?: unknown
   sent?: unknown
-  conflicts?: { mine: z.infer<typeof decisionSchema>; theirs: z.infer<typeof decisionSchema>; seq: number }[]
+  conflicts?: Clash[]
 }
 
 /** Every address of the API, below /api, with the form of what it is sent: what a test that tries them all goes by. */
@@ -284,11 +229,15 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'post', path: '/lots/:id/weighings', body: newWeighingSchema },
   { method: 'post', path: '/lots/:id/packs', body: newPackSchema },
   { method: 'post', path: '/lots/:id/decisions', body: appendSchema },
+  { method: 'post', path: '/lots/:id/facts', body: factsSchema },
+  { method: 'post', path: '/lots/:id/groups', body: splitSchema },
   { method: 'get', path: '/anatomies/:hash' },
+  { method: 'put', path: '/attachments/:hash' },
+  { method: 'get', path: '/attachments/:hash' },
   { method: 'put', path: '/plans/:id', body: planChangeSchema },
   { method: 'get', path: '/own/:species' },
   { method: 'post', path: '/own', body: ownChangeSchema },
-  { method: 'post', path: '/lots/:id/papers', body: newPaperSchema },
+  { method: 'post', path: '/lots/:id/papers', body: askedPaperSchema },
   { method: 'get', path: '/papers/:name' },
   { method: 'get', path: '/bundle' },
   { method: 'post', path: '/bundle/sealed', body: sealSchema },

@@ -1,8 +1,17 @@
 import { v7 as uuid } from 'uuid'
-import type { Append, FarmChange, Lot, NewPack, NewWeighing } from '#contracts'
-import { KG_PER_LB } from '#core/measure'
+import {
+  DEVICE_HEADER,
+  type Append,
+  type Facts,
+  type FarmChange,
+  type Lot,
+  type NewPack,
+  type NewWeighing,
+} from '#contracts'
+import { priceOf } from '#core/measure'
 import type { Species } from '#core/anatomy'
-import type { Decision } from '#core/plan'
+import type { Decision, FactBody } from '#core/records'
+import type { Said } from '#core/plan'
 
 const FARM: FarmChange = {
   base: 0,
@@ -11,8 +20,11 @@ const FARM: FarmChange = {
   massUnit: 'lb',
   nameSet: 'american',
   zone: 'America/New_York',
-  mincePerKg: 595 / KG_PER_LB,
+  mince: priceOf(595, 'lb'),
+  hour: 0,
 }
+/** The device that the demo was entered on. */
+const DEVICE = '01a20000-0000-7000-8000-00000000fa11'
 
 type Post = (path: string, body: unknown) => Promise<Lot>
 
@@ -20,8 +32,8 @@ async function hang(post: Post, tag: string, species: Species = 'hog', count = 1
   const id = uuid()
   let held = await post('/lots', { id, tag, species, count })
   return {
-    weigh: (stage: NewWeighing['stage'], value: number, more: Partial<NewWeighing> = {}) =>
-      post(`/lots/${id}/weighings`, {
+    weigh: async (stage: NewWeighing['stage'], value: number, more: Partial<NewWeighing> = {}) => {
+      held = await post(`/lots/${id}/weighings`, {
         id: uuid(),
         stage,
         basis: null,
@@ -31,16 +43,24 @@ async function hang(post: Post, tag: string, species: Species = 'hog', count = 1
         stands: true,
         confirmed: false,
         ...more,
-      } satisfies NewWeighing),
-    decide: async (...decisions: Decision[]) => {
-      held = await post(`/lots/${id}/decisions`, {
-        batch: uuid(),
-        base: held.commands.at(-1)?.seq ?? 0,
-        own: [],
-        undoes: null,
-        redoes: null,
-        commands: decisions.map((decision) => ({ id: uuid(), decision })),
-      } satisfies Append)
+      } satisfies NewWeighing)
+    },
+    /** What is so, then what is decided. */
+    say: async (...said: Said[]) => {
+      const facts = said.flatMap((fact) =>
+        'kind' in fact ? [{ id: uuid(), corrects: null, stands: true, fact }] : [],
+      )
+      const commands = said.flatMap((decision) => ('field' in decision ? [{ id: uuid(), decision }] : []))
+      if (facts.length > 0) held = await post(`/lots/${id}/facts`, { facts } satisfies Facts)
+      if (commands.length > 0)
+        held = await post(`/lots/${id}/decisions`, {
+          batch: uuid(),
+          base: held.rev,
+          own: [],
+          undoes: null,
+          redoes: null,
+          commands,
+        } satisfies Append)
     },
     pack: (cut: string, value: number, packs: number) =>
       post(`/lots/${id}/packs`, {
@@ -55,12 +75,7 @@ async function hang(post: Post, tag: string, species: Species = 'hog', count = 1
 }
 
 const lot = { target: 'lot', side: 'animal' } as const
-const cost = (label: string, amount: number): Decision => ({
-  field: 'cost',
-  target: uuid(),
-  side: 'animal',
-  value: { label, amount },
-})
+const cost = (label: string, amount: number): FactBody => ({ kind: 'cost', label, amount })
 const path = (target: string, value: string, ...sides: ('left' | 'right' | 'animal')[]): Decision[] =>
   (sides.length > 0 ? sides : (['left', 'right'] as const)).map((side) => ({
     field: 'path',
@@ -68,24 +83,29 @@ const path = (target: string, value: string, ...sides: ('left' | 'right' | 'anim
     side,
     value,
   }))
-const say = (target: string, value: boolean): Decision => ({
-  field: 'convention',
-  target,
-  side: 'animal',
+const dressed = (of: string, value: boolean): FactBody => ({
+  kind: 'observation',
+  what: 'dressing',
+  of,
+  value,
+})
+const route = (value: 'inspected' | 'poultry-exempt'): FactBody => ({
+  kind: 'observation',
+  what: 'route',
   value,
 })
 const line = (target: string, value: string): Decision[] =>
   (['left', 'right'] as const).map((side) => ({ field: 'line', target, side, value }))
-const FEES: Decision[] = [
-  { field: 'fee', target: 'kill', side: 'animal', value: { amount: 8500, per: 'head', basis: null } },
-  { field: 'fee', target: 'cut-wrap', side: 'animal', value: { amount: 98, per: 'lb', basis: 'hot' } },
-  { field: 'fee', target: 'pack', side: 'animal', value: { amount: 35, per: 'pack', basis: null } },
+const FEES: FactBody[] = [
+  { kind: 'fee', fee: 'kill', amount: 8500, per: 'head', basis: null },
+  { kind: 'fee', fee: 'cut-wrap', amount: 98, per: 'lb', basis: 'hot' },
+  { kind: 'fee', fee: 'pack', amount: 35, per: 'pack', basis: null },
 ]
 const price = (cut: string, minor: number): Decision => ({
   field: 'price',
   target: cut,
   side: 'animal',
-  value: { minor, per: 'lb' },
+  value: priceOf(minor, 'lb'),
 })
 
 /** Three hogs, two lambs, a steer and two flocks: on the hoof, hanging or half packed, cut in different schools. */
@@ -94,7 +114,7 @@ export async function loadFallowmere(address: string): Promise<void> {
   const send = async (method: string, path: string, body: unknown) => {
     const res = await fetch(`${address}/api${path}`, {
       method,
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', [DEVICE_HEADER]: DEVICE },
       body: JSON.stringify(body),
     })
     if (!res.ok)
@@ -105,7 +125,7 @@ export async function loadFallowmere(address: string): Promise<void> {
 
   const juniper = await hang(post, 'Juniper')
   await juniper.weigh('live', 236, { source: 'tape' })
-  await juniper.decide(
+  await juniper.say(
     cost('Weaner', 9500),
     cost('Feed so far', 27400),
     cost('Feed to come', 9000),
@@ -116,34 +136,34 @@ export async function loadFallowmere(address: string): Promise<void> {
   const bramble = await hang(post, 'Bramble')
   await bramble.weigh('live', 268, { source: 'scale' })
   await bramble.weigh('hot', 189)
-  await bramble.decide({ field: 'route', ...lot, value: 'inspected' })
-  await bramble.decide(
+  await bramble.say(route('inspected'))
+  await bramble.say(
     cost('Weaner', 9500),
     cost('Feed', 44850),
     cost('Bedding and vet', 2600),
     cost('Haulage', 4000),
     cost('Own labour', 12000),
   )
-  await bramble.decide(...FEES, { field: 'target', ...lot, value: 15000 })
-  await bramble.decide(...path('loin', 'loin-boneless-chops', 'right'))
-  await bramble.decide(...path('leg', 'leg-smoked', 'left'))
+  await bramble.say(...FEES, { field: 'target', ...lot, value: 15000 })
+  await bramble.say(...path('loin', 'loin-boneless-chops', 'right'))
+  await bramble.say(...path('leg', 'leg-smoked', 'left'))
 
   const clover = await hang(post, 'Clover')
   await clover.weigh('live', 254, { source: 'scale' })
   await clover.weigh('hot', 178)
   await clover.weigh('hanging', 173, { basis: 'aged' })
-  await clover.decide({ field: 'route', ...lot, value: 'inspected' })
-  await clover.decide(
+  await clover.say(route('inspected'))
+  await clover.say(
     cost('Weaner', 9000),
     cost('Feed', 32800),
     cost('Bedding and vet', 2600),
     cost('Haulage', 4000),
     cost('Own labour', 12000),
   )
-  await clover.decide(...FEES, { field: 'target', ...lot, value: 12000 })
-  await clover.decide(...line('shoulder-line', '4|5'), ...line('leg-line', 'lumbar'))
-  await clover.decide(...path('loin', 'loin-boneless-chops'), ...path('spare-ribs', 'ribs-squared'))
-  await clover.decide(
+  await clover.say(...FEES, { field: 'target', ...lot, value: 12000 })
+  await clover.say(...line('shoulder-line', '4|5'), ...line('leg-line', 'lumbar'))
+  await clover.say(...path('loin', 'loin-boneless-chops'), ...path('spare-ribs', 'ribs-squared'))
+  await clover.say(
     price('boneless-chop', 1049),
     price('back-ribs', 899),
     price('tenderloin', 1349),
@@ -160,10 +180,10 @@ export async function loadFallowmere(address: string): Promise<void> {
   await clover.pack('butt-roast', 15.4, 4)
   await clover.pack('ground-pork', 12, 12)
   await clover.pack('bones', 6.1, 1)
-  await clover.decide(
-    { field: 'done', target: 'tenderloin', side: 'animal', value: true },
-    { field: 'done', target: 'boneless-chop', side: 'animal', value: true },
-    { field: 'done', target: 'back-ribs', side: 'animal', value: true },
+  await clover.say(
+    { kind: 'tick', what: 'cut', of: 'tenderloin', side: 'animal' },
+    { kind: 'tick', what: 'cut', of: 'boneless-chop', side: 'animal' },
+    { kind: 'tick', what: 'cut', of: 'back-ribs', side: 'animal' },
   )
 
   await lambs(post)
@@ -176,24 +196,25 @@ async function lambs(post: Post) {
   const thistle = await hang(post, 'Thistle', 'lamb')
   await thistle.weigh('live', 118, { source: 'scale' })
   await thistle.weigh('hot', 58.5)
-  await thistle.decide({ field: 'route', ...lot, value: 'inspected' }, say('split', false))
-  await thistle.decide(cost('Ewe’s share', 7000), cost('Grazing and hay', 6400), cost('Own labour', 4500))
-  await thistle.decide(
-    { field: 'fee', target: 'kill', side: 'animal', value: { amount: 4500, per: 'head', basis: null } },
-    { field: 'fee', target: 'cut-wrap', side: 'animal', value: { amount: 125, per: 'lb', basis: 'hot' } },
+  await thistle.say(route('inspected'), dressed('split', false))
+  await thistle.say(cost('Ewe’s share', 7000), cost('Grazing and hay', 6400), cost('Own labour', 4500))
+  await thistle.say(
+    { kind: 'fee', fee: 'kill', amount: 4500, per: 'head', basis: null },
+    { kind: 'fee', fee: 'cut-wrap', amount: 125, per: 'lb', basis: 'hot' },
     { field: 'target', ...lot, value: 6000 },
   )
-  await thistle.decide(...path('loin', 'loin-saddle'), ...path('neck', 'neck-whole-slices'))
-  await thistle.decide(...path('liver', 'liver-kept', 'animal'), ...path('breast', 'breast-rolled'))
+  await thistle.say(...path('loin', 'loin-saddle'), ...path('neck', 'neck-whole-slices'))
+  await thistle.say(...path('liver', 'liver-kept', 'animal'), ...path('breast', 'breast-rolled'))
 
   const teasel = await hang(post, 'Teasel', 'lamb')
   await teasel.weigh('live', 104, { source: 'tape' })
-  await teasel.decide(...line('shoulder-line', '5|6'), ...path('leg', 'leg-seven-meals', 'left'))
-  await teasel.decide(cost('Ewe’s share', 7000), cost('Grazing and hay', 5200), cost('Own labour', 4500), {
-    field: 'fee',
-    target: 'kill',
-    side: 'animal',
-    value: { amount: 4500, per: 'head', basis: null },
+  await teasel.say(...line('shoulder-line', '5|6'), ...path('leg', 'leg-seven-meals', 'left'))
+  await teasel.say(cost('Ewe’s share', 7000), cost('Grazing and hay', 5200), cost('Own labour', 4500), {
+    kind: 'fee',
+    fee: 'kill',
+    amount: 4500,
+    per: 'head',
+    basis: null,
   })
 }
 
@@ -202,20 +223,20 @@ async function steer(post: Post) {
   const alder = await hang(post, 'Alder', 'steer')
   await alder.weigh('live', 1120, { source: 'scale' })
   await alder.weigh('hot', 668)
-  await alder.decide({ field: 'route', ...lot, value: 'inspected' }, { field: 'days', ...lot, value: 16 })
-  await alder.decide(
+  await alder.say(route('inspected'), { field: 'days', ...lot, value: 16 })
+  await alder.say(
     cost('Calf', 92000),
     cost('Hay and grazing', 78000),
     cost('Grain', 41000),
     cost('Haulage', 9000),
     cost('Own labour', 40000),
   )
-  await alder.decide(
-    { field: 'fee', target: 'kill', side: 'animal', value: { amount: 12500, per: 'head', basis: null } },
-    { field: 'fee', target: 'cut-wrap', side: 'animal', value: { amount: 105, per: 'lb', basis: 'hanging' } },
+  await alder.say(
+    { kind: 'fee', fee: 'kill', amount: 12500, per: 'head', basis: null },
+    { kind: 'fee', fee: 'cut-wrap', amount: 105, per: 'lb', basis: 'hanging' },
     { field: 'target', ...lot, value: 60000 },
   )
-  await alder.decide(
+  await alder.say(
     ...path('rib', 'rib-roast', 'left'),
     ...path('rib', 'rib-eye', 'right'),
     ...path('short-loin', 'loin-tbone', 'left'),
@@ -228,11 +249,11 @@ async function steer(post: Post) {
 
 /** A flock sold whole with its giblets, and one parted. */
 async function flocks(post: Post) {
-  const exempt: Decision = { field: 'route', ...lot, value: 'poultry-exempt' }
+  const exempt = route('poultry-exempt')
   const first = await hang(post, 'Flock 1', 'broiler', 60)
   await first.weigh('live', 372, { source: 'scale' })
-  await first.decide(exempt, say('giblets', true))
-  await first.decide(
+  await first.say(exempt, dressed('giblets', true))
+  await first.say(
     cost('Chicks', 15000),
     cost('Feed', 48000),
     cost('Bedding and brooding', 4500),
@@ -243,12 +264,12 @@ async function flocks(post: Post) {
   const second = await hang(post, 'Flock 2', 'broiler', 40)
   await second.weigh('live', 252, { source: 'scale' })
   await second.weigh('hot', 171)
-  await second.decide(exempt, ...path('bird', 'bird-parts', 'animal'))
-  await second.decide(
+  await second.say(exempt, ...path('bird', 'bird-parts', 'animal'))
+  await second.say(
     ...path('wing', 'wing-three', 'animal'),
     ...path('loose-giblets', 'loose-giblets-kept', 'animal'),
   )
-  await second.decide(
+  await second.say(
     cost('Chicks', 10000),
     cost('Feed', 33500),
     cost('Bedding and brooding', 3000),

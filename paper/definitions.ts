@@ -1,8 +1,13 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js'
-import type { BlockCard, Letter } from '#core/forecast'
-import type { PriceList } from '#core/ledger'
 import { formatPrice } from '#core/measure'
-import type { CutSheet } from '#core/plan'
+import {
+  PAPERS,
+  type BlockCard,
+  type CutSheet,
+  type Letter,
+  type PaperData,
+  type PriceList,
+} from '#core/papers'
 
 const INK = '#000000'
 const title = (text: string, under: string): Content[] => [
@@ -182,15 +187,6 @@ const tick = (): Content => ({
   canvas: [{ type: 'rect', x: 0, y: 2, w: 11, h: 11, lineWidth: 0.9, lineColor: INK }],
 })
 
-const KINDS = {
-  'price-list': 'Price list',
-  'cut-sheet': 'Cut sheet',
-  'block-card': 'Block card',
-  letter: 'What to expect',
-} as const
-
-export type PaperData = PriceList | CutSheet | BlockCard | Letter
-
 function contentOf(data: PaperData): Content[] {
   switch (data.kind) {
     case 'price-list':
@@ -217,6 +213,6 @@ export function definitionOf(data: PaperData): TDocumentDefinitions {
       fontSize: 8,
       margin: [0, 14, 0, 0],
     }),
-    info: { title: `${KINDS[data.kind]}: ${data.lot}` },
+    info: { title: `${PAPERS[data.kind].title}: ${data.lot}` },
   }
 }

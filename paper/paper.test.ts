@@ -3,7 +3,8 @@ import * as fontkit from 'fontkit'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES } from '#core/anatomy'
-import type { PriceList } from '#core/ledger'
+import { priceOf } from '#core/measure'
+import type { PriceList } from '#core/papers'
 import { cautionAt, ROUTES } from '#core/rules'
 import { definitionOf, priceListCsv } from './index.ts'
 
@@ -14,6 +15,7 @@ const face = (weight: string) =>
   )
 const list: PriceList = {
   kind: 'price-list',
+  form: 2,
   farm: 'Fallowmere',
   lot: 'Bramble',
   date: '2026-11-24',
@@ -23,10 +25,10 @@ const list: PriceList = {
     {
       cut: 'bacon',
       name: 'Bacon, "smoked"; thick',
-      price: { minor: 1249, per: 'kg' },
+      price: priceOf(1249, 'kg'),
       pack: 'about 0.50 kg',
     },
-    { cut: 'tail', name: '=Tail', price: { minor: 30, per: 'kg' }, pack: '' },
+    { cut: 'tail', name: '=Tail', price: priceOf(30, 'kg'), pack: '' },
   ],
 }
 
@@ -63,6 +65,7 @@ describe('paper', () => {
     const row = { part: 'Loin', left: 'Chops', right: 'Chops', note: '' }
     const sheet = definitionOf({
       kind: 'cut-sheet',
+      form: 2,
       farm: 'F',
       lot: 'L',
       count: 1,

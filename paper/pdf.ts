@@ -1,6 +1,7 @@
 import { createRequire } from 'node:module'
 import pdfmake from 'pdfmake'
-import { definitionOf, type PaperData } from './definitions.ts'
+import type { PaperData } from '#core/papers'
+import { definitionOf } from './definitions.ts'
 
 const resolve = createRequire(import.meta.url).resolve
 const face = (weight: string) =>

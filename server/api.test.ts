@@ -1,15 +1,18 @@
 import { getDocument, type PDFDocumentProxy } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { Bundle, Home, Lot } from '#contracts'
+import type { Bundle, Home, Lot, NewFact } from '#contracts'
+import { mm as millimetres, priceOf } from '#core/measure'
 import { readBundle } from './bundle.ts'
 import { FolderInUse, lockFolder } from './database/lock.ts'
 import { openStore, type Store } from './store/store.ts'
 import {
   appendBody,
   FARM,
+  factBody,
   lotBody,
   newFolder,
+  NOBODY,
   openTestApi,
   openTestStore,
   packBody,
@@ -33,10 +36,11 @@ afterAll(async () => {
 const hang = async (more = {}): Promise<Lot> =>
   (await api.post('/api/lots').send(lotBody(more)).expect(201)).body
 const seqNow = async (lot: Lot) => seqOf((await api.get(`/api/lots/${lot.id}`)).body)
-const seqOf = (lot: Lot) => Math.max(0, ...lot.commands.map((c) => c.seq))
+const seqOf = (lot: Lot) => lot.rev
 const decide = (lot: Lot, body: unknown) => api.post(`/api/lots/${lot.id}/decisions`).send(body as object)
+const note = (lot: Lot, ...facts: NewFact[]) => api.post(`/api/lots/${lot.id}/facts`).send({ facts })
 const ROUTE = (value: 'inspected' | 'custom') =>
-  ({ field: 'route', target: 'lot', side: 'animal', value }) as const
+  ({ kind: 'observation', what: 'route', value: value }) as const
 
 describe('weighings', () => {
   it('are kept with what the scale showed, and grams are worked out here', async () => {
@@ -189,15 +193,9 @@ describe('papers', () => {
   it('the price list in PDF and CSV says the same prices, with currency and unit, no glyph missing', async () => {
     const lot = await hang()
     await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
-    await decide(
-      lot,
-      appendBody(0, ROUTE('inspected'), {
-        field: 'price',
-        target: 'bacon',
-        side: 'animal',
-        value: { minor: 1249, per: 'lb' },
-      }),
-    ).expect(200)
+    await note(lot, factBody(ROUTE('inspected'))).expect(200)
+    const price = { field: 'price', target: 'bacon', side: 'animal', value: priceOf(1249, 'lb') } as const
+    await decide(lot, appendBody(0, price)).expect(200)
     const { body } = await paper(lot, 'price-list').expect(201)
     const csv = (await download(body.id, 'csv')).toString()
     expect(csv.split('\r\n')[0]).toBe('cut,name,price (USD per lb),pack')
@@ -213,7 +211,7 @@ describe('papers', () => {
     expect((await paper(lot, 'price-list').expect(422)).body.errors[0].detail).toContain(
       'how the animal is slaughtered',
     )
-    await decide(lot, appendBody(0, ROUTE('custom'))).expect(200)
+    await note(lot, factBody(ROUTE('custom'))).expect(200)
     expect((await paper(lot, 'price-list').expect(422)).body.errors[0].detail).toMatch(
       /share of the live animal before slaughter/,
     )
@@ -285,7 +283,7 @@ describe('species', () => {
     async (species) => {
       const lot = await hang({ species, count: species === 'broiler' ? 60 : 1 })
       const { body } = await api.get(`/api/anatomies/${lot.anatomy}`).expect(200)
-      expect(body).toMatchObject({ species, id: species })
+      expect(body).toMatchObject({ anatomy: { species, id: species }, old: false })
       expect(lot.count).toBe(species === 'broiler' ? 60 : 1)
     },
   )
@@ -294,19 +292,22 @@ describe('species', () => {
     const saddle = (...sides: ('left' | 'right')[]) => sides.map((s) => takePath('loin', 'loin-saddle', s))
     const split = await decide(lot, appendBody(0, ...saddle('left', 'right'))).expect(422)
     expect(split.body.errors[0]).toMatchObject({ code: 'door-closed', field: 'decisions.0.value' })
-    const whole = { field: 'convention', target: 'split', side: 'animal', value: false } as const
-    await decide(lot, appendBody(0, whole)).expect(200)
+    const whole = { kind: 'observation', what: 'dressing', of: 'split', value: false } as const
+    await note(lot, factBody(whole)).expect(200)
     const half = await decide(lot, appendBody(await seqNow(lot), ...saddle('left'))).expect(422)
     expect(half.body.errors[0]).toMatchObject({ code: 'both-sides' })
     await decide(lot, appendBody(await seqNow(lot), ...saddle('left', 'right'))).expect(200)
   })
   it('a long line off the meat and impossible ribs are refused at their field', async () => {
     const lot = await hang({ species: 'lamb' })
-    const mm = { field: 'mm', target: 'breast-line', side: 'left', value: 300 } as const
+    const mm = { field: 'mm', target: 'breast-line', side: 'left', value: millimetres(300) } as const
     const far = await decide(lot, appendBody(0, mm)).expect(422)
     expect(far.body.errors[0].detail).toContain('300 mm is off the meat')
-    const ribs = { field: 'ribs', target: 'lot', side: 'animal', value: 20 } as const
-    expect((await decide(lot, appendBody(0, ribs)).expect(422)).body.errors[0].code).toBe('ribs-impossible')
+    const ribs = { kind: 'observation', what: 'ribs', value: 20 } as const
+    expect((await note(lot, factBody(ribs)).expect(422)).body.errors[0]).toMatchObject({
+      code: 'ribs-impossible',
+      field: 'facts.0.value',
+    })
   })
   it('birds weighed with the water of their chill tank are kept', async () => {
     const lot = await hang({ species: 'broiler', count: 40 })
@@ -409,6 +410,7 @@ describe('the bundle', () => {
     const next = await other.store.run('decide', {
       lot: lot.id,
       append: appendBody(await seqNow(lot), takePath('leg', 'leg-grind')),
+      by: NOBODY,
       at: '2026-11-03T00:00:00.000Z',
     })
     expect(next.result).toBe('kept')
@@ -417,7 +419,7 @@ describe('the bundle', () => {
   it.each([
     ['cut off', (t: string) => t.slice(0, t.length / 2), 'bundle-damaged'],
     ['altered', (t: string) => t.replace('Fallowmere', 'Fellowmere'), 'bundle-damaged'],
-    ['of a later version', (t: string) => t.replace('"version":3', '"version":9'), 'bundle-version'],
+    ['of a later version', (t: string) => t.replace('"version":4', '"version":9'), 'bundle-version'],
     ['something else', () => '[1,2]', 'bundle-damaged'],
   ])('%s is refused before anything is changed', async (_, spoil, code) => {
     const text = JSON.stringify((await store.run('exportBundle', undefined)) satisfies Bundle)
@@ -430,7 +432,7 @@ describe('the folder', () => {
     const place = newFolder()
     const first = (await openTestStore(place)).store
     const lot = lotBody()
-    await first.run('hangLot', { lot, at: '2026-11-01T00:00:00.000Z' })
+    await first.run('hangLot', { lot, by: NOBODY, at: '2026-11-01T00:00:00.000Z' })
     await first.close()
     const second = await openStore(place)
     expect((await second.run('home', undefined)).lots.map((l) => l.id)).toEqual([lot.id])
@@ -447,10 +449,11 @@ describe('the folder', () => {
     const place = newFolder()
     const first = (await openTestStore(place)).store
     const lot = lotBody()
-    await first.run('hangLot', { lot, at: '2026-11-01T00:00:00.000Z' })
+    await first.run('hangLot', { lot, by: NOBODY, at: '2026-11-01T00:00:00.000Z' })
     await first.run('weigh', {
       lot: lot.id,
       weighing: weighingBody('live', 260),
+      by: NOBODY,
       at: '2026-11-01T00:00:00.000Z',
     })
     await first.close()

@@ -4,6 +4,7 @@ import express, { type Express, type RequestHandler } from 'express'
 import helmet from 'helmet'
 import type { Stopped } from './database/engine.ts'
 import { Bell } from './events.ts'
+import type { Shelf } from './database/shelf.ts'
 import type { Keeping } from './keeping/service.ts'
 import { paperMaker, type PaperMaker } from './papers/maker.ts'
 import { notFound, problemHandler, Refusal } from './problem.ts'
@@ -12,6 +13,7 @@ import type { Store } from './store/store.ts'
 
 export interface AppOptions {
   store: Store
+  shelf: Shelf
   keeping: Keeping
   /** Where papers are made: a thread of its own, or here. */
   papers?: PaperMaker
@@ -42,6 +44,7 @@ const onlyOwnPages: RequestHandler = (req, _res, next) => {
 
 export function createApp({
   store,
+  shelf,
   keeping,
   papers = paperMaker,
   now = () => new Date(),
@@ -81,8 +84,9 @@ export function createApp({
   })
   // A bundle sent to be restored is read as bytes by its own route, whatever it calls itself.
   const json = express.json({ limit: '1mb' })
-  app.use((req, res, next) => (req.path === '/api/rehearsals/sent' ? next() : json(req, res, next)))
-  app.use('/api', apiRoutes({ store, keeping, papers, bell, now }))
+  const asBytes = (path: string) => path === '/api/rehearsals/sent' || path.startsWith('/api/attachments/')
+  app.use((req, res, next) => (asBytes(req.path) ? next() : json(req, res, next)))
+  app.use('/api', apiRoutes({ store, shelf, keeping, papers, bell, now }))
   if (pages && existsSync(pages)) {
     app.use(
       express.static(pages, {

@@ -1,6 +1,10 @@
 import { v7 as uuid } from 'uuid'
-import type { Append, NewLot, NewPack, NewWeighing } from '#contracts'
-import type { Decision } from '#core/plan'
+import type { Append, NewFact, NewLot, NewPack, NewWeighing } from '#contracts'
+import { minor, priceOf } from '#core/measure'
+import { UNNAMED, type Decision, type FactBody } from '#core/records'
+
+/** An author nobody knows. */
+export const NOBODY = { device: UNNAMED, person: UNNAMED }
 
 /** Bodies of requests that are right unless changed: what tests and trials send. */
 export const lotBody = (more: Partial<NewLot> = {}): NewLot => ({
@@ -42,6 +46,14 @@ export const appendBody = (base: number, ...decisions: Decision[]): Append => ({
   redoes: null,
   commands: decisions.map((decision) => ({ id: uuid(), decision })),
 })
+/** Facts as a page sends them; each may name the one it corrects. */
+export const factBody = (fact: FactBody, more: Partial<NewFact> = {}): NewFact => ({
+  id: uuid(),
+  corrects: null,
+  stands: true,
+  fact,
+  ...more,
+})
 export const takePath = (target: string, value: string, side: 'left' | 'right' = 'left'): Decision => ({
   field: 'path',
   target,
@@ -55,5 +67,6 @@ export const FARM = {
   massUnit: 'lb',
   nameSet: 'american',
   zone: 'UTC',
-  mincePerKg: 1653,
+  mince: priceOf(750, 'lb'),
+  hour: minor(0),
 } as const

@@ -1,48 +1,16 @@
 import { bundleSchema, BUNDLE_VERSION, type Bundle, type Lot } from '#contracts'
-import { ANATOMIES, extendAnatomy, validateAnatomy, type Anatomy } from '#core/anatomy'
-import { gramsOf, refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
-import { checkDecisions, strangersIn } from '#core/plan'
-import { unheldIn } from '#core/records'
-import { digestOf } from './store/operations.ts'
+import { ANATOMIES, extendAnatomy, readAnatomy, type Anatomy } from '#core/anatomy'
+import { gramsOf, issueOf, refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
+import { readPaper } from '#core/papers'
+import { checkDecisions, NO_LOG, strangersIn, unknownFact } from '#core/plan'
+import { broughtUp, CONTENT_STEPS, subjectOf, unheldIn, type Correctable } from '#core/records'
+import { hashOfBytes } from './database/shelf.ts'
+import { digestOf } from './store/outcomes.ts'
 
-const fault = (where: string, reason: string): Issue => ({
-  code: 'bundle-damaged',
-  field: where,
-  figures: { where, reason },
-})
-const damaged = (reason: string) => refuse('bundle-damaged', 'bundle', { reason })
+const fault = (where: string, reason: string): Issue => issueOf('bundle-damaged', where, { where, reason })
+const damaged = (reason: string) => refuse('bundle-damaged', 'bundle', { where: '', reason })
 /** As many faults as a person reads; the first ones tell what kind of damage it is. */
 const MOST_FAULTS = 20
-
-/** What is wrong with an anatomy from outside, which may not even have an anatomy's form; null when sound. */
-function faultOf(body: unknown): string | null {
-  try {
-    const found = validateAnatomy(body as Anatomy)[0]
-    return found ? `${found.where} ${found.what}` : null
-  } catch {
-    return 'it has not the form of an anatomy'
-  }
-}
-
-interface LooseContent {
-  farm: object | null
-  plans: object[]
-  papers: { kind?: unknown; data?: { share?: unknown } }[]
-}
-const SHARE_OF_WORD: Record<string, number> = { half: 2, quarter: 4 }
-/** Version 2 knew no revisions, and a letter's share only in its words. */
-function fromVersion2(content: LooseContent): object {
-  const first = { revision: 1 }
-  return {
-    ...content,
-    farm: content.farm && { ...content.farm, ...first },
-    plans: content.plans.map((p) => ({ ...p, ...first })),
-    papers: content.papers.map((p) => ({
-      ...p,
-      share: (p.kind === 'letter' && SHARE_OF_WORD[String(p.data?.share)]) || 1,
-    })),
-  }
-}
 
 /**
  * Reads a farm bundle, all or nothing, or lists what is wrong with it: cut off, altered, of another version, or rows that
@@ -56,21 +24,22 @@ export function readBundle(text: string): Outcome<Bundle> {
     return damaged('it is not whole JSON, perhaps cut off')
   }
   if (raw?.format !== 'ekko-farm') return damaged('it is not a farm bundle')
-  if (raw.version !== BUNDLE_VERSION && raw.version !== 2)
+  const version = Number(raw.version)
+  if (!(version in CONTENT_STEPS) && version !== BUNDLE_VERSION)
     return refuse('bundle-version', 'bundle', { version: String(raw.version), reads: BUNDLE_VERSION })
   if (digestOf(raw.content ?? null) !== raw.digest) return damaged('its content does not match its digest')
   const unheld = unheldIn(raw.content)
   if (unheld) return { ok: false, issues: [fault(unheld.join('.'), 'it holds a sign that cannot be kept')] }
-  let content = raw.content
+  let content: unknown
   try {
-    if (raw.version === 2) content = fromVersion2(raw.content as LooseContent)
+    content = broughtUp(raw.content as Record<string, unknown>, version, CONTENT_STEPS)
   } catch {
-    return damaged('it has not the form of a bundle of version 2')
+    return damaged(`it has not the form of a bundle of version ${version}`)
   }
   const out = bundleSchema.safeParse({
     format: 'ekko-farm',
     version: BUNDLE_VERSION,
-    digest: raw.version === 2 ? digestOf(content) : raw.digest,
+    digest: version === BUNDLE_VERSION ? raw.digest : digestOf(content),
     content,
   })
   if (!out.success)
@@ -98,27 +67,32 @@ function twice(ids: [where: string, id: string][]): Issue[] {
 }
 
 function faultsIn(content: Content): Issue[] {
-  const { lots, plans, papers, own, anatomies } = content
+  const { lots, plans, papers, own, anatomies, attachments } = content
+  const pins = new Map<string, Anatomy>()
   const each = <T>(rows: readonly T[], name: string, id: (row: T) => string) =>
     rows.map((row, i): [string, string] => [`${name}.${i}`, id(row)])
-  const inLots = <T>(list: 'weighings' | 'packs' | 'commands', id: (row: Lot[typeof list][number]) => T) =>
-    lots.flatMap((l, i) => l[list].map((row, k): [string, T] => [`lots.${i}.${list}.${k}`, id(row)]))
+  const inLots = (list: 'weighings' | 'packs' | 'commands' | 'facts' | 'groups') =>
+    lots.flatMap((l, i) => l[list].map((row, k): [string, string] => [`lots.${i}.${list}.${k}`, row.id]))
   const lotIds = new Set(lots.map((l) => l.id))
   return [
     ...Object.entries(anatomies).flatMap(([hash, body]) => {
       const where = `anatomies.${hash.slice(0, 8)}`
       if (digestOf(body) !== hash) return [fault(where, 'it was altered')]
-      const found = faultOf(body)
-      return found ? [fault(where, found)] : []
+      const read = readAnatomy(body)
+      if (!read.ok) return read.issues.map((i) => fault(where, sayIssue(i)))
+      pins.set(hash, read.value.anatomy)
+      return []
     }),
     ...twice(each(lots, 'lots', (l) => l.id)),
     ...twice(each(plans, 'plans', (p) => p.id)),
     ...twice(each(papers, 'papers', (p) => p.id)),
     ...twice(each(own, 'own', (o) => `${o.body.species} ${o.version}`)),
-    ...twice(inLots('weighings', (w) => w.id)),
-    ...twice(inLots('packs', (p) => p.id)),
-    ...twice(inLots('commands', (c) => c.id)),
-    ...twice(inLots('commands', (c) => `number ${(c as Lot['commands'][number]).seq}`)),
+    ...(['weighings', 'packs', 'commands', 'facts', 'groups'] as const).flatMap((l) => twice(inLots(l))),
+    ...Object.entries(attachments).flatMap(([hash, bytes]) =>
+      hashOfBytes(Buffer.from(bytes, 'base64')) === hash
+        ? []
+        : [fault(`attachments.${hash.slice(0, 8)}`, 'it was altered')],
+    ),
     ...twice(
       lots.flatMap((l, i) =>
         [...new Set(l.commands.map((c) => c.batch))].map((b): [string, string] => [`lots.${i}.commands`, b]),
@@ -126,23 +100,28 @@ function faultsIn(content: Content): Issue[] {
     ),
     ...papers.flatMap((p, i) => [
       ...(lotIds.has(p.lot) ? [] : [fault(`papers.${i}`, 'it names a lot that is not in the bundle')]),
-      ...(p.data.kind === p.kind ? [] : [fault(`papers.${i}`, `it is no ${p.kind}`)]),
+      ...(readPaper(p).error?.issues ?? [])
+        .slice(0, 1)
+        .map((x) => fault(`papers.${i}`, `it is no ${p.kind}: ${x.path.join('.')}`)),
     ]),
-    ...plans.flatMap((p, i) => planFault(content, p.body, `plans.${i}`)),
-    ...lots.flatMap((lot, i) => lotFaults(lot, anatomies[lot.anatomy] as Anatomy | undefined, `lots.${i}`)),
+    ...plans.flatMap((p, i) => planFault(content, [...pins.values()], p.body, `plans.${i}`)),
+    ...lots.flatMap((lot, i) => lotFaults(lot, pins.get(lot.anatomy), attachments, `lots.${i}`)),
   ]
 }
 
 /** A plan may be older than today's figures: some animal of its species, ours, the farm's own or one that hangs, has what it names. */
-function planFault(content: Content, body: Content['plans'][number]['body'], where: string): Issue[] {
+function planFault(
+  content: Content,
+  pins: readonly Anatomy[],
+  body: Content['plans'][number]['body'],
+  where: string,
+): Issue[] {
   const ours = ANATOMIES[body.species]
   const own = content.own.flatMap((o) => {
     const extended = o.body.species === body.species ? extendAnatomy(ours, o.body) : null
     return extended?.ok ? [extended.value] : []
   })
-  const hung = (Object.values(content.anatomies) as unknown as Anatomy[]).filter(
-    (a) => a.species === body.species,
-  )
+  const hung = pins.filter((a) => a.species === body.species)
   let least: Issue[] | null = null
   for (const anatomy of [ours, ...own, ...hung]) {
     const strangers = strangersIn(anatomy, body)
@@ -152,45 +131,109 @@ function planFault(content: Content, body: Content['plans'][number]['body'], whe
   return (least ?? []).map((issue) => fault(`${where}.${issue.field}`, sayIssue(issue)))
 }
 
-function lotFaults(lot: Lot, anatomy: Anatomy | undefined, where: string): Issue[] {
+function lotFaults(
+  lot: Lot,
+  anatomy: Anatomy | undefined,
+  attachments: Content['attachments'],
+  where: string,
+): Issue[] {
   if (!anatomy) return [fault(where, `it names an anatomy that is not in the bundle`)]
   if (anatomy.species !== lot.species)
     return [fault(where, `a ${lot.species} with the anatomy of a ${anatomy.species}`)]
   const cuts = new Set(anatomy.cuts.map((c) => c.id))
   return [
+    ...groupFaults(lot, where),
+    ...revisionFaults(lot, where),
     ...weightFaults(lot.weighings, `${where}.weighings`),
     ...weightFaults(lot.packs, `${where}.packs`),
     ...lot.packs.flatMap((p, k) =>
       cuts.has(p.cut) ? [] : [fault(`${where}.packs.${k}`, `its animal has no cut “${p.cut}”`)],
     ),
     ...decisionFaults(lot, anatomy, `${where}.commands`),
+    ...factFaults(lot, anatomy, attachments, `${where}.facts`),
   ]
 }
 
-/** Weights as they could have been kept: grams as shown, a correction after what it corrects, and only one. */
-function weightFaults(rows: Lot['weighings'] | Lot['packs'], where: string): Issue[] {
+/** One group that is all of the lot; children together are their parent. */
+function groupFaults({ groups, count }: Lot, where: string): Issue[] {
+  const at = `${where}.groups`
+  const tops = groups.filter((g) => g.parent === null)
+  if (tops.length !== 1 || tops[0]!.animals !== count) return [fault(at, 'they are not the lot')]
+  return groups.flatMap((g) => {
+    const children = groups.filter((c) => c.parent === g.id)
+    const sum = children.reduce((s, c) => s + c.animals, 0)
+    const lost = g.parent !== null && !groups.some((p) => p.id === g.parent)
+    return lost || (children.length > 0 && sum !== g.animals)
+      ? [fault(at, `a group of ${g.animals} that does not add up`)]
+      : []
+  })
+}
+
+/** Every record has a revision of its own, in the order of its list, and none is above the lot's; its group is the lot's. */
+function revisionFaults(lot: Lot, where: string): Issue[] {
+  const seen = new Set<number>()
+  const groups = new Set(lot.groups.map((g) => g.id))
+  return (['weighings', 'packs', 'commands', 'facts'] as const).flatMap((list) => {
+    let last = 0
+    return lot[list].flatMap((row, k) => {
+      const wrong = row.rev <= last || row.rev > lot.rev || seen.has(row.rev)
+      last = row.rev
+      seen.add(row.rev)
+      const at = `${where}.${list}.${k}`
+      return [
+        ...(wrong ? [fault(at, 'its number is not above the one before, or another has it')] : []),
+        ...(groups.has(row.group) ? [] : [fault(at, 'it names a group the lot has not')]),
+      ]
+    })
+  })
+}
+
+/** A correction after what it corrects, and only one. */
+function correctionFaults(rows: readonly Correctable[], where: string): Issue[] {
   const standing = new Set<string>()
   return rows.flatMap((row, k) => {
-    const at = `${where}.${k}`
     const wrong =
-      gramsOf(row.shown) !== row.grams
-        ? [fault(at, `${row.shown.value} ${row.shown.unit} is not ${row.grams} g`)]
+      row.corrects !== null && !standing.delete(row.corrects)
+        ? [fault(`${where}.${k}`, 'it corrects a row that is not there, or was corrected before')]
         : []
-    if (row.corrects !== null && !standing.delete(row.corrects))
-      wrong.push(fault(at, 'it corrects a row that is not there, or was corrected before'))
     standing.add(row.id)
     return wrong
   })
 }
 
+/** Weights as they could have been kept: grams as shown. */
+const weightFaults = (rows: Lot['weighings'] | Lot['packs'], where: string): Issue[] => [
+  ...correctionFaults(rows, where),
+  ...rows.flatMap((row, k) =>
+    gramsOf(row.shown) === row.grams
+      ? []
+      : [fault(`${where}.${k}`, `${row.shown.value} ${row.shown.unit} is not ${row.grams} g`)],
+  ),
+]
+
+function factFaults(lot: Lot, anatomy: Anatomy, attachments: Content['attachments'], where: string): Issue[] {
+  const subjects = new Map(lot.facts.map((f) => [f.id, subjectOf(f.fact)]))
+  return [
+    ...correctionFaults(lot.facts, where),
+    ...lot.facts.flatMap(({ fact, corrects, stands }, k) => {
+      const at = `${where}.${k}`
+      const issue = stands ? unknownFact(anatomy, fact) : null
+      const stray = corrects !== null && subjects.get(corrects) !== subjectOf(fact)
+      const bare = fact.kind === 'attachment' && !(fact.hash in attachments)
+      return [
+        ...(issue ? [fault(at, sayIssue(issue))] : []),
+        ...(stray ? [fault(at, 'it corrects a fact about something else')] : []),
+        ...(bare ? [fault(at, 'its bytes are not in the bundle')] : []),
+      ]
+    }),
+  ]
+}
+
 function decisionFaults(lot: Lot, anatomy: Anatomy, where: string): Issue[] {
   const batches = new Set<string>()
-  let last = -1
   return lot.commands.flatMap((c, k) => {
     const at = `${where}.${k}`
-    const wrong = checkDecisions(anatomy, [], [c.decision], true).map((i) => fault(at, sayIssue(i)))
-    if (c.seq <= last) wrong.push(fault(at, 'its number is not above the one before'))
-    last = c.seq
+    const wrong = checkDecisions(anatomy, NO_LOG, [c.decision], true).map((i) => fault(at, sayIssue(i)))
     const other = c.undoes ?? c.redoes
     if (other !== null && !batches.has(other))
       wrong.push(fault(at, 'it takes back a batch that is not there'))

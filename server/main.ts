@@ -8,6 +8,7 @@ import { loadFallowmere } from '#demo'
 import { createApp } from './app.ts'
 import { openInThread } from './database/client.ts'
 import { realDisk } from './database/disk.ts'
+import { shelfIn } from './database/shelf.ts'
 import { Stopped } from './database/engine.ts'
 import { lockFolder, type Lock } from './database/lock.ts'
 import { EXIT, exitFor, namelessly } from './exits.ts'
@@ -80,7 +81,11 @@ async function prepareDemo(): Promise<void> {
   for (const left of readdirSync(aside))
     if (join(aside, left) !== lock.path) rmSync(join(aside, left), { recursive: true })
   const store = await openStore(aside)
-  const { app } = createApp({ store, keeping: new Keeping(store, keeperOf(aside), () => new Date()) })
+  const { app } = createApp({
+    store,
+    shelf: shelfIn(realDisk, aside),
+    keeping: new Keeping(store, keeperOf(aside), () => new Date()),
+  })
   const loading = createServer(app)
   await new Promise<void>((done) => loading.listen(0, '127.0.0.1', done))
   const address = loading.address()
@@ -125,6 +130,7 @@ async function start() {
   keeping.start()
   const { app, bell } = createApp({
     store,
+    shelf: shelfIn(realDisk, folder),
     keeping,
     papers,
     pages: join(built, '..', 'web'),

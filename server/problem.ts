@@ -1,10 +1,10 @@
 import type { ErrorRequestHandler, Response } from 'express'
 import type { ZodError, ZodType } from 'zod'
 import type { Problem } from '#contracts'
-import { sayIssue, type Issue } from '#core/measure'
+import { PLAIN, sayIssue, saysFor, type Issue, type Tongue } from '#core/measure'
 import { Stopped, type StopReason } from './database/engine.ts'
 import { NoRoom } from './database/outcome.ts'
-import type { Changed, Kept, Taken } from './store/operations.ts'
+import type { Changed, Kept, Taken } from './store/outcomes.ts'
 
 /** A refusal that a route throws and the last handler turns into problem details (RFC 9457). */
 export class Refusal extends Error {
@@ -23,18 +23,21 @@ export const notFound = (what: string) =>
     detail: 'It may have been typed wrong, or belong to another folder. Go back to the rail.',
   })
 
-export const refused = (issues: Issue[]) =>
-  new Refusal({
+/** Issues in the words of the farm they are about: its names, its units, its money. */
+export const refused = (issues: readonly Issue[], tongue: Tongue | null = null) => {
+  const says = saysFor(tongue ?? PLAIN)
+  return new Refusal({
     type: about('refused'),
     title: 'Some figures cannot be kept as they are.',
     status: 422,
     errors: issues.map((i) => ({
       field: i.field,
-      detail: sayIssue(i),
+      detail: sayIssue(i, says),
       code: i.code,
       confirmable: i.confirmable ?? false,
     })),
   })
+}
 
 const malformed = (error: ZodError) =>
   new Refusal({
@@ -63,7 +66,7 @@ export const taken = ({ held, sent }: Omit<Taken, 'result'>) =>
   })
 
 /** The lot a write left behind, or the refusal it came to. */
-export function lotKept(out: Kept) {
+export function lotKept(out: Kept, tongue: Tongue | null = null) {
   switch (out.result) {
     case 'kept':
       return out.lot
@@ -72,7 +75,7 @@ export function lotKept(out: Kept) {
     case 'taken':
       throw taken(out)
     case 'refused':
-      throw refused(out.issues)
+      throw refused(out.issues, tongue)
     case 'conflict':
       throw new Refusal({
         type: about('conflict'),
@@ -85,12 +88,12 @@ export function lotKept(out: Kept) {
 }
 
 /** What a change in place left behind, or the refusal it came to. */
-export function valueKept<T>(out: Changed<T>): T {
+export function valueKept<T>(out: Changed<T>, tongue: Tongue | null = null): T {
   switch (out.result) {
     case 'kept':
       return out.value
     case 'refused':
-      throw refused(out.issues)
+      throw refused(out.issues, tongue)
     case 'changed':
       throw new Refusal({
         type: about('changed'),

@@ -28,7 +28,7 @@ async function restore(file: string | undefined, target: string | undefined): Pr
     return `The folder ${folder} is not empty. Name a new one; nothing was changed.`
   const bytes = readFileSync(file)
   const bundle = await bundleFrom(bytes, await passphraseFor(bytes))
-  if (!bundle.ok) return bundle.issues.map(sayIssue).join('\n')
+  if (!bundle.ok) return bundle.issues.map((i) => sayIssue(i)).join('\n')
   // Aside until whole: a restore that is cut off or fails leaves no half farm and no empty folder.
   const aside = `${folder}.restoring`
   rmSync(aside, { recursive: true, force: true })

@@ -1,30 +1,39 @@
-import { raw, Router } from 'express'
+import { raw, Router, type Request } from 'express'
+import same from 'fast-deep-equal'
 import {
   appendSchema,
+  askedPaperSchema,
+  DEVICE_HEADER,
+  factsSchema,
   farmChangeSchema,
   hashSchema,
   newLotSchema,
   newPackSchema,
-  newPaperSchema,
   newWeighingSchema,
   ownChangeSchema,
   planChangeSchema,
   rehearsalSchema,
   sealSchema,
   secondPlaceSchema,
-  type Paper,
+  splitSchema,
+  type Author,
+  type IssuedPaper,
 } from '#contracts'
 import { SPECIES } from '#core/anatomy'
-import { idSchema } from '#core/records'
+import { issueOf, type Issue } from '#core/measure'
+import { ATTACHMENT_TYPES, idSchema, UNNAMED } from '#core/records'
+import { hashOfBytes, type Shelf } from './database/shelf.ts'
 import type { Bell } from './events.ts'
 import type { Keeping, Rehearsed } from './keeping/service.ts'
 import type { PaperMaker } from './papers/maker.ts'
 import { lotKept, notFound, parsed, refused, Refusal, taken, valueKept } from './problem.ts'
-import { askedOf, type Kept } from './store/operations.ts'
+import { askedOf } from './store/operations.ts'
+import type { Changed, Kept } from './store/outcomes.ts'
 import type { Store } from './store/store.ts'
 
 export interface Served {
   store: Store
+  shelf: Shelf
   keeping: Keeping
   papers: PaperMaker
   bell: Bell
@@ -38,6 +47,18 @@ function idOf(text: string | string[] | undefined, what: string): string {
   return id.data
 }
 
+/** Who writes: the device the page says it is on; nobody has a name yet. */
+function authorOf(req: Request): Author {
+  const device = idSchema.safeParse(req.headers[DEVICE_HEADER])
+  return { device: device.success ? device.data : UNNAMED, person: UNNAMED }
+}
+
+const hashOf = (text: string | string[] | undefined, what: string): string => {
+  const hash = hashSchema.safeParse(text)
+  if (!hash.success) throw notFound(what)
+  return hash.data
+}
+
 const notProven = (fault: string) =>
   new Refusal({
     type: '/problems/not-proven',
@@ -48,16 +69,24 @@ const notProven = (fault: string) =>
 
 /** A bundle sent to be restored, compressed or sealed. */
 const MOST_SENT = '128mb'
+/** A picture or a page of a slip. */
+const MOST_ATTACHED = '16mb'
 
 /** The API: each route reads what it was sent, runs one operation, and tells the other windows. */
-export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router {
+export function apiRoutes({ store, shelf, keeping, papers, bell, now }: Served): Router {
   const api = Router()
   const at = () => now().toISOString()
-  const changed = (out: Kept) => {
-    const lot = lotKept(out)
+  /** Issues are put into the farm's own words, which are only asked for where there are issues. */
+  const tongueFor = async (out: { result: string }) =>
+    out.result === 'refused' ? store.run('farm', undefined) : null
+  const refusedIn = async (issues: Issue[]) => refused(issues, await store.run('farm', undefined))
+  const changed = async (out: Kept) => {
+    const lot = lotKept(out, await tongueFor(out))
     bell.ring({ lot: lot.id })
     return lot
   }
+  const valueIn = async <T>(out: Changed<T>) => valueKept(out, await tongueFor(out))
+  const to = (req: Request) => ({ lot: idOf(req.params.id, 'lot'), by: authorOf(req), at: at() })
 
   api.get('/home', async (_req, res) => void res.json(await store.run('home', undefined)))
   api.get('/events', (req, res) => {
@@ -71,14 +100,14 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
   api.get('/standing', async (_req, res) => void res.json(await keeping.standing()))
 
   api.put('/farm', async (req, res) => {
-    const farm = valueKept(await store.run('saveFarm', parsed(farmChangeSchema, req.body)))
+    const farm = await valueIn(await store.run('saveFarm', parsed(farmChangeSchema, req.body)))
     bell.ring({ farm: true })
     res.json(farm)
   })
 
   api.post('/lots', async (req, res) => {
     const lot = parsed(newLotSchema, req.body)
-    res.status(201).json(changed(await store.run('hangLot', { lot, at: at() })))
+    res.status(201).json(await changed(await store.run('hangLot', { lot, by: authorOf(req), at: at() })))
   })
 
   api.get('/lots/:id', async (req, res) => {
@@ -88,33 +117,59 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
   })
 
   api.post('/lots/:id/weighings', async (req, res) => {
-    const lot = idOf(req.params.id, 'lot')
-    res.json(
-      changed(await store.run('weigh', { lot, weighing: parsed(newWeighingSchema, req.body), at: at() })),
-    )
+    const weighing = parsed(newWeighingSchema, req.body)
+    res.json(await changed(await store.run('weigh', { ...to(req), weighing })))
   })
 
   api.post('/lots/:id/packs', async (req, res) => {
-    const lot = idOf(req.params.id, 'lot')
-    res.json(changed(await store.run('pack', { lot, pack: parsed(newPackSchema, req.body), at: at() })))
+    const pack = parsed(newPackSchema, req.body)
+    res.json(await changed(await store.run('pack', { ...to(req), pack })))
   })
 
   api.post('/lots/:id/decisions', async (req, res) => {
-    const lot = idOf(req.params.id, 'lot')
-    res.json(changed(await store.run('decide', { lot, append: parsed(appendSchema, req.body), at: at() })))
+    const append = parsed(appendSchema, req.body)
+    res.json(await changed(await store.run('decide', { ...to(req), append })))
+  })
+
+  api.post('/lots/:id/facts', async (req, res) => {
+    const { facts } = parsed(factsSchema, req.body)
+    res.json(await changed(await store.run('note', { ...to(req), facts })))
+  })
+
+  api.post('/lots/:id/groups', async (req, res) => {
+    const split = parsed(splitSchema, req.body)
+    res.json(await changed(await store.run('split', { ...to(req), split })))
   })
 
   api.get('/anatomies/:hash', async (req, res) => {
-    const hash = hashSchema.safeParse(req.params.hash)
-    const anatomy = hash.success ? await store.run('anatomy', hash.data) : null
-    if (!anatomy) throw notFound('anatomy')
-    res.set('cache-control', 'public, max-age=31536000, immutable').json(anatomy)
+    const pin = await store.run('pin', hashOf(req.params.hash, 'anatomy'))
+    if (!pin) throw notFound('anatomy')
+    const { anatomy, old } = pin
+    res.set('cache-control', 'public, max-age=31536000, immutable').json({ anatomy, old })
+  })
+
+  api.put('/attachments/:hash', raw({ type: () => true, limit: MOST_ATTACHED }), (req, res) => {
+    const hash = hashOf(req.params.hash, 'attachment')
+    const bytes: unknown = req.body
+    if (!Buffer.isBuffer(bytes) || bytes.length === 0 || hashOfBytes(bytes) !== hash)
+      throw refused([issueOf('attachment-gone', 'hash', { name: hash.slice(0, 8) })])
+    shelf.keep(hash, bytes)
+    res.status(204).end()
+  })
+  api.get('/attachments/:hash', (req, res) => {
+    const hash = hashOf(req.params.hash, 'attachment')
+    if (!shelf.has(hash)) throw notFound('attachment')
+    const type = ATTACHMENT_TYPES.find((t) => t === req.query.type) ?? 'application/octet-stream'
+    res
+      .set('content-security-policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox")
+      .type(type)
+      .send(shelf.read(hash))
   })
 
   api.put('/plans/:id', async (req, res) => {
     const id = idOf(req.params.id, 'plan')
     const plan = parsed(planChangeSchema, req.body)
-    res.json(valueKept(await store.run('savePlan', { id, plan, at: at() })))
+    res.json(await valueIn(await store.run('savePlan', { id, plan, at: at() })))
     bell.ring({ farm: true })
   })
 
@@ -126,27 +181,26 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
 
   api.post('/own', async (req, res) => {
     const own = parsed(ownChangeSchema, req.body)
-    res.status(201).json(valueKept(await store.run('saveOwn', { own, at: at() })))
+    res.status(201).json(await valueIn(await store.run('saveOwn', { own, at: at() })))
   })
 
   api.post('/lots/:id/papers', async (req, res) => {
     const lotId = idOf(req.params.id, 'lot')
-    const { id, kind, share } = parsed(newPaperSchema, req.body)
+    const { id, kind, share } = parsed(askedPaperSchema, req.body)
     const asked = { id, lot: lotId, kind, share }
     const held = await store.run('paper', id)
     if (held) {
-      if (JSON.stringify(askedOf(held)) !== JSON.stringify(asked))
-        throw taken({ held: askedOf(held), sent: asked })
+      if (!same(askedOf(held), asked)) throw taken({ held: askedOf(held), sent: asked })
       return void res.status(201).json(held)
     }
-    const { farm } = await store.run('home', undefined)
+    const farm = await store.run('farm', undefined)
     const lot = await store.run('lot', lotId)
     if (!lot || !farm) throw notFound('lot')
-    const anatomy = (await store.run('anatomy', lot.anatomy))!
+    const { anatomy } = (await store.run('pin', lot.anatomy))!
     const issuedAt = at()
     const drawn = await papers.draw({ kind, share, farm, lot, anatomy, at: issuedAt })
-    if ('issues' in drawn) throw refused(drawn.issues)
-    const paper: Paper = { ...asked, data: drawn.data, issuedAt }
+    if (!drawn.ok) throw await refusedIn(drawn.issues)
+    const paper: IssuedPaper = { ...asked, data: { ...drawn.value }, issuedAt }
     const out = await store.run('keepPaper', paper)
     if (out.result === 'taken') throw taken(out)
     res.status(201).json(out.paper)
@@ -162,13 +216,12 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
       res
         .type('pdf')
         .attachment(`${fileName}.pdf`)
-        .send(Buffer.from(await papers.pdf(data)))
-    else if (ending === 'csv' && kind === 'price-list')
-      res
-        .attachment(`${fileName}.csv`)
-        .type('text/csv')
-        .send(await papers.csv(data))
-    else throw notFound('form of this paper')
+        .send(Buffer.from(await papers.pdf(paper)))
+    else {
+      const csv = ending === 'csv' ? await papers.csv(paper) : null
+      if (csv === null) throw notFound('form of this paper')
+      res.attachment(`${fileName}.csv`).type('text/csv').send(csv)
+    }
   })
 
   api.get('/bundle', async (_req, res) => {
@@ -219,7 +272,7 @@ export function apiRoutes({ store, keeping, papers, bell, now }: Served): Router
   api.post('/rehearsals/sent', raw({ type: () => true, limit: MOST_SENT }), async (req, res) => {
     const bytes: unknown = req.body
     if (!Buffer.isBuffer(bytes) || bytes.length === 0)
-      throw refused([{ code: 'bundle-damaged', field: 'bundle', figures: { reason: 'the file is empty' } }])
+      throw refused([issueOf('bundle-damaged', 'bundle', { where: '', reason: 'the file is empty' })])
     const passphrase = req.headers['x-ekko-passphrase']
     const spoken =
       typeof passphrase === 'string' ? Buffer.from(passphrase, 'base64url').toString('utf8') : null

@@ -3,8 +3,10 @@ import request from 'supertest'
 import { inject } from 'vitest'
 import { scratchFolder } from '../scripts/prepared.mjs'
 import { createApp, type AppOptions } from './app.ts'
+import { realDisk } from './database/disk.ts'
 import { pglite } from './database/pglite.ts'
 import { placesOf } from './database/places.ts'
+import { shelfIn } from './database/shelf.ts'
 import { keeperOf } from './keeping/keeper.ts'
 import { Keeping } from './keeping/service.ts'
 import { openStore, type Store, type StoreOptions } from './store/store.ts'
@@ -33,7 +35,7 @@ export async function openTestApi(more: Partial<AppOptions> = {}) {
     now,
   )
   told.keeping = keeping
-  const { app, bell } = createApp({ store, keeping, now, ...more })
+  const { app, bell } = createApp({ store, shelf: shelfIn(realDisk, folder), keeping, now, ...more })
   return { store, folder, keeping, app, bell, api: request(app) }
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { sayIssue } from '#core/measure'
+import type { OwnAdditions } from '#core/records'
 import {
   ANATOMIES,
   drawHung,
@@ -9,7 +10,6 @@ import {
   SPECIES,
   validateAnatomy,
   type Anatomy,
-  type OwnAdditions,
   type PartShape,
 } from './index.ts'
 
@@ -65,7 +65,9 @@ describe('an unsound anatomy is told what is wrong', () => {
   it('finds references to nothing', () => {
     expect(broken((a) => void (a.paths[0]!.outputs[0]!.cut = 'wing'))).toContain('makes unknown cut wing')
     expect(broken((a) => void (a.parts[0]!.fallback = 'loin-chops'))).toContain('none of its paths')
-    expect(broken((a) => void (a.cuts[0]!.names.commonwealth = ''))).toContain('lacks a name')
+    expect(broken((a) => void (a.cuts[0]!.names = { american: 'Ham', commonwealth: '' }))).toContain(
+      'lacks a name',
+    )
     expect(broken((a) => void (a.paths[0]!.needs = ['wool']))).toContain('needs unknown convention wool')
     expect(broken((a) => void (a.bands[0]!.spans[0]!.part = 'wing'))).toContain('spans to unknown part wing')
   })

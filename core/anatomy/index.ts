@@ -1,5 +1,5 @@
 /** What is an animal made of, along which lines does it come apart, and what can each part become? */
-export { SPECIES, TISSUES, TOOLS, TRIM_LEVELS } from './types.ts'
+export { SIDES, SPECIES, TISSUES, TOOLS, TRIM_LEVELS } from './types.ts'
 export type {
   Anatomy,
   Band,
@@ -29,12 +29,12 @@ export type {
   TrimLevel,
 } from './types.ts'
 export { lengthBetween, linePositions, positionOf, withRibs } from './axis.ts'
-export { lookup } from './lookup.ts'
+export { lookup, sidesOf } from './lookup.ts'
 export type { Lookup } from './lookup.ts'
 export { openedFrom, partOrder, validateAnatomy } from './validate.ts'
 export type { AnatomyFault } from './validate.ts'
-export { extendAnatomy, ownAdditionsSchema, portionSchema } from './own.ts'
-export type { OwnAdditions } from './own.ts'
+export { extendAnatomy } from './own.ts'
+export { ANATOMY_FORM, readAnatomy } from './forms.ts'
 export { drawHung } from './map.ts'
 export type { Hung, HungSide, LineMark, PartShape } from './map.ts'
 export { hog } from './hog/index.ts'

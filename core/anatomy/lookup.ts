@@ -1,4 +1,4 @@
-import type { Anatomy, Cut, Part, Path } from './types.ts'
+import type { Anatomy, Cut, Part, Path, SideName } from './types.ts'
 
 /** An anatomy's parts, cuts and paths by id. */
 export interface Lookup {
@@ -28,3 +28,9 @@ export function lookup(anatomy: Pick<Anatomy, 'parts' | 'cuts' | 'paths'>): Look
   made.set(anatomy, found)
   return found
 }
+
+const BOTH: readonly SideName[] = ['left', 'right']
+const ONE: readonly SideName[] = ['animal']
+/** The sides a part has: two halves, or the animal. */
+export const sidesOf = (part: Pick<Part, 'scope'>): readonly SideName[] =>
+  part.scope === 'animal' ? ONE : BOTH

@@ -1,29 +1,15 @@
+import type { Names } from '#core/measure'
+import type { Destination, MeasureId, Portion, Species, Tool, TrimLevel } from '#core/records'
+
+export type { Names, NameSet } from '#core/measure'
+export { SIDES, SPECIES, TOOLS, TRIM_LEVELS } from '#core/records'
+export type { Destination, Portion, SideName, Species, Tool, TrimLevel } from '#core/records'
+
 /** Tissue order of every typed array in the core. */
 export const TISSUES = ['lean', 'fat', 'bone', 'skin'] as const
 export type Tissue = (typeof TISSUES)[number]
 export type TissueShares = Record<Tissue, number>
-export type NameSet = 'american' | 'commonwealth'
-export type Names = Record<NameSet, string>
-export const SPECIES = ['hog', 'lamb', 'steer', 'broiler'] as const
-export type Species = (typeof SPECIES)[number]
-
-/** Where a cut goes: roast, steak or chop, braise, grind, cure, bone, fat, offal, loss. */
-export type Destination = 'R' | 'T' | 'B' | 'G' | 'C' | 'N' | 'F' | 'O' | 'X'
 export type CutKind = 'product' | 'by-product' | 'loss'
-/** Which half a choice is for; `animal` for parts there is one of. */
-export type SideName = 'left' | 'right' | 'animal'
-
-/**
- * How a cut is divided: sawn to a thickness, snapped at every vertebra, split to a target weight, filled into
- * packs, or left whole. `kg`/`lb` are the pack or piece sizes usual in each unit.
- */
-export type Portion =
-  | { kind: 'sawn'; thicknessMm: number; kerfMm: number; perPack: number }
-  | { kind: 'snapped'; perPack: number }
-  | { kind: 'roast'; kg: number; perPack: number }
-  | { kind: 'pack'; kg: number; lb: number }
-  | { kind: 'whole'; perSide: number; perPack: number }
-
 /** One identity per cut, whatever the farm calls it. `index` is its starting price relative to mince. */
 export interface Cut {
   id: string
@@ -150,9 +136,6 @@ export interface Path {
   outputs: PathOutput[]
 }
 
-export const TOOLS = ['knife', 'saw', 'grinder', 'cure', 'none'] as const
-export type Tool = (typeof TOOLS)[number]
-
 /**
  * A convention of slaughter: what is left on, in, or whole. `points` is what it adds to the dressing when it is not
  * as usual; `off` what it takes off the base carcass when it is off. Some are doors only and weigh nothing.
@@ -194,7 +177,7 @@ export interface LiveShare {
 
 /** A measurement a grader or the plant gives. Kept in mm, cm² or percent. */
 export interface Measure {
-  id: 'fat-depth' | 'eye-area' | 'kidney-fat'
+  id: MeasureId
   names: Names
   unit: 'mm' | 'cm²' | '%'
   low: number
@@ -202,12 +185,12 @@ export interface Measure {
   usual: number
 }
 
-export const TRIM_LEVELS = ['generous', 'standard', 'close', 'strict'] as const
-export type TrimLevel = (typeof TRIM_LEVELS)[number]
 /** `waste` scales the fat trimmed away, `kept` the fat left on, `lean` is silver skin and tendon taken off with it. */
 export type TrimFigures = Record<TrimLevel, { waste: number; kept: number; lean: number }>
 
 export interface Anatomy {
+  /** Of the body, not of its figures: which rules it is written by (core/anatomy/forms.ts). */
+  form: 3
   id: string
   species: Species
   version: number

@@ -9,11 +9,11 @@ import {
   sampleChain,
   solveChain,
   tapeWeightLb,
-  type Weighing,
 } from './index.ts'
+import type { Judged } from './judge.ts'
 
 let n = 0
-const weighing = (stage: Weighing['stage'], value: number, more: Partial<Weighing> = {}): Weighing => ({
+const weighing = (stage: Judged['stage'], value: number, more: Partial<Judged> = {}): Judged => ({
   id: `w${n++}`,
   stage,
   basis: stage === 'hanging' ? 'hot' : null,
@@ -22,7 +22,6 @@ const weighing = (stage: Weighing['stage'], value: number, more: Partial<Weighin
   grams: gramsOf({ value, unit: 'lb' }),
   corrects: null,
   stands: true,
-  at: '2026-11-01T08:00:00Z',
   ...more,
 })
 
@@ -93,7 +92,7 @@ describe('the weight chain', () => {
 })
 
 describe('a weighing is judged before it is kept', () => {
-  const judge = (held: Weighing[], added: Weighing, count = 1) =>
+  const judge = (held: Judged[], added: Judged, count = 1) =>
     judgeWeighing(hog, hog.chain, count, held, added)
   it.each([
     ['hot above live', [weighing('live', 180)], weighing('hot', 200), 'later-above-earlier'],
@@ -113,13 +112,13 @@ describe('a weighing is judged before it is kept', () => {
     ],
     ['absurd', [], weighing('live', 2600), 'mass-absurd'],
   ])('%s', (_, held, added, code) => {
-    const [issue] = judge(held as Weighing[], added)
+    const [issue] = judge(held as Judged[], added)
     expect(issue?.code).toBe(code)
     expect(issue?.confirmable ?? false).toBe(code.endsWith('unusual'))
   })
   it('asks "did you mean" when the other unit fits', () => {
     const added = weighing('live', 26, { shown: { value: 26, unit: 'lb' } })
-    expect(judge([], added)[0]!.figures).toMatchObject({ meant: '26 kg' })
+    expect(judge([], added)[0]!.figures).toMatchObject({ meant: { value: 26, unit: 'kg' } })
   })
   it('keeps usual figures without a word, also for several animals weighed together', () => {
     expect(judge([weighing('live', 260)], weighing('hot', 182))).toEqual([])

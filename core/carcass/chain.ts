@@ -1,31 +1,14 @@
 import type { ChainFigures } from '#core/anatomy'
-import type { Grams, MassUnit } from '#core/measure'
+import { kg, kgOf, type Kg } from '#core/measure'
+import { inForce, type HangingBasis, type Source, type WeighedStage, type Weighing } from '#core/records'
 
 /** Weights of the chain in order; `shrunk` is live after fasting and haulage, `aged` is what hangs on the day of cutting. */
 export const STAGES = ['live', 'shrunk', 'hot', 'cold', 'aged'] as const
 export type Stage = (typeof STAGES)[number]
-export type Source = 'scale' | 'plant' | 'tape' | 'guess'
-/** What a "hanging weight" was printed on: hot rail weight, hot less a cooler rebate, cold, or aged. */
-export type HangingBasis = 'hot' | 'hot×0.98' | 'hot×0.975' | 'cold' | 'aged'
-
-/** A weight as it was recorded; for the whole group. Never changed: a correction is a new one that names it. */
-export interface Weighing {
-  id: string
-  stage: 'live' | 'shrunk' | 'hot' | 'hanging'
-  basis: HangingBasis | null
-  source: Source
-  shown: { value: number; unit: MassUnit }
-  grams: Grams
-  corrects: string | null
-  /** False withdraws the weighing it corrects and puts nothing in its place. */
-  stands: boolean
-  at: string
-}
-
 /** A weight on the chain, with the log SD of its source; 0 for a scale. */
 export interface Evidence {
   stage: Stage
-  kg: number
+  kg: Kg
   sd: number
   id: string
 }
@@ -33,7 +16,7 @@ export interface Evidence {
 /** A solved stage: the log-normal's median and log SD. An SD of 0 is a weighed figure. */
 export interface ChainPoint {
   stage: Stage
-  kg: number
+  kg: Kg
   sd: number
 }
 
@@ -57,21 +40,18 @@ export function basisNode(basis: HangingBasis): { stage: Stage; factor: number }
   }
 }
 
-/** The weighings in force: those no later one corrects, and that were not withdrawn. */
-export function currentWeighings<W extends { id: string; corrects: string | null; stands: boolean }>(
-  all: readonly W[],
-): W[] {
-  const corrected = new Set(all.flatMap((w) => (w.corrects ? [w.corrects] : [])))
-  return all.filter((w) => w.stands && !corrected.has(w.id))
+/** What a weighing has to say to the chain. */
+export type Weighed = Pick<Weighing, 'id' | 'basis' | 'source' | 'grams' | 'corrects' | 'stands'> & {
+  stage: WeighedStage
 }
 
 /** Evidence per stage: the newest scale weight, or without one the newest estimate. */
-export function evidenceOf(weighings: readonly Weighing[]): Evidence[] {
+export function evidenceOf(weighings: readonly Weighed[]): Evidence[] {
   const best = new Map<Stage, Evidence>()
-  for (const w of currentWeighings(weighings)) {
+  for (const w of inForce(weighings)) {
     const { stage, factor } =
       w.stage === 'hanging' ? basisNode(w.basis ?? 'hot') : { stage: w.stage, factor: 1 }
-    const e: Evidence = { stage, kg: w.grams / 1000 / factor, sd: SOURCE_SD[w.source], id: w.id }
+    const e: Evidence = { stage, kg: kg(kgOf(w.grams) / factor), sd: SOURCE_SD[w.source], id: w.id }
     const held = best.get(stage)
     if (!held || e.sd <= held.sd) best.set(stage, e)
   }
@@ -150,7 +130,7 @@ export function solveChain(
   }
   return STAGES.map((stage, i) => ({
     stage,
-    kg: Math.exp(smoothed[i]!.mean),
+    kg: kg(Math.exp(smoothed[i]!.mean)),
     sd: Math.sqrt(Math.max(0, smoothed[i]!.variance)),
   }))
 }
@@ -184,7 +164,7 @@ export function disagreements(
   days: number,
   count: number,
   evidence: readonly Evidence[],
-): { stage: Stage; z: number; expectedKg: number }[] {
+): { stage: Stage; z: number; expectedKg: Kg }[] {
   return evidence.flatMap((e) => {
     const others = evidence.filter((x) => x !== e)
     const point = solveChain(figures, days, count, others)?.find((p) => p.stage === e.stage)

@@ -1,5 +1,6 @@
 import { TISSUES } from '#core/anatomy'
-import type { Flow, FlowSetting } from './flow.ts'
+import { kg, type Kg } from '#core/measure'
+import { LAID, type Flow, type FlowSetting } from './flow.ts'
 
 const T = TISSUES.length
 
@@ -14,8 +15,8 @@ export interface Yield {
 
 export const newYield = (flow: Flow): Yield => ({
   cutKg: new Float64Array(flow.anatomy.cuts.length),
-  rowKg: new Float64Array(flow.rowCut.length),
-  slotKg: new Float64Array(flow.slots.length * T),
+  rowKg: new Float64Array(flow[LAID].rowCut.length),
+  slotKg: new Float64Array(flow[LAID].slots.length * T),
   added: 0,
 })
 
@@ -29,9 +30,9 @@ export function evaluate(
   setting: FlowSetting,
   inputs: Float64Array,
   out: Yield,
-  share = flow.shares[setting.trim],
+  share = flow[LAID].shares[setting.trim],
 ): Yield {
-  const { rowCut, rowSlot, rowAdded, rowYield, lossCut } = flow
+  const { rowCut, rowSlot, rowAdded, rowYield, lossCut } = flow[LAID]
   const { start, end } = setting
   const { cutKg, rowKg, slotKg } = out
   cutKg.fill(0)
@@ -76,12 +77,6 @@ export function evaluate(
   return out
 }
 
-/** Whether a slot has any meat to open, in what `evaluate` found. */
-export function holds(y: Yield, slot: number): boolean {
-  const i = slot * T
-  return y.slotKg[i]! + y.slotKg[i + 1]! + y.slotKg[i + 2]! + y.slotKg[i + 3]! > 1e-9
-}
-
 /**
  * Draws the cutter: each active row's share is multiplied by its factor in draw `d` and every tissue closed
  * again to 1, so mass is conserved in each draw. `factors` holds one row of factors per draw. Writes into `share`.
@@ -93,8 +88,8 @@ export function perturb(
   d: number,
   share: Float64Array,
 ): Float64Array {
-  const rowShare = flow.shares[setting.trim]
-  const offset = d * flow.rowCut.length
+  const rowShare = flow[LAID].shares[setting.trim]
+  const offset = d * flow[LAID].rowCut.length
   for (let s = 0; s < setting.start.length; s++) {
     const from = setting.start[s]!
     const to = setting.end[s]!
@@ -122,35 +117,32 @@ export function perturb(
   return share
 }
 
-/** carcass + kept + added = products + by-products + losses, all kg; `kept` came from outside the carcass (offal). */
+/** carcass + kept + added = products + by-products + losses; `kept` came from outside the carcass (offal). */
 export interface Balance {
-  carcass: number
-  kept: number
-  added: number
-  products: number
-  byProducts: number
-  losses: number
+  carcass: Kg
+  kept: Kg
+  added: Kg
+  products: Kg
+  byProducts: Kg
+  losses: Kg
 }
 
 export function balanceOf(flow: Flow, inputs: Float64Array, y: Yield): Balance {
   const sums = { product: 0, 'by-product': 0, loss: 0 }
   flow.anatomy.cuts.forEach((c, i) => (sums[c.kind] += y.cutKg[i]!))
-  const kept = keptKg(flow, inputs)
-  return {
-    carcass: inputs.reduce((a, b) => a + b, 0) - kept,
-    kept,
-    added: y.added,
-    products: sums.product,
-    byProducts: sums['by-product'],
-    losses: sums.loss,
-  }
-}
-
-/** Kg poured into parts that are no carcass. */
-export function keptKg(flow: Flow, inputs: Float64Array): number {
-  let sum = 0
-  flow.slots.forEach((slot, s) => {
-    if (slot.offCarcass > 0) for (let t = 0; t < T; t++) sum += inputs[s * T + t]!
+  let [kept, all] = [0, 0]
+  flow[LAID].slots.forEach((slot, s) => {
+    for (let t = 0; t < T; t++) {
+      all += inputs[s * T + t]!
+      if (slot.offCarcass > 0) kept += inputs[s * T + t]!
+    }
   })
-  return sum
+  return {
+    carcass: kg(all - kept),
+    kept: kg(kept),
+    added: kg(y.added),
+    products: kg(sums.product),
+    byProducts: kg(sums['by-product']),
+    losses: kg(sums.loss),
+  }
 }

@@ -10,6 +10,8 @@ import {
   type SideName,
   type TrimLevel,
 } from '#core/anatomy'
+import { mm, type Mm } from '#core/measure'
+import { SidedMap, type Sided } from './sided.ts'
 import { trimmed } from './trim.ts'
 
 const T = TISSUES.length
@@ -20,14 +22,22 @@ export interface Slot {
   side: SideName
   /** Share of fasted live weight of a part that is no carcass; 0 for carcass. */
   offCarcass: number
-  paths: { id: string; start: number; end: number; minutes: number; path: Path }[]
+  paths: { path: Path; start: number; end: number }[]
 }
 
-/** An anatomy with all its paths, once, as flat arrays. Rows are (slot, path, output); a slot stands behind all that open into it. */
+/** What only this room sees of a flow: all paths of all slots as flat arrays. */
+export const LAID: unique symbol = Symbol('laid')
+
+/** An anatomy compiled once: every path of every part laid down, choices only pick among them. */
 export interface Flow {
-  anatomy: Anatomy
+  readonly anatomy: Anatomy
+  readonly [LAID]: Laid
+}
+
+/** Rows are (slot, path, output); a slot stands behind all that open into it. */
+export interface Laid {
   slots: Slot[]
-  slotIndex: Map<string, number>
+  slotOf: Sided<number>
   /** The cut a row goes to, or −1; and the slot it goes on to, or −1. */
   rowCut: Int32Array
   rowSlot: Int32Array
@@ -48,14 +58,19 @@ export interface Flow {
   variants: Map<number, Flow>
 }
 
-/** What a plan says of the cutting, keyed `part:side`, `line:side`; settings of transverse lines, mm of long ones. */
+/** What a plan says of the cutting: ways of parts, settings of transverse lines, mm of long ones, each by side. */
 export interface Choices {
-  paths: ReadonlyMap<string, string>
-  lines: ReadonlyMap<string, string>
-  mm: ReadonlyMap<string, number>
+  paths: Sided<string>
+  lines: Sided<string>
+  mm: Sided<Mm>
   trim: TrimLevel
 }
-export const NO_CHOICES: Choices = { paths: new Map(), lines: new Map(), mm: new Map(), trim: 'standard' }
+export const NO_CHOICES: Choices = {
+  paths: new SidedMap(),
+  lines: new SidedMap(),
+  mm: new SidedMap(),
+  trim: 'standard',
+}
 
 type OnSide<V> = Record<'left' | 'right', V>
 
@@ -67,12 +82,11 @@ export interface FlowSetting {
   trim: TrimLevel
   lineAt: OnSide<Record<string, number>>
   bandLineAt: OnSide<Record<string, Record<string, number>>>
-  mm: OnSide<Record<string, number>>
+  mm: OnSide<Record<string, Mm>>
   /** Part taken out before the lines → the parts it is freed from under; `all` of them. */
   extracted: OnSide<Map<string, Set<string> | 'all'>>
 }
 
-export const slotKey = (part: string, side: SideName) => `${part}:${side}`
 const SIDES = ['left', 'right'] as const
 
 interface Row {
@@ -89,9 +103,8 @@ export function compile(anatomy: Anatomy): Flow {
   const sidesOf = (part: string): readonly SideName[] =>
     byId.get(part)!.scope === 'animal' ? ['animal'] : SIDES
   const order = partOrder(anatomy).ordered.flatMap((part) => sidesOf(part).map((side) => ({ part, side })))
-  const slotIndex = new Map(order.map((s, i) => [slotKey(s.part, s.side), i]))
-  const slotFor = (part: string, side: SideName) =>
-    (slotIndex.get(slotKey(part, side)) ?? slotIndex.get(slotKey(part, 'animal')))!
+  const slotOf = new SidedMap(order.map((s, value) => ({ id: s.part, side: s.side, value })))
+  const slotFor = (part: string, side: SideName) => (slotOf.get(part, side) ?? slotOf.get(part, 'animal'))!
   const pathsOf = (part: string) => anatomy.paths.filter((p) => p.part === part)
 
   const rows: Row[] = []
@@ -110,7 +123,7 @@ export function compile(anatomy: Anatomy): Flow {
           sd: o.sd ?? anatomy.spread.cutter,
         }),
       )
-      return { id: path.id, start, end: rows.length, minutes: path.minutes, path }
+      return { path, start, end: rows.length }
     }),
   }))
   const spanSlotsOf = (side: 'left' | 'right') =>
@@ -125,16 +138,15 @@ export function compile(anatomy: Anatomy): Flow {
       }
     })
   const process = (r: Row) => r.shares.standard.process
-  return {
-    anatomy,
+  const laid: Laid = {
     slots,
-    slotIndex,
+    slotOf,
     spanSlots: { left: spanSlotsOf('left'), right: spanSlotsOf('right') },
     rowCut: Int32Array.from(rows, (r) => r.cut),
     rowSlot: Int32Array.from(rows, (r) => r.slot),
     shares: Object.fromEntries(
       TRIM_LEVELS.map((l) => [l, Float64Array.from(rows.flatMap((r) => TISSUES.map((t) => r.shares[l][t])))]),
-    ) as Flow['shares'],
+    ) as Laid['shares'],
     rowAdded: Float64Array.from(rows, (r) => process(r)?.inflows.reduce((s, x) => s + x.share, 0) ?? 0),
     rowYield: Float64Array.from(rows, (r) => process(r)?.yield ?? 1),
     rowSd: Float64Array.from(rows, (r) => r.sd),
@@ -150,31 +162,33 @@ export function compile(anatomy: Anatomy): Flow {
     }),
     variants: new Map(),
   }
+  return { anatomy, [LAID]: laid }
 }
 
 /** The flow of an animal with so many ribs; the flow itself where the species has only one count. */
 export function flowWithRibs(flow: Flow, count: number | null): Flow {
   const { ribs } = flow.anatomy
   if (!ribs || count === null || count === ribs.usual) return flow
-  const held = flow.variants.get(count)
+  const held = flow[LAID].variants.get(count)
   if (held) return held
   const made = compile(withRibs(flow.anatomy, count))
-  flow.variants.set(count, made)
+  flow[LAID].variants.set(count, made)
   return made
 }
 
 /** Resolves choices; a slot without one takes its part's usual path, a line its usual setting. */
 export function setFlow(flow: Flow, choices: Choices): FlowSetting {
-  const { anatomy, slots } = flow
+  const { anatomy } = flow
+  const { slots } = flow[LAID]
   const fallback = new Map(anatomy.parts.map((p) => [p.id, p.fallback]))
   const start = new Int32Array(slots.length)
   const end = new Int32Array(slots.length)
   const extracted: FlowSetting['extracted'] = { left: new Map(), right: new Map() }
   const pathOf = slots.map((slot, i) => {
-    const wanted = choices.paths.get(slotKey(slot.part, slot.side)) ?? fallback.get(slot.part)
+    const wanted = choices.paths.get(slot.part, slot.side) ?? fallback.get(slot.part)
     const index = Math.max(
       0,
-      slot.paths.findIndex((p) => p.id === wanted),
+      slot.paths.findIndex((p) => p.path.id === wanted),
     )
     const { start: from, end: to, path } = slot.paths[index]!
     start[i] = from
@@ -192,7 +206,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
     left: of('left'),
     right: of('right'),
   })
-  const across = onSide((side) => linePositions(anatomy, (line) => choices.lines.get(`${line.id}:${side}`)))
+  const across = onSide((side) => linePositions(anatomy, (line) => choices.lines.get(line.id, side)))
   return {
     start,
     end,
@@ -203,7 +217,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
     mm: onSide((side) =>
       Object.fromEntries(
         anatomy.lines.flatMap((l) =>
-          l.kind === 'along' ? [[l.id, choices.mm.get(`${l.id}:${side}`) ?? l.mm.usual]] : [],
+          l.kind === 'along' ? [[l.id, choices.mm.get(l.id, side) ?? mm(l.mm.usual)]] : [],
         ),
       ),
     ),

@@ -1,5 +1,5 @@
 import type { Anatomy, Measure } from '#core/anatomy'
-import { KG_PER_LB } from '#core/measure'
+import { KG_PER_LB, type Kg } from '#core/measure'
 import type { TissueFactors } from './pour.ts'
 
 const MM_PER_INCH = 25.4
@@ -35,7 +35,7 @@ export interface Shift {
 }
 
 /** How measurements of the carcass shift its tissues against a usual one of the same weight; null with none. */
-export function shiftOf(anatomy: Anatomy, measured: Measured, hotKg: number): Shift | null {
+export function shiftOf(anatomy: Anatomy, measured: Measured, hotKg: Kg): Shift | null {
   if (Object.keys(measured).length === 0 || hotKg <= 0) return null
   const of = (id: Measure['id'], from: Measured) =>
     from[id] ?? anatomy.measures.find((m) => m.id === id)?.usual ?? 0

@@ -1,23 +1,19 @@
 /** What does an animal weigh at every stage, and where does every kilogram of its carcass go? */
-export {
-  STAGES,
-  basisNode,
-  currentWeighings,
-  evidenceOf,
-  sampleChain,
-  solveChain,
-  disagreements,
-} from './chain.ts'
-export type { ChainPoint, Evidence, HangingBasis, Source, Stage, Weighing } from './chain.ts'
+export { STAGES, basisNode, evidenceOf, sampleChain, solveChain, disagreements } from './chain.ts'
+export type { ChainPoint, Evidence, Stage, Weighed } from './chain.ts'
 export { chainUnder, conventionIn, unmet } from './conventions.ts'
 export type { Conventions } from './conventions.ts'
 export { heaviestCarcass, judgeWeighing } from './judge.ts'
 export { tapeWeightLb } from './tape.ts'
-export { compile, flowWithRibs, NO_CHOICES, setFlow, slotKey } from './flow.ts'
-export type { Choices, Flow, FlowSetting, Slot } from './flow.ts'
-export { pour } from './pour.ts'
+export { SidedMap } from './sided.ts'
+export type { Sided, SidedEntry } from './sided.ts'
+export { compile, flowWithRibs, NO_CHOICES } from './flow.ts'
+export type { Choices, Flow } from './flow.ts'
 export type { TissueFactors } from './pour.ts'
+export { cutUp } from './cutUp.ts'
+export type { CutRow, CutSlot, CutUp, Hung } from './cutUp.ts'
+export { drawLot } from './draw.ts'
+export type { Drawn } from './draw.ts'
 export { beefCutability, beefYieldGrade, lambYieldGrade, porkFatFreeLean, shiftOf } from './grading.ts'
 export type { Measured, Shift } from './grading.ts'
-export { balanceOf, evaluate, holds, keptKg, newYield, perturb } from './evaluate.ts'
-export type { Balance, Yield } from './evaluate.ts'
+export type { Balance } from './evaluate.ts'

@@ -1,14 +1,9 @@
 import type { Anatomy, ChainFigures } from '#core/anatomy'
-import { formatMass, toKg, type Issue } from '#core/measure'
-import { evidenceOf, STAGES, type Evidence, type Stage, type Weighing } from './chain.ts'
+import { issueOf, kg, toKg, type Issue, type Kg, type TypedMass } from '#core/measure'
+import { evidenceOf, STAGES, type Evidence, type Weighed } from './chain.ts'
 
-const STAGE_WORD: Record<Stage, string> = {
-  live: 'Live weight',
-  shrunk: 'Fasted live weight',
-  hot: 'Hot weight',
-  cold: 'Cold weight',
-  aged: 'Aged weight',
-}
+/** A weighing to be judged: what it says to the chain, and how it was shown. */
+export type Judged = Weighed & { shown: TypedMass }
 
 /**
  * What is wrong, or unusual, with a new weighing beside those already there. Impossible figures (below or
@@ -19,11 +14,9 @@ export function judgeWeighing(
   anatomy: Anatomy,
   chain: ChainFigures,
   count: number,
-  held: readonly Weighing[],
-  added: Weighing,
+  held: readonly Weighed[],
+  added: Judged,
 ): Issue[] {
-  const unit = added.shown.unit
-  const show = (kg: number) => formatMass(kg, unit, 1)
   const field = added.stage
   const evidence = evidenceOf([...held, added])
   const own = evidence.find((e) => e.id === added.id)
@@ -38,20 +31,9 @@ export function judgeWeighing(
     const [early, late] =
       STAGES.indexOf(own.stage) < STAGES.indexOf(other.stage) ? [own, other] : [other, own]
     if (late.kg > early.kg * (1.0005 + waterGain(chain, early, late))) {
-      return [
-        {
-          code: 'later-above-earlier',
-          field,
-          figures: {
-            later: STAGE_WORD[late.stage],
-            laterShown: show(late.kg),
-            earlier: STAGE_WORD[early.stage].toLowerCase(),
-            earlierShown: show(early.kg),
-          },
-        },
-      ]
+      return [issueOf('later-above-earlier', field, { later: late, earlier: early })]
     }
-    const issue = judgePair(anatomy, chain, early, late, show, field, count)
+    const issue = judgePair(anatomy, chain, early, late, field, count)
     if (issue) return [issue]
   }
   return []
@@ -64,13 +46,13 @@ function waterGain(chain: ChainFigures, early: Evidence, late: Evidence): number
 }
 
 /** The most a carcass of the species can weigh, kg: no animal dresses above 86 % of the heaviest live one (our figure, from memory). */
-export const heaviestCarcass = (anatomy: Anatomy): number => anatomy.chain.liveKg.high * 0.86
+export const heaviestCarcass = (anatomy: Anatomy): Kg => kg(anatomy.chain.liveKg.high * 0.86)
 
 function outsideSpecies(
   anatomy: Anatomy,
   own: Evidence,
   count: number,
-  added: Weighing,
+  added: Judged,
   field: string,
 ): Issue | null {
   const { low, high } = anatomy.chain.liveKg
@@ -79,21 +61,19 @@ function outsideSpecies(
   const each = own.kg / count
   const within = (kg: number) => kg >= bounds.low && kg <= bounds.high
   if (within(each)) return null
-  const unit = added.shown.unit
-  const other = unit === 'kg' ? 'lb' : 'kg'
-  const meant = within(toKg(added.shown.value, other) / count) ? `${added.shown.value} ${other}` : ''
-  return {
-    code: 'mass-absurd',
-    field,
-    figures: {
-      shown: formatMass(each, unit, 1),
-      each: count > 1 ? 1 : 0,
-      low: formatMass(bounds.low, unit, 0),
-      high: formatMass(bounds.high, unit, 0),
-      what: `a ${isLive ? 'live ' : ''}${anatomy.names.american.toLowerCase()}${isLive ? '' : ' carcass'}`,
-      meant,
-    },
-  }
+  const other = added.shown.unit === 'kg' ? 'lb' : 'kg'
+  const meant = within(toKg(added.shown.value, other) / count)
+    ? { value: added.shown.value, unit: other as 'kg' | 'lb' }
+    : null
+  return issueOf('mass-absurd', field, {
+    each: kg(each),
+    count,
+    low: kg(bounds.low),
+    high: kg(bounds.high),
+    what: anatomy.names,
+    of: isLive ? 'live' : 'carcass',
+    meant,
+  })
 }
 
 function judgePair(
@@ -101,7 +81,6 @@ function judgePair(
   chain: ChainFigures,
   early: Evidence,
   late: Evidence,
-  show: (kg: number) => string,
   field: string,
   count: number,
 ): Issue | null {
@@ -110,48 +89,20 @@ function judgePair(
   const carcass = (e: Evidence) => STAGES.indexOf(e.stage) >= STAGES.indexOf('hot')
   if (!carcass(early) && carcass(late)) {
     const shrunkRatio = early.stage === 'live' ? ratio / shrink.mean : ratio
-    const figures = {
-      hot: show(late.kg),
-      live: show(early.kg),
-      what: anatomy.names.american.toLowerCase(),
-      percent: (shrunkRatio * 100).toFixed(1),
-    }
-    if (shrunkRatio < dressingPossible.low || shrunkRatio > dressingPossible.high) {
-      const pct = (x: number) => (x * 100).toFixed(0)
-      return {
-        code: 'dressing-impossible',
-        field,
-        figures: { ...figures, low: pct(dressingPossible.low), high: pct(dressingPossible.high) },
-      }
-    }
+    const figures = { hot: late.kg, live: early.kg, what: anatomy.names, ratio: shrunkRatio }
+    if (shrunkRatio < dressingPossible.low || shrunkRatio > dressingPossible.high)
+      return issueOf('dressing-impossible', field, { ...figures, ...dressingPossible })
     const sd = Math.hypot(dressing.sd, early.stage === 'live' ? shrink.sd : 0) / Math.sqrt(count)
-    if (Math.abs(shrunkRatio - dressing.mean) > 3 * sd) {
-      const pct = (x: number) => (x * 100).toFixed(1)
-      return {
-        code: 'dressing-unusual',
-        field,
-        confirmable: true,
-        figures: { ...figures, low: pct(dressing.mean - 3 * sd), high: pct(dressing.mean + 3 * sd) },
-      }
-    }
-    return null
+    if (Math.abs(shrunkRatio - dressing.mean) <= 3 * sd) return null
+    const band = { low: dressing.mean - 3 * sd, high: dressing.mean + 3 * sd }
+    return { ...issueOf('dressing-unusual', field, { ...figures, ...band }), confirmable: true }
   }
   const usual = carcass(early)
     ? { low: 0, high: 1 - chill.mean + 3 * chill.sd + days.high * ageingPerDay.mean }
     : { low: 0, high: 1 - shrink.mean + 5 * shrink.sd }
   if (1 - ratio <= usual.high) return null
   return {
-    code: 'loss-unusual',
-    field,
+    ...issueOf('loss-unusual', field, { later: late, earlier: early, ratio: 1 - ratio, ...usual }),
     confirmable: true,
-    figures: {
-      later: STAGE_WORD[late.stage],
-      laterShown: show(late.kg),
-      earlier: STAGE_WORD[early.stage].toLowerCase(),
-      earlierShown: show(early.kg),
-      percent: ((1 - ratio) * 100).toFixed(1),
-      low: '0',
-      high: (usual.high * 100).toFixed(1),
-    },
   }
 }

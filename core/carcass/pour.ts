@@ -1,5 +1,6 @@
 import { lookup, TISSUES, type Anatomy, type Band } from '#core/anatomy'
-import type { Flow, FlowSetting } from './flow.ts'
+import type { Kg } from '#core/measure'
+import { LAID, type Flow, type FlowSetting } from './flow.ts'
 import type { Conventions } from './conventions.ts'
 import { conventionIn, unmet } from './conventions.ts'
 
@@ -39,12 +40,13 @@ export function pour(
   flow: Flow,
   setting: FlowSetting,
   state: Conventions,
-  carcassKg: number,
-  liveKg = 0,
+  carcassKg: Kg,
+  liveKg: Kg,
   factors: TissueFactors = AS_WRITTEN,
 ): Float64Array {
-  const { anatomy, cumulative, spanSlots } = flow
-  const inputs = new Float64Array(flow.slots.length * T)
+  const { anatomy } = flow
+  const { cumulative, spanSlots, slots } = flow[LAID]
+  const inputs = new Float64Array(slots.length * T)
   const last = anatomy.axis.length
   let total = 0
   anatomy.bands.forEach((band, b) => {
@@ -97,10 +99,10 @@ function pourOffCarcass(
   flow: Flow,
   setting: FlowSetting,
   state: Conventions,
-  liveKg: number,
+  liveKg: Kg,
   inputs: Float64Array,
 ) {
-  flow.slots.forEach((slot, s) => {
+  flow[LAID].slots.forEach((slot, s) => {
     if (slot.offCarcass === 0) return
     const path = slot.paths[setting.pathOf[s]!]!.path
     const part = lookup(flow.anatomy).part(slot.part)!

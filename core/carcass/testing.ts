@@ -1,13 +1,13 @@
 import { ANATOMIES, TISSUES, type Anatomy, type SideName, type Species } from '#core/anatomy'
+import { kg as kilograms, mm } from '#core/measure'
+import { insideOf } from './cutUp.ts'
+import { LAID } from './flow.ts'
 import {
-  balanceOf,
   compile,
-  evaluate,
+  cutUp as cutCarcass,
   flowWithRibs,
-  newYield,
   NO_CHOICES,
-  pour,
-  setFlow,
+  SidedMap,
   type Choices,
   type Conventions,
   type Flow,
@@ -22,25 +22,28 @@ export function flowOf(species: Species | Anatomy): Flow {
   return flows.get(anatomy)!
 }
 
-type Sided = Record<string, string>
+type Of<V> = Record<string, V>
 const SIDES: SideName[] = ['left', 'right', 'animal']
-const keyed = <V>(of: Record<string, V>, sides: readonly SideName[]) =>
-  Object.entries(of).flatMap(([id, v]) => sides.map((s) => [`${id}:${s}`, v] as const))
+const keyed = <V>(of: Of<V>, sides: readonly SideName[]) =>
+  Object.entries(of).flatMap(([id, value]) => sides.map((side) => ({ id, side, value })))
 
 /** Choices in short: ways, lines and mm for both sides, and ways of one side that differ. */
 export const choose = (
-  both: Sided = {},
-  more: { lines?: Sided; mm?: Record<string, number>; left?: Sided; right?: Sided } & Partial<
-    Pick<Choices, 'trim'>
-  > = {},
+  both: Of<string> = {},
+  more: {
+    lines?: Of<string>
+    mm?: Of<number>
+    left?: Of<string>
+    right?: Of<string>
+  } & Partial<Pick<Choices, 'trim'>> = {},
 ): Choices => ({
-  paths: new Map([
+  paths: new SidedMap([
     ...keyed(both, SIDES),
     ...keyed(more.left ?? {}, ['left']),
     ...keyed(more.right ?? {}, ['right']),
   ]),
-  lines: new Map(keyed(more.lines ?? {}, SIDES)),
-  mm: new Map(keyed(more.mm ?? {}, SIDES)),
+  lines: new SidedMap(keyed(more.lines ?? {}, SIDES)),
+  mm: new SidedMap(keyed(more.mm ?? {}, SIDES).map((e) => ({ ...e, value: mm(e.value) }))),
   trim: more.trim ?? 'standard',
 })
 
@@ -56,19 +59,36 @@ export function cutUp(
   }: { kg?: number; conventions?: Conventions; liveKg?: number; ribs?: number | null } = {},
 ) {
   const flow = flowWithRibs(flowOf(species), ribs)
-  const { anatomy } = flow
-  const setting = setFlow(flow, choices)
-  const inputs = pour(flow, setting, conventions, kg, liveKg)
-  const y = evaluate(flow, setting, inputs, newYield(flow))
+  const cutting = cutCarcass(flow, choices, {
+    conventions,
+    carcass: kilograms(kg),
+    live: kilograms(liveKg),
+  })
+  const { inputs } = insideOf(cutting)
+  const poured = (s: number) => TISSUES.reduce((sum, _, t) => sum + inputs[s * 4 + t]!, 0)
   const part = (id: string, side?: SideName) =>
-    flow.slots.reduce(
-      (sum, slot, i) =>
-        slot.part === id && (!side || slot.side === side)
-          ? TISSUES.reduce((s, _, t) => s + inputs[i * 4 + t]!, sum)
-          : sum,
+    flow[LAID].slots.reduce(
+      (sum, slot, s) => (slot.part === id && (!side || slot.side === side) ? sum + poured(s) : sum),
       0,
     )
-  const cut = (id: string) => y.cutKg[anatomy.cuts.findIndex((c) => c.id === id)]!
+  const cuts = flow.anatomy.cuts.map((c) => cutting.cutKg(c.id))
   const tissue = TISSUES.map((_, t) => inputs.reduce((s, mass, i) => (i % 4 === t ? s + mass : s), 0))
-  return { flow, setting, inputs, y, part, cut, tissue, balance: balanceOf(flow, inputs, y) }
+  return { flow, cutting, part, cut: cutting.cutKg.bind(cutting), cuts, tissue, balance: cutting.balance }
+}
+
+/** Every way of every slot with its shares of each tissue, at every trim level: what closes, or does not. */
+export function sharesOf(flow: Flow) {
+  const { slots, shares } = flow[LAID]
+  return slots.flatMap((slot) =>
+    slot.paths.flatMap(({ path, start, end }) =>
+      Object.entries(shares).flatMap(([level, share]) =>
+        TISSUES.map((tissue, t) => ({
+          path: path.id,
+          level,
+          tissue,
+          shares: Array.from({ length: end - start }, (_, i) => share[(start + i) * 4 + t]!),
+        })),
+      ),
+    ),
+  )
 }

@@ -1,5 +1,6 @@
-import { fromKg, minor, perKg, type MassUnit, type Minor } from '#core/measure'
-import type { Fee, Plan } from '#core/plan'
+import { fromKg, kg, minor, perKg, priceOf, sumOf, type Kg, type Minor } from '#core/measure'
+import type { Plan } from '#core/plan'
+import type { Fee, FeeId } from '#core/records'
 
 export interface CostRow {
   id: string
@@ -13,45 +14,57 @@ export interface CostFigures {
   total: Minor
 }
 
-const FEE_WORD = { kill: 'Kill fee', 'cut-wrap': 'Cut and wrap', pack: 'Packing' } as const
+/** What a lot is billed by: its animals, its weights, what is packed, and the time at the bench. */
+export interface Billed {
+  count: number
+  hot: Kg
+  hanging: Kg
+  packs: number
+  minutes: number
+}
 
-function feeAmount(fee: Fee, count: number, hot: number, hanging: number, packs: number): number {
+const FEE_WORD: Record<FeeId, string> = { kill: 'Kill fee', 'cut-wrap': 'Cut and wrap', pack: 'Packing' }
+
+function feeAmount(fee: Fee, billed: Billed): Minor {
+  const weight = fee.basis === 'hanging' ? billed.hanging : billed.hot
   switch (fee.per) {
     case 'head':
-      return fee.amount * count
+      return minor(fee.amount * billed.count)
     case 'pack':
-      return fee.amount * packs
+      return minor(fee.amount * billed.packs)
     case 'kg':
     case 'lb':
-      return fee.amount * fromKg(fee.basis === 'hanging' ? hanging : hot, fee.per as MassUnit)
+      return minor(fee.amount * fromKg(weight, fee.per))
   }
 }
 
-/**
- * All an animal costs: what was entered, and the fees that follow from the plan: per head, per hot or hanging
- * weight (kg in, billed in the fee's unit), per pack. Each row whole minor units; the total is their sum.
- */
-export function costsOf(
-  plan: Pick<Plan, 'costs' | 'fees'>,
-  count: number,
-  weights: { hot: number; hanging: number },
-  packs: number,
-): CostFigures {
-  const rows: CostRow[] = plan.costs.map((c) => ({
-    id: c.id,
-    label: c.label,
-    amount: minor(c.amount),
-    fromPlan: false,
+const total = (rows: readonly CostRow[]): Minor => sumOf(rows, (r) => r.amount)
+
+/** Fees that follow from the plan: per head, per hot or hanging weight (billed in the fee's unit), per pack. */
+export function feesOf(fees: Plan['fees'], billed: Billed): CostRow[] {
+  return Object.values(fees).map((fee) => ({
+    id: fee.fee,
+    label: FEE_WORD[fee.fee],
+    amount: feeAmount(fee, billed),
+    fromPlan: true,
   }))
-  for (const [id, fee] of Object.entries(plan.fees) as [keyof typeof FEE_WORD, Fee][]) {
-    rows.push({
-      id,
-      label: FEE_WORD[id],
-      amount: minor(feeAmount(fee, count, weights.hot, weights.hanging, packs)),
-      fromPlan: true,
-    })
-  }
-  return { rows, total: minor(rows.reduce((sum, r) => sum + r.amount, 0)) }
+}
+
+/** Minutes at the bench at the farm's rate for an hour, whole minor units. */
+export const labourOf = (minutes: number, hour: Minor): Minor => minor((minutes / 60) * hour)
+
+/**
+ * All an animal costs: what was entered, the fees that follow from the plan, and the plan's minutes at the farm's rate.
+ * Each row whole minor units; the total is their sum.
+ */
+export function costsOf(plan: Pick<Plan, 'costs' | 'fees'>, billed: Billed, hour: Minor): CostFigures {
+  const labour = labourOf(billed.minutes, hour)
+  const rows: CostRow[] = [
+    ...plan.costs.map((c) => ({ ...c, fromPlan: false })),
+    ...feesOf(plan.fees, billed),
+    ...(labour > 0 ? [{ id: 'labour', label: 'Labour at the bench', amount: labour, fromPlan: true }] : []),
+  ]
+  return { rows, total: total(rows) }
 }
 
 /** Minor units that fees rise by per kg of hot and of hanging weight: what makes cost follow a drawn carcass. */
@@ -59,7 +72,10 @@ export function feePerKg(fees: Plan['fees']): { hot: number; hanging: number } {
   const slope = { hot: 0, hanging: 0 }
   for (const fee of Object.values(fees)) {
     if (fee.per === 'kg' || fee.per === 'lb')
-      slope[fee.basis === 'hanging' ? 'hanging' : 'hot'] += perKg({ minor: fee.amount, per: fee.per })
+      slope[fee.basis === 'hanging' ? 'hanging' : 'hot'] += perKg(priceOf(fee.amount, fee.per))
   }
   return slope
 }
+
+/** Average price per kg that so many kilograms must bring to pay a need; null when there is nothing to sell. */
+export const neededPerKg = (need: number, sold: Kg): number | null => (sold > kg(0) ? need / sold : null)

@@ -1,10 +1,10 @@
-/** What did the animal cost, and do the cuts pay for it? */
-export { costsOf, feePerKg } from './costs.ts'
-export type { CostFigures, CostRow } from './costs.ts'
-export { priceInForce, soldFactor, takings } from './takings.ts'
+/** What did the animal cost, what is a plan worth, and do the cuts pay for it? */
+export { costsOf, feePerKg, feesOf, labourOf, neededPerKg } from './costs.ts'
+export type { Billed, CostFigures, CostRow } from './costs.ts'
+export { priceInForce, soldFactor, takings, takingsPerKg } from './takings.ts'
+export { afterBench, lessWorth, perPlate, valueOf, worthOf } from './valuation.ts'
+export type { ValuedCut, ValuingTerms, Worth } from './valuation.ts'
 export { solvePrices, onGrid } from './solve.ts'
 export type { PriceLine, PriceProblem, PriceSolution } from './solve.ts'
-export { priceList } from './priceList.ts'
-export type { PriceList } from './priceList.ts'
 export { sharePrices } from './shares.ts'
 export type { SharePrices } from './shares.ts'

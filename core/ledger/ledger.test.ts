@@ -1,10 +1,12 @@
 import fc from 'fast-check'
 import loadHighs from 'highs'
 import { describe, expect, it } from 'vitest'
-import { KG_PER_LB } from '#core/measure'
+import { kg, KG_PER_LB, minor, minorOf, priceOf, sayIssue } from '#core/measure'
+import type { Fee } from '#core/records'
 import { costsOf, onGrid, priceInForce, sharePrices, solvePrices, takings, type PriceLine } from './index.ts'
 
 const highs = await loadHighs()
+const both = (name: string) => ({ american: name, commonwealth: name })
 
 const line = fc.record({
   quantity: fc.double({ min: 0.5, max: 60, noNaN: true }),
@@ -17,6 +19,7 @@ const named = (
 ): PriceLine[] =>
   lines.map((l, i) => ({
     cut: `c${i}`,
+    names: both(`c${i}`),
     quantity: l.quantity,
     index: l.index,
     locked: null,
@@ -79,7 +82,7 @@ describe('endings', () => {
         fc.integer({ min: 5000, max: 120000 }),
         fc.constantFrom('exact', 'fives', 'nines', 'halves' as const),
         (raw, need, ending) => {
-          const lines = raw.map((l, i) => ({ ...l, cut: `c${i}` }))
+          const lines = raw.map((l, i) => ({ ...l, cut: `c${i}`, names: both(`c${i}`) }))
           const out = solvePrices({ lines, need, ending })
           if (!out.ok) return
           const bring = (change?: string) =>
@@ -113,22 +116,28 @@ describe('endings', () => {
       need: 10000,
       ending: 'exact',
       lines: [
-        { cut: 'chops', quantity: 10, index: 1, locked: null, floor: null, ceiling: 500 },
-        { cut: 'ham', quantity: 4, index: 1, locked: 300, floor: null, ceiling: null },
+        {
+          cut: 'chops',
+          names: both('chops'),
+          quantity: 10,
+          index: 1,
+          locked: null,
+          floor: null,
+          ceiling: 500,
+        },
+        { cut: 'ham', names: both('ham'), quantity: 4, index: 1, locked: 300, floor: null, ceiling: null },
       ],
     })
     expect(out).toMatchObject({
       ok: false,
-      issues: [
-        {
-          code: 'price-impossible',
-          figures: { most: '6200', short: '3800', binding: 'the ceiling on chops, the lock on ham' },
-        },
-      ],
+      issues: [{ code: 'price-impossible', figures: { need: 10000, most: 6200 } }],
     })
+    expect(out.ok || sayIssue(out.issues[0]!)).toContain(
+      '$38.00 short. Held down by the ceiling on chops, the lock on ham.',
+    )
   })
   it('refuses a floor above its ceiling, and a list with nothing to price', () => {
-    const l = { cut: 'a', quantity: 1, index: 1, locked: null, floor: 900, ceiling: 800 }
+    const l = { cut: 'a', names: both('a'), quantity: 1, index: 1, locked: null, floor: 900, ceiling: 800 }
     expect(solvePrices({ need: 1, ending: 'exact', lines: [l] })).toMatchObject({
       ok: false,
       issues: [{ code: 'price-floor-above-ceiling' }],
@@ -141,38 +150,41 @@ describe('endings', () => {
 
 describe('costs and takings', () => {
   it('fees follow from the plan, each on its own weight basis, and rows add up to the minor unit', () => {
+    const fee = (of: Omit<Fee, 'kind'>): Fee => ({ kind: 'fee', ...of })
+    const cutWrap = fee({ fee: 'cut-wrap', amount: 95, per: 'lb', basis: 'hot' })
     const fees = {
-      kill: { amount: 7500, per: 'head', basis: null },
-      'cut-wrap': { amount: 95, per: 'lb', basis: 'hot' },
-      pack: { amount: 40, per: 'pack', basis: null },
-    } as const
-    const weights = { hot: 180 * KG_PER_LB, hanging: 176 * KG_PER_LB }
-    const { rows, total } = costsOf(
-      { costs: [{ id: 'a', label: 'Weaner', amount: 9000 }], fees },
-      1,
-      weights,
-      100,
-    )
+      kill: fee({ fee: 'kill', amount: 7500, per: 'head', basis: null }),
+      'cut-wrap': cutWrap,
+      pack: fee({ fee: 'pack', amount: 40, per: 'pack', basis: null }),
+    }
+    const weights = { count: 1, hot: kg(180 * KG_PER_LB), hanging: kg(176 * KG_PER_LB), minutes: 0 }
+    const costs = [{ id: 'a', label: 'Weaner', amount: minor(9000) }]
+    const { rows, total } = costsOf({ costs, fees }, { ...weights, packs: 100 }, minor(0))
     expect(rows.map((r) => r.amount)).toEqual([9000, 7500, 17100, 4000])
     expect(total).toBe(37600)
     const cold = costsOf(
-      { costs: [], fees: { 'cut-wrap': { ...fees['cut-wrap'], basis: 'hanging' } } },
-      1,
-      weights,
-      0,
+      { costs: [], fees: { 'cut-wrap': { ...cutWrap, basis: 'hanging' } } },
+      { ...weights, packs: 0 },
+      minor(0),
     )
     expect(cold.total).toBe(16720)
   })
+  it('the plan’s minutes cost the farm’s hour: 142 minutes at $18 are $42.60', () => {
+    const billed = { count: 1, hot: kg(80), hanging: kg(78), packs: 0, minutes: 142 }
+    const { rows } = costsOf({ costs: [], fees: {} }, billed, minor(1800))
+    expect(rows).toMatchObject([{ id: 'labour', amount: 4260, fromPlan: true }])
+    expect(costsOf({ costs: [], fees: {} }, billed, minor(0)).rows).toEqual([])
+  })
   it('what does not sell at full price brings half: 10 lb at $8, 90 % sold, is $76', () => {
-    expect(takings(10 * KG_PER_LB, { minor: 800, per: 'lb' }, 0.9)).toBe(7600)
+    expect(takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), 0.9)).toBe(7600)
   })
   it('until a price is set it is the index times the price of mince', () => {
-    const terms = { index: 2, price: null, lock: false, floor: null, ceiling: null, sold: 1, done: false }
-    expect(priceInForce(terms, 750 / KG_PER_LB, 'lb')).toEqual({ minor: 1500, per: 'lb' })
+    const terms = { index: 2, price: null, lock: false, floor: null, ceiling: null, sold: 1 }
+    expect(priceInForce(terms, priceOf(750, 'lb'), 'lb')).toEqual(priceOf(1500, 'lb'))
   })
   it('two halves of a live animal pay at least the whole', () => {
-    const s = sharePrices(100001, 80, 1, 'kg')
+    const s = sharePrices(minor(100001), kg(80), 1, 'kg')
     expect(2 * s.half).toBeGreaterThanOrEqual(100001)
-    expect(s.perUnit * 80).toBeGreaterThanOrEqual(100001)
+    expect(minorOf(s.price) * 80).toBeGreaterThanOrEqual(100001)
   })
 })

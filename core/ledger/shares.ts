@@ -1,16 +1,22 @@
-import { fromKg, type MassUnit } from '#core/measure'
+import { fromKg, minor, priceOf, type Kg, type MassUnit, type Minor, type UnitPrice } from '#core/measure'
 
-/** Shares of a live animal: what must be asked in all, and for a whole, half and quarter. Minor units, rounded up. */
+/** Shares of a live animal: what must be asked in all, and for a whole, half and quarter, rounded up. */
 export interface SharePrices {
-  perUnit: number
-  whole: number
-  half: number
-  quarter: number
+  price: UnitPrice
+  whole: Minor
+  half: Minor
+  quarter: Minor
 }
 
-/** The share price that pays the cost and target over the expected hanging weight (kg) of one animal. */
-export function sharePrices(need: number, hangingKg: number, count: number, unit: MassUnit): SharePrices {
-  const perUnit = Math.ceil(need / fromKg(hangingKg, unit) - 1e-9)
-  const whole = Math.ceil(need / count - 1e-9)
-  return { perUnit, whole, half: Math.ceil(whole / 2), quarter: Math.ceil(whole / 4) }
+const up = (value: number): Minor => minor(Math.ceil(value - 1e-9))
+
+/** The share price that pays the cost and target over the expected hanging weight of the lot. */
+export function sharePrices(need: Minor, hanging: Kg, count: number, unit: MassUnit): SharePrices {
+  const whole = up(need / count)
+  return {
+    price: priceOf(up(need / fromKg(hanging, unit)), unit),
+    whole,
+    half: up(whole / 2),
+    quarter: up(whole / 4),
+  }
 }

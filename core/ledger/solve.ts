@@ -1,9 +1,10 @@
-import { refuse, type Outcome } from '#core/measure'
-import type { Ending } from '#core/plan'
+import { refuse, type Names, type Outcome } from '#core/measure'
+import type { Ending } from '#core/records'
 
-/** A cut to price. `quantity` is what is expected to be paid for, in the price's unit; prices in minor units per unit. */
+/** A cut to price, by its id. `quantity` is what is expected to be paid for, in the price's unit; prices in minor units per unit. */
 export interface PriceLine {
   cut: string
+  names: Names
   quantity: number
   index: number
   locked: number | null
@@ -53,27 +54,24 @@ const lineNet = (l: PriceLine, price: number) => Math.round(l.quantity * price)
  * then puts every free price on its ending so that the whole-unit net still covers and lowering any one of
  * them a step (not below its floor) would not. Refuses with the bounds that make it impossible.
  */
-export function solvePrices(
-  problem: PriceProblem,
-  show: (minor: number) => string = String,
-): Outcome<PriceSolution> {
+export function solvePrices(problem: PriceProblem): Outcome<PriceSolution> {
   const { lines, need, ending } = problem
   for (const l of lines) {
     if (l.floor !== null && l.ceiling !== null && l.floor > l.ceiling) {
       return refuse('price-floor-above-ceiling', `floor:${l.cut}`, {
-        cut: l.cut,
-        floor: show(l.floor),
-        ceiling: show(l.ceiling),
+        cut: l.names,
+        floor: l.floor,
+        ceiling: l.ceiling,
       })
     }
   }
   const open = lines.filter(free)
-  if (open.length === 0) return refuse('price-nothing-to-sell', 'prices')
+  if (open.length === 0) return refuse('price-nothing-to-sell', 'prices', {})
   const lockedNet = lines.reduce((sum, l) => sum + (l.locked === null ? 0 : lineNet(l, l.locked)), 0)
   const scale = scaleFor(open, need - lockedNet)
-  if (scale === null) return impossible(lines, open, need, lockedNet, show)
+  if (scale === null) return impossible(lines, open, need, lockedNet)
   const prices = endings(open, scale, need - lockedNet, ending)
-  if (!prices) return impossible(lines, open, need, lockedNet, show)
+  if (!prices) return impossible(lines, open, need, lockedNet)
   const all = new Map(lines.map((l) => [l.cut, l.locked ?? prices.get(l.cut) ?? 0]))
   return {
     ok: true,
@@ -145,25 +143,11 @@ function endings(open: PriceLine[], scale: number, need: number, ending: Ending)
   return price
 }
 
-function impossible(
-  lines: PriceLine[],
-  open: PriceLine[],
-  need: number,
-  lockedNet: number,
-  show: (minor: number) => string,
-) {
-  const most = lockedNet + open.reduce((sum, l) => sum + lineNet(l, l.ceiling ?? 0), 0)
-  const binding = [
-    ...open.flatMap((l) => (l.ceiling === null ? [] : [`the ceiling on ${l.cut}`])),
-    ...lines.flatMap((l) => (l.locked === null || l.quantity <= 0 ? [] : [`the lock on ${l.cut}`])),
-  ]
+function impossible(lines: PriceLine[], open: PriceLine[], need: number, lockedNet: number) {
   return refuse('price-impossible', 'prices', {
-    need: show(need),
-    most: show(most),
-    short: show(Math.max(0, need - most)),
-    binding:
-      binding.length > 6
-        ? `${binding.slice(0, 6).join(', ')} and ${binding.length - 6} more`
-        : binding.join(', '),
+    need,
+    most: lockedNet + open.reduce((sum, l) => sum + lineNet(l, l.ceiling ?? 0), 0),
+    ceilings: open.flatMap((l) => (l.ceiling === null ? [] : [l.names])),
+    locks: lines.flatMap((l) => (l.locked === null || l.quantity <= 0 ? [] : [l.names])),
   })
 }

@@ -1,18 +1,31 @@
-import { fromKg, minor, pricePer, type MassUnit, type Minor, type UnitPrice } from '#core/measure'
+import {
+  minor,
+  perKg,
+  priceOf,
+  toKg,
+  worthAt,
+  type Kg,
+  type MassUnit,
+  type Minor,
+  type UnitPrice,
+} from '#core/measure'
 import type { CutTerms } from '#core/plan'
 
 /** Share of its price that meat still brings when it does not sell at full price (our own working figure). */
 const REST_SHARE = 0.5
 
-/** The price that counts: what was set, or index × the farm's mince price while nothing is. Whole minor units per `unit`. */
-export function priceInForce(terms: CutTerms, mincePerKg: number, unit: MassUnit): UnitPrice {
+/** The price that counts: what was set, or index × the farm's mince price while nothing is, in whole minor units per `unit`. */
+export function priceInForce(terms: CutTerms, mince: UnitPrice, unit: MassUnit): UnitPrice {
   if (terms.price) return terms.price
-  return { minor: Math.round(pricePer(terms.index * mincePerKg, unit).minor), per: unit }
+  // Rounded once, from the exact rate: a price that lies on a half is not pushed over it.
+  return priceOf(Math.round(terms.index * perKg(mince) * toKg(1, unit)), unit)
 }
 
 /** What a price brings on average when a share σ sells at it and the rest at a part δ of it: σ + (1 − σ)·δ. */
 export const soldFactor = (sold: number): number => sold + (1 - sold) * REST_SHARE
 
-/** Expected net of a cut: displayed weight × price × (σ + (1 − σ)·δ), whole minor units. */
-export const takings = (kg: number, price: UnitPrice, sold: number): Minor =>
-  minor(fromKg(kg, price.per) * price.minor * soldFactor(sold))
+/** Expected net: displayed weight × price × (σ + (1 − σ)·δ), whole minor units. */
+export const takings = (mass: Kg, price: UnitPrice, sold: number): Minor =>
+  minor(worthAt(mass, price) * soldFactor(sold))
+/** The same for a drawn weight, minor units not rounded. */
+export const takingsPerKg = (price: UnitPrice, sold: number): number => perKg(price) * soldFactor(sold)

@@ -1,12 +1,40 @@
 /** How are weights, money and figures typed, kept and shown? Everything that reads or writes a unit is here. */
-export { kg, grams, minor, KG_PER_LB } from './units.ts'
-export type { Grams, Kg, MassUnit, Minor } from './units.ts'
+export {
+  grams,
+  KG_PER_LB,
+  kg,
+  kgOf,
+  MASS_UNITS,
+  milli,
+  minor,
+  minus,
+  mm,
+  plus,
+  sumOf,
+  times,
+} from './units.ts'
+export type { Grams, Kg, MassUnit, Milli, Minor, Mm } from './units.ts'
 export { formatMass, formatMassRange, fromKg, gramsOf, massDigits, parseMass, toKg } from './mass.ts'
 export type { TypedMass } from './mass.ts'
-export { currencyDigits, formatMoney, formatPrice, parseMoney, perKg, pricePer } from './money.ts'
+export {
+  currencyDigits,
+  formatMoney,
+  formatPrice,
+  minorOf,
+  parseMoney,
+  perKg,
+  priceIn,
+  priceOf,
+  pricePer,
+  worthAt,
+} from './money.ts'
 export type { UnitPrice } from './money.ts'
 export { formatPercent, roundToSum } from './figures.ts'
 export { interval, quantilesOf } from './interval.ts'
 export type { Interval } from './interval.ts'
-export { refuse, sayIssue } from './issue.ts'
-export type { Issue, Outcome } from './issue.ts'
+export { issueOf, refuse } from './issue.ts'
+export type { Issue, IssueCode, Outcome, WeightStage } from './issue.ts'
+export { PLAIN, sayIssue, saysFor } from './says.ts'
+export type { Says, Tongue } from './says.ts'
+export { NAME_SETS } from './names.ts'
+export type { Names, NameSet } from './names.ts'

@@ -32,7 +32,7 @@ function unitNamed(word: string | undefined, fallback: MassUnit) {
  */
 export function parseMass(text: string, fallback: MassUnit, field = 'weight'): Outcome<TypedMass> {
   const typed = text.trim()
-  if (typed === '') return refuse('mass-empty', field)
+  if (typed === '') return refuse('mass-empty', field, {})
   const both = POUNDS_OUNCES.exec(typed)
   if (both) {
     const ounces = Number(both[2]!.replace(',', '.'))
@@ -59,7 +59,8 @@ function positive(value: number, unit: MassUnit, typed: string, field: string): 
 }
 
 export const toKg = (value: number, unit: MassUnit): Kg => kg(unit === 'kg' ? value : value * KG_PER_LB)
-export const fromKg = (mass: number, unit: MassUnit): number => (unit === 'kg' ? mass : mass / KG_PER_LB)
+/** A mass in a unit asked for: a figure, no longer kilograms. */
+export const fromKg = (mass: Kg, unit: MassUnit): number => (unit === 'kg' ? mass : mass / KG_PER_LB)
 /** Whole grams of a typed weight: 0.5 g is finer than any scale on a farm. */
 export const gramsOf = (mass: TypedMass): Grams => grams(toKg(mass.value, mass.unit) * 1000)
 
@@ -67,11 +68,11 @@ export const gramsOf = (mass: TypedMass): Grams => grams(toKg(mass.value, mass.u
 export const massDigits = (unit: MassUnit) => (unit === 'kg' ? 2 : 1)
 
 /** "187.4 lb": a mass in kg, in the unit asked for. */
-export function formatMass(mass: number, unit: MassUnit, digits = massDigits(unit)): string {
+export function formatMass(mass: Kg, unit: MassUnit, digits = massDigits(unit)): string {
   return `${fromKg(mass, unit).toFixed(digits)} ${unit}`
 }
 
 /** "180.2–194.9 lb": the ends of an interval of kg. */
 export function formatMassRange(range: Interval, unit: MassUnit, digits = massDigits(unit)): string {
-  return `${fromKg(range.low, unit).toFixed(digits)}–${fromKg(range.high, unit).toFixed(digits)} ${unit}`
+  return `${fromKg(kg(range.low), unit).toFixed(digits)}–${fromKg(kg(range.high), unit).toFixed(digits)} ${unit}`
 }

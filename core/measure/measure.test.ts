@@ -4,10 +4,12 @@ import {
   formatMass,
   formatMoney,
   gramsOf,
+  kg,
   parseMass,
   parseMoney,
   perKg,
-  pricePer,
+  priceIn,
+  priceOf,
   roundToSum,
   sayIssue,
   type TypedMass,
@@ -69,8 +71,8 @@ describe('money', () => {
     for (const text of ['cheap', '12.345', '1.2.3', '']) expect(parseMoney(text, 'USD').ok, text).toBe(false)
   })
   it('a price per lb is the same price per kg', () => {
-    expect(perKg({ minor: 1000, per: 'lb' })).toBeCloseTo(2204.62, 2)
-    expect(pricePer(perKg({ minor: 895, per: 'lb' }), 'lb').minor).toBeCloseTo(895, 9)
+    expect(perKg(priceOf(1000, 'lb'))).toBeCloseTo(2204.62, 2)
+    expect(priceIn(priceIn(priceOf(895, 'lb'), 'kg'), 'lb').milli / 1000).toBeCloseTo(895, 2)
   })
 })
 
@@ -94,7 +96,7 @@ describe('figures on one screen', () => {
     expect(roundToSum([1.04, 2.04, 3.04], 1, 6).reduce((a, b) => a + b, 0)).toBeCloseTo(6, 9)
   })
   it('carry their unit', () => {
-    expect(formatMass(85, 'lb')).toBe('187.4 lb')
-    expect(formatMass(85, 'kg')).toBe('85.00 kg')
+    expect(formatMass(kg(85), 'lb')).toBe('187.4 lb')
+    expect(formatMass(kg(85), 'kg')).toBe('85.00 kg')
   })
 })

@@ -1,9 +1,10 @@
 import { refuse, type Outcome } from './issue.ts'
-import { KG_PER_LB, minor, type MassUnit, type Minor } from './units.ts'
+import { fromKg } from './mass.ts'
+import { KG_PER_LB, milli, minor, type Kg, type MassUnit, type Milli, type Minor } from './units.ts'
 
-/** A price in minor units per kg or per lb, exact in the unit it is shown in. */
+/** A price per kg or per lb, exact in the unit it is shown in: whole thousandths of a minor unit. */
 export interface UnitPrice {
-  minor: number
+  milli: Milli
   per: MassUnit
 }
 
@@ -50,13 +51,23 @@ export function formatMoney(amount: number, currency: string): string {
 
 /** "$8.95/lb". */
 export const formatPrice = (price: UnitPrice, currency: string) =>
-  `${formatMoney(price.minor, currency)}/${price.per}`
+  `${formatMoney(minorOf(price), currency)}/${price.per}`
 
-/** Minor units per kg of a price in either unit. */
-export const perKg = (price: UnitPrice): number =>
-  price.per === 'kg' ? price.minor : price.minor / KG_PER_LB
-/** The price in `per` that equals `minorPerKg`; not rounded. */
-export const pricePer = (minorPerKg: number, per: MassUnit): UnitPrice => ({
-  minor: per === 'kg' ? minorPerKg : minorPerKg * KG_PER_LB,
+/** Minor units a price comes to for one unit of weight; not rounded. */
+export const minorOf = (price: UnitPrice): number => price.milli / 1000
+/** A price of so many minor units a unit, to the thousandth. */
+export const priceOf = (minorUnits: number, per: MassUnit): UnitPrice => ({
+  milli: milli(minorUnits * 1000),
   per,
 })
+/** Minor units per kg of a price in either unit. */
+export const perKg = (price: UnitPrice): number =>
+  price.per === 'kg' ? minorOf(price) : minorOf(price) / KG_PER_LB
+/** The price in `per` that equals so many minor units per kg, to the thousandth. */
+export const pricePer = (minorPerKg: number, per: MassUnit): UnitPrice =>
+  priceOf(per === 'kg' ? minorPerKg : minorPerKg * KG_PER_LB, per)
+/** The same price in the other unit, to the thousandth of a minor unit. */
+export const priceIn = (price: UnitPrice, per: MassUnit): UnitPrice =>
+  price.per === per ? price : pricePer(perKg(price), per)
+/** What a weight comes to at a price: displayed weight × price in that unit. Minor units, not rounded. */
+export const worthAt = (mass: Kg, price: UnitPrice): number => fromKg(mass, price.per) * minorOf(price)

@@ -1,15 +1,12 @@
-import type { Anatomy, SideName } from '#core/anatomy'
-import type { Issue } from '#core/measure'
+import { lookup, sidesOf, type Anatomy } from '#core/anatomy'
+import { issueOf, mm, type Issue, type Names } from '#core/measure'
+import type { Decision, FactBody } from '#core/records'
 import { routesFor } from '#core/rules'
-import type { Command, Decision } from './commands.ts'
-import { tried } from './history.ts'
+import { tried, type Log } from './history.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
 
-const unknown = (field: string, kind: string, id: string): Issue => ({
-  code: 'unknown-id',
-  field,
-  figures: { kind, id },
-})
+const unknown = (field: string, kind: string, id: string): Issue => issueOf('unknown-id', field, { kind, id })
+const animalOf = (anatomy: Anatomy) => anatomy.names.american.toLowerCase()
 
 /** What a decision names that the anatomy does not have, or a figure out of its bounds; null when all is there. */
 export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
@@ -34,53 +31,12 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
       const line = anatomy.lines.find((l) => l.id === d.target)
       if (line?.kind !== 'along') return unknown('target', 'long line', d.target)
       return d.value !== null && (d.value < line.mm.low || d.value > line.mm.high)
-        ? {
-            code: 'line-out-of-range',
-            field: 'value',
-            figures: {
-              line: line.names.american,
-              typed: d.value,
-              low: line.mm.low,
-              high: line.mm.high,
-            },
-          }
-        : null
-    }
-    case 'ribs': {
-      const { ribs, names } = anatomy
-      if (d.value === null || (ribs && d.value >= ribs.low && d.value <= ribs.high)) return null
-      return {
-        code: 'ribs-impossible',
-        field: 'value',
-        figures: {
-          what: names.american.toLowerCase(),
-          typed: d.value,
-          low: ribs?.low ?? 0,
-          high: ribs?.high ?? 0,
-        },
-      }
-    }
-    case 'route':
-      return !d.value || routesFor(anatomy.species).some((r) => r.id === d.value)
-        ? null
-        : unknown('value', `route for a ${anatomy.names.american.toLowerCase()}`, d.value)
-    case 'step':
-      return ['break', ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`])].includes(d.target)
-        ? null
-        : unknown('target', 'step', d.target)
-    case 'convention':
-      return anatomy.conventions.some((c) => c.id === d.target)
-        ? null
-        : unknown('target', 'way of dressing', d.target)
-    case 'measure': {
-      const m = anatomy.measures.find((x) => x.id === d.target)
-      if (!m) return unknown('target', 'carcass measurement', d.target)
-      return d.value !== null && (d.value < m.low || d.value > m.high)
-        ? {
-            code: 'measure-impossible',
-            field: 'value',
-            figures: { what: m.names.american, typed: d.value, unit: m.unit, low: m.low, high: m.high },
-          }
+        ? issueOf('line-out-of-range', 'value', {
+            line: line.names,
+            typed: d.value,
+            low: mm(line.mm.low),
+            high: mm(line.mm.high),
+          })
         : null
     }
     case 'portion':
@@ -90,25 +46,80 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'floor':
     case 'ceiling':
     case 'sold':
-    case 'done':
       return anatomy.cuts.some((c) => c.id === d.target) ? null : unknown('target', 'cut', d.target)
-    default:
+    case 'trim':
+    case 'without':
+    case 'target':
+    case 'ending':
+    case 'sharePrice':
+    case 'days':
       return null
   }
 }
 
+/** What a fact names that the anatomy does not have, or a figure that no such animal has; null when it may be kept. */
+export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
+  switch (fact.kind) {
+    case 'observation':
+      return unknownSeen(anatomy, fact)
+    case 'tick': {
+      const known =
+        fact.what === 'cut'
+          ? lookup(anatomy).cut(fact.of)
+          : ['break', ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`])].includes(fact.of)
+      return known ? null : unknown('of', fact.what, fact.of)
+    }
+    case 'cost':
+    case 'fee':
+    case 'attachment':
+    case 'withdrawal':
+      return null
+  }
+}
+
+function unknownSeen(anatomy: Anatomy, fact: Extract<FactBody, { kind: 'observation' }>): Issue | null {
+  switch (fact.what) {
+    case 'route':
+      return routesFor(anatomy.species).some((r) => r.id === fact.value)
+        ? null
+        : unknown('value', `route for a ${animalOf(anatomy)}`, fact.value)
+    case 'dressing':
+      return anatomy.conventions.some((c) => c.id === fact.of)
+        ? null
+        : unknown('of', 'way of dressing', fact.of)
+    case 'measure': {
+      const m = anatomy.measures.find((x) => x.id === fact.of)
+      if (!m) return unknown('of', 'carcass measurement', fact.of)
+      const { low, high, unit } = m
+      return fact.value < low || fact.value > high
+        ? issueOf('measure-impossible', 'value', { what: m.names, typed: fact.value, unit, low, high })
+        : null
+    }
+    case 'ribs': {
+      const { ribs, names } = anatomy
+      if (ribs && fact.value >= ribs.low && fact.value <= ribs.high) return null
+      return issueOf('ribs-impossible', 'value', {
+        what: names,
+        typed: fact.value,
+        low: ribs?.low ?? 0,
+        high: ribs?.high ?? 0,
+      })
+    }
+  }
+}
+
+const LINE: Names = { american: 'line', commonwealth: 'line' }
+
 /** What was cut is cut: a ticked part keeps its way, and ticked lines lie where they are. */
-function frozenBy(plan: Plan, d: Decision): Issue | null {
+function frozenBy(anatomy: Anatomy, plan: Plan, d: Decision): Issue | null {
   if (
     d.field === 'path' &&
-    plan.steps.get(`${d.target}:${d.side}`) &&
-    d.value !== plan.choices.paths.get(`${d.target}:${d.side}`)
+    plan.steps.get(d.target, d.side) &&
+    d.value !== plan.choices.paths.get(d.target, d.side)
   )
-    return { code: 'step-done', field: 'value', figures: { part: d.target } }
+    return issueOf('step-done', 'value', { part: lookup(anatomy).part(d.target)!.names })
   const line = d.field === 'line' || d.field === 'mm'
-  return line && plan.steps.get('break:animal')
-    ? { code: 'step-done', field: 'value', figures: { part: 'line' } }
-    : null
+  return line && plan.steps.get('break', 'animal') ? issueOf('step-done', 'value', { part: LINE }) : null
 }
 
 /**
@@ -117,25 +128,30 @@ function frozenBy(plan: Plan, d: Decision): Issue | null {
  */
 export function checkDecisions(
   anatomy: Anatomy,
-  kept: readonly Command[],
+  kept: Log,
   added: readonly Decision[],
   restoring: boolean,
 ): Issue[] {
+  const at = (issue: Issue, i: number, field = issue.field): Issue => ({
+    ...issue,
+    field: `decisions.${i}.${field}`,
+  })
   const strangers = added.flatMap((d, i) => {
     const issue = unknownIn(anatomy, d)
-    return issue ? [{ ...issue, field: `decisions.${i}.${issue.field}` }] : []
+    return issue ? [at(issue, i)] : []
   })
   if (strangers.length > 0 || restoring) return strangers
   const after = readPlan(anatomy, tried(kept, added))
   const before = readPlan(anatomy, kept)
   return added.flatMap((d, i) => {
-    const frozen = frozenBy(before, d)
-    if (frozen) return [{ ...frozen, field: `decisions.${i}.value` }]
+    const frozen = frozenBy(anatomy, before, d)
+    if (frozen) return [at(frozen, i, 'value')]
     if (d.field !== 'path' || !d.value) return []
     const lost = after.dropped.find((x) => x.part === d.target && x.side === d.side && x.path === d.value)
-    const sides: SideName[] = d.side === 'animal' ? ['animal'] : ['left', 'right']
-    const taken = sides.filter((s) => after.choices.paths.get(`${d.target}:${s}`) === d.value)
+    const taken = sidesOf({ scope: d.side === 'animal' ? 'animal' : 'side' }).filter(
+      (s) => after.choices.paths.get(d.target, s) === d.value,
+    )
     const issue = lost?.issue ?? refusalOf(anatomy, after, d.target, taken, d.value)
-    return issue ? [{ ...issue, field: `decisions.${i}.value` }] : []
+    return issue ? [at(issue, i, 'value')] : []
   })
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import {
   ANATOMIES,
   openedFrom,
+  sidesOf as sidesOfPart,
   SPECIES,
   type Anatomy,
   type Path,
@@ -9,7 +10,8 @@ import {
   type Species,
 } from '#core/anatomy'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { readPlan, refusalOf, takePath, tried, type Decision } from './index.ts'
+import type { Decision, FactBody } from '#core/records'
+import { NO_LOG, readPlan, refusalOf, takePath, tried, type Said } from './index.ts'
 
 /** Every cell of the trade brief's tables of ways (common practice), and the ways that are it. */
 const CELLS: Record<Species, Record<string, string>> = {
@@ -179,16 +181,15 @@ const CELLS: Record<Species, Record<string, string>> = {
   },
 }
 
-const sidesOf = (a: Anatomy, part: string): SideName[] =>
-  a.parts.find((p) => p.id === part)!.scope === 'animal' ? ['animal'] : ['left', 'right']
+const sidesOf = (a: Anatomy, part: string) => sidesOfPart(a.parts.find((p) => p.id === part)!)
 
 /** What must be decided before a way can be taken: doors, the way its part comes out of, a line that makes the part. */
-function leadingTo(a: Anatomy, path: Path): Decision[] {
+function leadingTo(a: Anatomy, path: Path): Said[] {
   const part = a.parts.find((p) => p.id === path.part)!
-  const doors = [...(part.needs ?? []), ...(path.needs ?? [])].map((need): Decision => ({
-    field: 'convention',
-    target: need.replace('!', ''),
-    side: 'animal',
+  const doors = [...(part.needs ?? []), ...(path.needs ?? [])].map((need): FactBody => ({
+    kind: 'observation',
+    what: 'dressing',
+    of: need.replace('!', ''),
     value: !need.startsWith('!'),
   }))
   const outer = openedFrom(a, part.id)
@@ -234,21 +235,20 @@ describe('every way can be taken, and gives something', () => {
     const problems = a.paths.flatMap((path) => {
       const sides = sidesOf(a, path.part)
       const before = leadingTo(a, path)
-      const refusal = refusalOf(a, readPlan(a, tried([], before)), path.part, sides, path.id)
+      const refusal = refusalOf(a, readPlan(a, tried(NO_LOG, before)), path.part, sides, path.id)
       // A way shut out by another is reached by changing that one first.
       const freed =
         refusal?.code === 'shut-out'
           ? a.paths
               .filter((p) => p.part === refusal.figures!.part)
               .map((p) => [...before, ...takePath(a, p.part, sidesOf(a, p.part), p.id)])
-              .find((d) => !refusalOf(a, readPlan(a, tried([], d)), path.part, sides, path.id))
+              .find((d) => !refusalOf(a, readPlan(a, tried(NO_LOG, d)), path.part, sides, path.id))
           : before
       if (!freed || (refusal && refusal.code !== 'shut-out')) return [`${path.id}: ${refusal?.code}`]
-      const plan = readPlan(a, tried([], [...freed, ...takePath(a, path.part, sides, path.id)]))
+      const plan = readPlan(a, tried(NO_LOG, [...freed, ...takePath(a, path.part, sides, path.id)]))
       if (plan.dropped.length > 0) return [`${path.id}: dropped ${plan.dropped.map((d) => d.path).join()}`]
       const c = cutUp(species, plan.choices, { conventions: plan.conventions, liveKg: 160 })
-      const slot = c.flow.slotIndex.get(`${path.part}:${sides[0]}`)!
-      const kg = c.y.slotKg.slice(slot * 4, slot * 4 + 4).reduce((x, y) => x + y, 0)
+      const kg = c.cutting.partKg(path.part, sides[0])
       return kg > 0 || path.leaves ? [] : [`${path.id}: nothing to open`]
     })
     expect(problems).toEqual([])
@@ -260,7 +260,7 @@ describe('whole and split carcasses', () => {
   const taking = (part: string, way: string, whole: boolean, sides: SideName[] = ['left', 'right']) =>
     refusalOf(
       lamb,
-      readPlan(lamb, tried([], [{ field: 'convention', target: 'split', side: 'animal', value: !whole }])),
+      readPlan(lamb, tried(NO_LOG, [{ kind: 'observation', what: 'dressing', of: 'split', value: !whole }])),
       part,
       sides,
       way,
@@ -281,19 +281,16 @@ describe('whole and split carcasses', () => {
   it('a way of both sides is refused for one of them', () =>
     expect(taking('loin', 'loin-saddle', true, ['left'])).toBe('both-sides'))
   it('once one side is cut otherwise the saddle is gone from both, and the plan says so', () => {
-    const whole: Decision = { field: 'convention', target: 'split', side: 'animal', value: false }
+    const whole: FactBody = { kind: 'observation', what: 'dressing', of: 'split', value: false }
     const plan = readPlan(
       lamb,
-      tried(
-        [],
-        [
-          whole,
-          ...takePath(lamb, 'loin', ['left', 'right'], 'loin-saddle'),
-          { field: 'path', target: 'loin', side: 'right', value: 'loin-chops' },
-        ],
-      ),
+      tried(NO_LOG, [
+        whole,
+        ...takePath(lamb, 'loin', ['left', 'right'], 'loin-saddle'),
+        { field: 'path', target: 'loin', side: 'right', value: 'loin-chops' },
+      ]),
     )
-    expect(plan.choices.paths.get('loin:left')).toBeUndefined()
+    expect(plan.choices.paths.get('loin', 'left')).toBeUndefined()
     expect(plan.dropped).toMatchObject([{ part: 'loin', side: 'left', issue: { code: 'both-sides' } }])
     expect(cutUp('lamb', plan.choices).cut('saddle')).toBe(0)
   })
@@ -308,7 +305,7 @@ describe('doors that close at the kill', () => {
     const { steer } = ANATOMIES
     const old = readPlan(
       steer,
-      tried([], [{ field: 'convention', target: 'under30', side: 'animal', value: false }]),
+      tried(NO_LOG, [{ kind: 'observation', what: 'dressing', of: 'under30', value: false }]),
     )
     const refused = (part: string, way: string) =>
       refusalOf(steer, old, part, sidesOf(steer, part), way)?.code === 'door-closed'

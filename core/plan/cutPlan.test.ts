@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { mm } from '#core/measure'
+import type { CutPlan } from '#core/records'
 import {
   adoptPlan,
   checkDecisions,
@@ -8,11 +10,11 @@ import {
   readCutPlan,
   readPlan,
   tried,
-  type Command,
-  type CutPlan,
+  NO_LOG,
+  type Log,
 } from './index.ts'
 
-const adopt = (species: Species, plan: CutPlan, before: Command[] = []) => {
+const adopt = (species: Species, plan: CutPlan, before: Log = NO_LOG) => {
   const a = ANATOMIES[species]
   const { decisions, leftOut } = adoptPlan(a, readPlan(a, before), plan)
   return { decisions, leftOut, after: readPlan(a, tried(before, decisions)) }
@@ -23,8 +25,8 @@ describe('house plans', () => {
   it.each(plans)('%s, “%s” can be had whole from an animal dressed as usual', (species, _, plan) => {
     const { decisions, leftOut, after } = adopt(species, plan)
     expect(leftOut).toEqual([])
-    expect(checkDecisions(ANATOMIES[species], [], decisions, false)).toEqual([])
-    for (const p of plan.paths) expect(after.choices.paths.get(`${p.part}:${p.side}`)).toBe(p.path)
+    expect(checkDecisions(ANATOMIES[species], NO_LOG, decisions, false)).toEqual([])
+    for (const p of plan.paths) expect(after.choices.paths.get(p.part, p.side)).toBe(p.path)
     expect(after.choices.trim).toBe(plan.trim)
   })
   it('lets each species choose among at least six', () => {
@@ -34,16 +36,13 @@ describe('house plans', () => {
 
 describe('a plan kept under a name', () => {
   const { hog } = ANATOMIES
-  const before = tried(
-    [],
-    [
-      { field: 'path', target: 'loin', side: 'left', value: 'loin-roasts' },
-      { field: 'line', target: 'shoulder-line', side: 'right', value: '5|6' },
-      { field: 'mm', target: 'belly-line', side: 'left', value: 40 },
-      { field: 'trim', target: 'lot', side: 'animal', value: 'close' },
-      { field: 'portion', target: 'bacon', side: 'animal', value: { kind: 'pack', kg: 0.3, lb: 0.66 } },
-    ],
-  )
+  const before = tried(NO_LOG, [
+    { field: 'path', target: 'loin', side: 'left', value: 'loin-roasts' },
+    { field: 'line', target: 'shoulder-line', side: 'right', value: '5|6' },
+    { field: 'mm', target: 'belly-line', side: 'left', value: mm(40) },
+    { field: 'trim', target: 'lot', side: 'animal', value: 'close' },
+    { field: 'portion', target: 'bacon', side: 'animal', value: { kind: 'pack', kg: 0.3, lb: 0.66 } },
+  ])
   const kept = cutPlanOf(hog, readPlan(hog, before), 'Autumn hogs')
   it('goes out as JSON and comes back the same, and is the same plan on another animal', () => {
     const read = readCutPlan(JSON.stringify(kept))
@@ -67,25 +66,22 @@ describe('a plan kept under a name', () => {
     }
     const { leftOut, after } = adopt('hog', old)
     expect(leftOut).toEqual([{ what: 'loin: loin-of-old', why: 'this animal’s figures do not know it' }])
-    expect(after.choices.paths.get('loin:left')).toBe('loin-roasts')
+    expect(after.choices.paths.get('loin', 'left')).toBe('loin-roasts')
     const rind: CutPlan = { ...kept, paths: [{ part: 'belly', side: 'left', path: 'belly-slab' }] }
-    const skinned = tried([], [{ field: 'convention', target: 'skin', side: 'animal', value: false }])
+    const skinned = tried(NO_LOG, [{ kind: 'observation', what: 'dressing', of: 'skin', value: false }])
     expect(adopt('hog', rind, skinned).leftOut[0]!.why).toContain('needs the carcass scalded')
   })
   it('leaves what is ticked off as it was cut, and says so; the rest is taken', () => {
-    const ticked = tried(
-      [],
-      [
-        { field: 'path', target: 'leg', side: 'left', value: 'leg-grind' },
-        { field: 'step', target: 'leg', side: 'left', value: true },
-        { field: 'step', target: 'break', side: 'animal', value: true },
-      ],
-    )
+    const ticked = tried(NO_LOG, [
+      { field: 'path', target: 'leg', side: 'left', value: 'leg-grind' },
+      { kind: 'tick', what: 'step', of: 'leg', side: 'left' },
+      { kind: 'tick', what: 'step', of: 'break', side: 'animal' },
+    ])
     const wanted = housePlans(hog).find((p) => p.name === 'Roasts for winter')!
     const { decisions, leftOut, after } = adopt('hog', { ...wanted, lines: kept.lines }, ticked)
     expect(checkDecisions(hog, ticked, decisions, false)).toEqual([])
-    expect(after.choices.paths.get('leg:left')).toBe('leg-grind')
-    expect(after.choices.paths.get('leg:right')).toBe('leg-smoked')
+    expect(after.choices.paths.get('leg', 'left')).toBe('leg-grind')
+    expect(after.choices.paths.get('leg', 'right')).toBe('leg-smoked')
     expect(after.choices.lines.size).toBe(0)
     expect(leftOut.map((l) => l.what)).toEqual(['leg (ham)', 'line'])
   })
@@ -96,6 +92,6 @@ describe('a plan kept under a name', () => {
     ['of no known species', JSON.stringify({ ...kept, species: 'yak' }), 'species'],
   ])('a file that is %s is refused with the reason', (_, text, reason) => {
     const out = readCutPlan(text)
-    expect(out.ok ? '' : String(out.issues[0]!.figures!.reason)).toContain(reason)
+    expect(out.ok ? '' : JSON.stringify(out.issues[0]!.figures)).toContain(reason)
   })
 })

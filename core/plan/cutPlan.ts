@@ -1,30 +1,10 @@
-import { z } from 'zod'
-import { lookup, portionSchema, SPECIES, TRIM_LEVELS, type Anatomy } from '#core/anatomy'
-import { refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
-import { figureSchema, keySchema as id, lineSchema, textSchema } from '#core/records'
+import same from 'fast-deep-equal'
+import { lookup, type Anatomy, type SideName } from '#core/anatomy'
+import { SidedMap, type Sided } from '#core/carcass'
+import { issueOf, refuse, sayIssue, type Issue, type Mm, type Names, type Outcome } from '#core/measure'
+import { cutPlanSchema, type CutPlan, type Decision, type Half } from '#core/records'
 import { unknownIn } from './check.ts'
-import type { Decision } from './commands.ts'
 import { refusalOf, settle, type Plan } from './read.ts'
-
-const side = z.enum(['left', 'right', 'animal'])
-const half = z.enum(['left', 'right'])
-
-/** A named plan: how an animal of a species is cut, for any lot of it. What it does not name is as usual. */
-export const cutPlanSchema = z.object({
-  format: z.literal('ekko-plan'),
-  version: z.literal(1),
-  species: z.enum(SPECIES),
-  name: lineSchema(80),
-  says: textSchema(300),
-  trim: z.enum(TRIM_LEVELS),
-  lines: z.array(z.object({ line: id, side: half, setting: id })).max(60),
-  mm: z.array(z.object({ line: id, side: half, mm: figureSchema(0, 1000) })).max(40),
-  paths: z.array(z.object({ part: id, side, path: id })).max(300),
-  portions: z.array(z.object({ cut: id, portion: portionSchema })).max(200),
-})
-export type CutPlan = z.infer<typeof cutPlanSchema>
-
-const split = (key: string) => key.split(':') as [string, 'left' | 'right' | 'animal']
 
 /** The cutting of a lot's plan under a name. */
 export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = ''): CutPlan {
@@ -36,18 +16,9 @@ export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = '')
     name,
     says,
     trim,
-    lines: [...lines].map(([key, setting]) => {
-      const [line, s] = split(key)
-      return { line, side: s as 'left' | 'right', setting }
-    }),
-    mm: [...mm].map(([key, value]) => {
-      const [line, s] = split(key)
-      return { line, side: s as 'left' | 'right', mm: value }
-    }),
-    paths: [...paths].map(([key, path]) => {
-      const [part, s] = split(key)
-      return { part, side: s, path }
-    }),
+    lines: [...lines].map((e) => ({ line: e.id, side: e.side as Half, setting: e.value })),
+    mm: [...mm].map((e) => ({ line: e.id, side: e.side as Half, mm: e.value })),
+    paths: [...paths].map((e) => ({ part: e.id, side: e.side, path: e.value })),
     portions: [...plan.portions].map(([cut, portion]) => ({ cut, portion })),
   }
 }
@@ -122,58 +93,63 @@ export function adoptPlan(
   const find = lookup(anatomy)
   const leftOut: LeftOut[] = []
   const unknown = (what: string) => void leftOut.push({ what, why: 'this animal’s figures do not know it' })
-  const paths = new Map<string, string>()
-  for (const { part, side: s, path } of wanted.paths) {
+  const paths = new SidedMap<string>()
+  for (const { part, side, path } of wanted.paths) {
     const [p, way] = [find.part(part), find.path(path)]
-    if (!p || way?.part !== part || (p.scope === 'animal') !== (s === 'animal')) unknown(`${part}: ${path}`)
-    else paths.set(`${part}:${s}`, path)
+    if (!p || way?.part !== part || (p.scope === 'animal') !== (side === 'animal'))
+      unknown(`${part}: ${path}`)
+    else paths.set(part, side, path)
   }
-  const lines = new Map<string, string>()
+  const lines = new SidedMap<string>()
   for (const l of wanted.lines) {
     const line = anatomy.lines.find((x) => x.id === l.line)
     if (line?.kind === 'across' && line.settings.some((x) => x.id === l.setting))
-      lines.set(`${l.line}:${l.side}`, l.setting)
+      lines.set(l.line, l.side, l.setting)
     else unknown(`${l.line}: ${l.setting}`)
   }
-  const mm = new Map<string, number>()
+  const mm = new SidedMap<Mm>()
   for (const l of wanted.mm) {
     const line = anatomy.lines.find((x) => x.id === l.line)
-    if (line?.kind === 'along' && l.mm >= line.mm.low && l.mm <= line.mm.high)
-      mm.set(`${l.line}:${l.side}`, l.mm)
+    if (line?.kind === 'along' && l.mm >= line.mm.low && l.mm <= line.mm.high) mm.set(l.line, l.side, l.mm)
     else unknown(`${l.line}: ${l.mm} mm`)
   }
   const portions = new Map(
     wanted.portions.filter((p) => find.cut(p.cut) ?? unknown(p.cut)).map((p) => [p.cut, p.portion]),
   )
   const settled = settle(anatomy, paths, plan.conventions)
-  const kept = new Map([...paths].filter(([key]) => settled.paths.get(key) === paths.get(key)))
-  const why = new Map(settled.dropped.map((d) => [`${d.part}:${d.side}`, sayIssue(d.issue)]))
-  for (const [key, path] of paths)
-    if (!kept.has(key))
-      leftOut.push({ what: find.path(path)!.names.american, why: why.get(key) ?? 'it cannot be had here' })
+  const kept = new SidedMap<string>()
+  for (const { id: part, side, value: path } of paths) {
+    if (settled.paths.get(part, side) === path) kept.set(part, side, path)
+    else {
+      const lost = settled.dropped.find((d) => d.part === part && d.side === side)
+      const why = lost ? sayIssue(lost.issue) : 'it cannot be had here'
+      leftOut.push({ what: find.path(path)!.names.american, why })
+    }
+  }
   const after: Plan = { ...plan, choices: { ...plan.choices, paths: settled.paths } }
-  for (const [key, path] of kept) {
-    const [part, s] = split(key)
-    const sides = find.path(path)!.pair ? (['left', 'right'] as const) : [s]
+  for (const { id: part, side, value: path } of [...kept]) {
+    const sides = find.path(path)!.pair ? (['left', 'right'] as const) : [side]
     const refusal = refusalOf(anatomy, after, part, sides, path)
     if (!refusal) continue
-    kept.delete(key)
+    kept.delete(part, side)
     leftOut.push({ what: find.path(path)!.names.american, why: sayIssue(refusal) })
   }
-  const broken = plan.steps.get('break:animal') ?? false
-  const stays = (what: string) =>
-    void leftOut.push({ what, why: sayIssue({ code: 'step-done', field: 'path', figures: { part: what } }) })
-  for (const [key, done] of plan.steps) {
-    if (!done || key === 'break:animal') continue
-    const [now, then] = [plan.choices.paths.get(key), kept.get(key)]
-    if (now === then) continue
-    stays(find.part(split(key)[0])?.names.american.toLowerCase() ?? key)
-    if (now) kept.set(key, now)
-    else kept.delete(key)
+  const stays = (names: Names) =>
+    void leftOut.push({
+      what: names.american.toLowerCase(),
+      why: sayIssue(issueOf('step-done', 'path', { part: names })),
+    })
+  for (const { id: part, side } of plan.steps) {
+    const names = find.part(part)?.names
+    const [now, then] = [plan.choices.paths.get(part, side), kept.get(part, side)]
+    if (!names || now === then) continue
+    stays(names)
+    if (now) kept.set(part, side, now)
+    else kept.delete(part, side)
   }
-  const differs = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>) =>
-    a.size !== b.size || [...a].some(([key, value]) => b.get(key) !== value)
-  if (broken && (differs(lines, plan.choices.lines) || differs(mm, plan.choices.mm))) stays('line')
+  const broken = plan.steps.has('break', 'animal')
+  if (broken && (differ(lines, plan.choices.lines) || differ(mm, plan.choices.mm)))
+    stays({ american: 'line', commonwealth: 'line' })
   return {
     decisions: differences(plan, {
       paths: kept,
@@ -186,35 +162,37 @@ export function adoptPlan(
   }
 }
 
+const differ = (a: Sided<unknown>, b: Sided<unknown>) =>
+  a.size !== b.size || [...a].some(({ id, side, value }) => b.get(id, side) !== value)
+
 type Wanted = Pick<Plan['choices'], 'paths' | 'lines' | 'mm' | 'trim'> & Pick<Plan, 'portions'>
 
 /** Decisions only where the plan in force says otherwise; what the wanted one leaves open goes back to the usual. */
 function differences(plan: Plan, wanted: Wanted): Decision[] {
   const decisions: Decision[] = []
   const walk = <V>(
-    now: ReadonlyMap<string, V>,
-    then: ReadonlyMap<string, V>,
-    take: (key: string, v: V | null) => void,
+    now: Sided<V>,
+    then: Sided<V>,
+    take: (target: string, side: SideName, v: V | null) => Decision,
   ) => {
-    for (const key of new Set([...now.keys(), ...then.keys()]))
-      if (JSON.stringify(now.get(key)) !== JSON.stringify(then.get(key))) take(key, then.get(key) ?? null)
+    const places = new SidedMap([...now, ...then])
+    for (const { id, side } of places)
+      if (now.get(id, side) !== then.get(id, side)) decisions.push(take(id, side, then.get(id, side) ?? null))
   }
   const { choices } = plan
-  walk(choices.lines, wanted.lines, (key, value) => {
-    const [target, s] = split(key)
-    decisions.push({ field: 'line', target, side: s as 'left' | 'right', value })
-  })
-  walk(choices.mm, wanted.mm, (key, value) => {
-    const [target, s] = split(key)
-    decisions.push({ field: 'mm', target, side: s as 'left' | 'right', value })
-  })
-  walk(choices.paths, wanted.paths, (key, value) => {
-    const [target, s] = split(key)
-    decisions.push({ field: 'path', target, side: s, value })
-  })
-  walk(plan.portions, wanted.portions, (target, value) =>
-    decisions.push({ field: 'portion', target, side: 'animal', value }),
-  )
+  walk(choices.lines, wanted.lines, (target, side, value) => ({
+    field: 'line',
+    target,
+    side: side as Half,
+    value,
+  }))
+  walk(choices.mm, wanted.mm, (target, side, value) => ({ field: 'mm', target, side: side as Half, value }))
+  walk(choices.paths, wanted.paths, (target, side, value) => ({ field: 'path', target, side, value }))
+  for (const target of new Set([...plan.portions.keys(), ...wanted.portions.keys()])) {
+    const value = wanted.portions.get(target) ?? null
+    if (!same(plan.portions.get(target) ?? null, value))
+      decisions.push({ field: 'portion', target, side: 'animal', value })
+  }
   if (choices.trim !== wanted.trim)
     decisions.push({ field: 'trim', target: 'lot', side: 'animal', value: wanted.trim })
   return decisions

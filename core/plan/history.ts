@@ -1,13 +1,38 @@
-import type { Issue } from '#core/measure'
-import type { Command, Decision } from './commands.ts'
+import same from 'fast-deep-equal'
+import { issueOf, type Issue } from '#core/measure'
+import {
+  inForce,
+  subjectOf,
+  UNNAMED,
+  type Author,
+  type Command,
+  type Decision,
+  type Fact,
+  type FactBody,
+} from '#core/records'
+import type { FactRow } from './facts.ts'
+
+/** What reading needs of a decision that was kept. */
+export type CommandRow = Pick<
+  Command,
+  'id' | 'rev' | 'batch' | 'undoes' | 'redoes' | 'decision' | 'device' | 'person'
+>
+/** All that was decided and all that was seen of a lot. */
+export interface Log {
+  commands: readonly CommandRow[]
+  facts: readonly FactRow[]
+}
+export const NO_LOG: Log = { commands: [], facts: [] }
+/** What can be said of a lot: a decision of its plan, or a fact. */
+export type Said = Decision | FactBody
 
 /** Two decisions on the same key are about the same thing; on different keys they merge. */
 export const decisionKey = (d: Pick<Decision, 'target' | 'side' | 'field'>) =>
   `${d.field}|${d.target}|${d.side}`
 
 /** The last decision on every key. */
-export function latest(commands: readonly Command[]): Map<string, Command> {
-  const last = new Map<string, Command>()
+export function latest<C extends Pick<CommandRow, 'decision'>>(commands: readonly C[]): Map<string, C> {
+  const last = new Map<string, C>()
   for (const c of commands) last.set(decisionKey(c.decision), c)
   return last
 }
@@ -16,12 +41,12 @@ export function latest(commands: readonly Command[]): Map<string, Command> {
 export interface Conflict {
   mine: Decision
   theirs: Decision
-  seq: number
+  rev: number
 }
 
 /** Decisions that someone else took on the same fields after `base`, with another value; `own` batches are not someone else. */
 export function conflicts(
-  commands: readonly Command[],
+  commands: readonly CommandRow[],
   base: number,
   mine: readonly Decision[],
   own: readonly string[] = [],
@@ -29,10 +54,23 @@ export function conflicts(
   const last = latest(commands)
   return mine.flatMap((d) => {
     const other = last.get(decisionKey(d))
-    if (!other || other.seq <= base || own.includes(other.batch)) return []
-    if (JSON.stringify(other.decision.value) === JSON.stringify(d.value)) return []
-    return [{ mine: d, theirs: other.decision, seq: other.seq }]
+    if (!other || other.rev <= base || own.includes(other.batch)) return []
+    return same(other.decision.value, d.value) ? [] : [{ mine: d, theirs: other.decision, rev: other.rev }]
   })
+}
+
+/** A fact that another corrected, or first stated, since the page last heard. */
+export interface FactConflict {
+  mine: FactBody | null
+  theirs: FactBody | null
+  /** The record to correct, for who keeps theirs. */
+  id: string
+}
+
+/** The fact in force about the same thing, whichever it is. */
+export function standingFact(facts: readonly FactRow[], fact: FactBody): FactRow | null {
+  const subject = subjectOf(fact)
+  return subject === null ? null : (inForce(facts).find((f) => subjectOf(f.fact) === subject) ?? null)
 }
 
 interface Inverse {
@@ -40,18 +78,21 @@ interface Inverse {
   decisions: Decision[]
 }
 
+const isBy = (c: CommandRow, by: Author) =>
+  c.device === UNNAMED || (c.device === by.device && c.person === by.person)
+
 function take(stack: string[], batch: string) {
   const at = stack.lastIndexOf(batch)
   if (at >= 0) stack.splice(at, 1)
 }
 
-/** Batches that can be taken back and brought back, oldest first; an undo or redo is itself a batch in the list. */
-function stacks(commands: readonly Command[]) {
+/** Batches of one author that can be taken back and brought back, oldest first; an undo is itself a batch in the list. */
+function stacks(commands: readonly CommandRow[], by: Author) {
   const undo: string[] = []
   const redo: string[] = []
   const seen = new Set<string>()
   for (const c of commands) {
-    if (seen.has(c.batch)) continue
+    if (seen.has(c.batch) || !isBy(c, by)) continue
     seen.add(c.batch)
     if (c.undoes) {
       take(undo, c.undoes)
@@ -67,63 +108,93 @@ function stacks(commands: readonly Command[]) {
   return { undo, redo }
 }
 
+/** Fields of a batch that nobody else has decided on since: only those are its author's to take back. */
+function ownFields(commands: readonly CommandRow[], batch: string, by: Author): CommandRow[] {
+  const now = latest(commands)
+  return [...latest(commands.filter((c) => c.batch === batch)).values()].filter((c) =>
+    isBy(now.get(decisionKey(c.decision))!, by),
+  )
+}
+
 /** The values the batch's fields had before it: what taking it back appends. */
-function before(commands: readonly Command[], batch: string): Decision[] {
+function before(commands: readonly CommandRow[], batch: string, by: Author): Decision[] {
   const first = commands.findIndex((c) => c.batch === batch)
   const then = latest(commands.slice(0, first))
-  const own = latest(commands.filter((c) => c.batch === batch))
-  return [...own.values()].map(
+  return ownFields(commands, batch, by).map(
     ({ decision }) =>
       ({ ...decision, value: then.get(decisionKey(decision))?.decision.value ?? null }) as Decision,
   )
 }
+const after = (commands: readonly CommandRow[], batch: string, by: Author): Decision[] =>
+  ownFields(commands, batch, by).map((c) => c.decision)
 
-/** What Undo would append now, or null when nothing is left to take back. Survives reload: it is read off the list. */
-export function nextUndo(commands: readonly Command[]): Inverse | null {
-  const batch = stacks(commands).undo.at(-1)
-  return batch ? { batch, decisions: before(commands, batch) } : null
+const newest = (stack: string[], decisions: (batch: string) => Decision[]): Inverse | null => {
+  for (const batch of stack.toReversed()) {
+    const own = decisions(batch)
+    if (own.length > 0) return { batch, decisions: own }
+  }
+  return null
 }
+
+/**
+ * What Undo would append now, or null when nothing of this author is left to take back: another's decision is never
+ * undone, nor is a field that another has decided on since. Survives reload: it is read off the list.
+ */
+export const nextUndo = (commands: readonly CommandRow[], by: Author): Inverse | null =>
+  newest(stacks(commands, by).undo, (batch) => before(commands, batch, by))
 
 /** What Redo would append now, or null. */
-export function nextRedo(commands: readonly Command[]): Inverse | null {
-  const batch = stacks(commands).redo.at(-1)
-  if (!batch) return null
-  return {
-    batch,
-    decisions: [...latest(commands.filter((c) => c.batch === batch)).values()].map((c) => c.decision),
-  }
-}
+export const nextRedo = (commands: readonly CommandRow[], by: Author): Inverse | null =>
+  newest(stacks(commands, by).redo, (batch) => after(commands, batch, by))
 
-/** What is wrong with a batch that takes back (`undoes`) or brings back (`redoes`) another: it must be there to take. */
+/**
+ * What is wrong with a batch that takes back (`undoes`) or brings back (`redoes`) another: it must be there, of the same
+ * author, and all of it that is still theirs must be in it.
+ */
 export function checkUndo(
-  commands: readonly Command[],
+  commands: readonly CommandRow[],
   { undoes, redoes }: { undoes: string | null; redoes: string | null },
   decisions: readonly Decision[],
+  by: Author,
 ): Issue[] {
   const batch = undoes ?? redoes
   if (batch === null) return []
   const field = undoes ? 'undoes' : 'redoes'
-  const { undo, redo } = stacks(commands)
-  if (!(undoes ? undo : redo).includes(batch)) return [{ code: 'nothing-to-undo', field }]
-  const then = new Set(commands.filter((c) => c.batch === batch).map((c) => decisionKey(c.decision)))
+  const rows = commands.filter((c) => c.batch === batch)
+  if (rows.length > 0 && !rows.every((c) => isBy(c, by))) return [issueOf('undo-not-yours', field, {})]
+  const { undo, redo } = stacks(commands, by)
+  if (!(undoes ? undo : redo).includes(batch)) return [issueOf('nothing-to-undo', field, {})]
+  const then = new Set(rows.map((c) => decisionKey(c.decision)))
   const now = new Set(decisions.map(decisionKey))
-  const same = then.size === now.size && [...then].every((key) => now.has(key))
-  return same ? [] : [{ code: 'undo-elsewhere', field }]
+  const whole = ownFields(commands, batch, by).every((c) => now.has(decisionKey(c.decision)))
+  return whole && [...now].every((key) => then.has(key)) ? [] : [issueOf('undo-elsewhere', field, {})]
 }
 
-/** The list as it would be with these decisions taken, kept nowhere: what a plan is tried with. */
-export function tried(commands: readonly Command[], decisions: readonly Decision[]): Command[] {
-  const last = commands.at(-1)?.seq ?? 0
-  return [
-    ...commands,
-    ...decisions.map((decision, i) => ({
-      id: '',
-      seq: last + 1 + i,
-      batch: '',
-      undoes: null,
-      redoes: null,
-      decision,
-      at: '',
-    })),
-  ]
+/** The log as it would be with these things said, kept nowhere: what a plan is tried with. */
+export function tried(log: Log, said: readonly Said[]): Log {
+  const last = log.commands.at(-1)?.rev ?? 0
+  const commands = [...log.commands]
+  const facts = [...log.facts]
+  said.forEach((s, i) => {
+    if ('field' in s)
+      commands.push({
+        id: '',
+        rev: last + 1 + i,
+        batch: '',
+        undoes: null,
+        redoes: null,
+        decision: s,
+        device: UNNAMED,
+        person: UNNAMED,
+      })
+    else
+      facts.push({
+        id: `tried ${i}`,
+        corrects: standingFact(facts, s)?.id ?? null,
+        stands: true,
+        fact: s,
+        at: '',
+      } satisfies Pick<Fact, keyof FactRow>)
+  })
+  return { commands, facts }
 }

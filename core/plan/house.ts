@@ -1,5 +1,5 @@
 import type { Anatomy, Species, TrimLevel } from '#core/anatomy'
-import type { CutPlan } from './cutPlan.ts'
+import type { CutPlan } from '#core/records'
 
 interface House {
   name: string

@@ -1,10 +1,11 @@
 import type { Anatomy, Portion } from '#core/anatomy'
+import { kg, mm, type Kg, type Mm } from '#core/measure'
 import type { SlotSpan } from './portions.ts'
 
 /** Raw kg a roast needs for each eater, with bone and without (docs/sources.md: eaters). */
 const PER_EATER = { boneIn: 0.35, boneless: 0.25 }
 /** Edible raw meat on a plate, kg (docs/sources.md: plate). */
-export const PLATE_KG = 0.2
+export const PLATE = kg(0.2)
 /** Households roasts are cut for. */
 export const EATERS = [2.5, 4, 6] as const
 
@@ -13,15 +14,15 @@ export const keepsBone = (anatomy: Pick<Anatomy, 'paths'>, cut: string): boolean
   anatomy.paths.some((p) => p.outputs.some((o) => o.cut === cut && o.bone > 0.1))
 
 /** Weight of a roast for so many eaters, kg. */
-export const roastFor = (eaters: number, boneIn: boolean): number =>
-  eaters * (boneIn ? PER_EATER.boneIn : PER_EATER.boneless)
+export const roastFor = (eaters: number, boneIn: boolean): Kg =>
+  kg(eaters * (boneIn ? PER_EATER.boneIn : PER_EATER.boneless))
 
 /** Thickness that divides a length into so many pieces, mm, to the half millimetre below. */
-export const thicknessFor = (mm: number, pieces: number, kerfMm: number): number =>
-  Math.floor((mm / pieces - kerfMm) * 2) / 2
+export const thicknessFor = (length: Mm, pieces: number, kerfMm: number): Mm =>
+  mm(Math.floor((length / pieces - kerfMm) * 2) / 2)
 
 /** What is odd about how a cut would be divided; the plan stands all the same. */
-export function oddPortion(portion: Portion, kgEach: number, span: SlotSpan | null): string | null {
+export function oddPortion(portion: Portion, each: Kg, span: SlotSpan | null): string | null {
   switch (portion.kind) {
     case 'sawn':
       if (span && span.mm > 0 && portion.thicknessMm + portion.kerfMm > span.mm)
@@ -32,7 +33,7 @@ export function oddPortion(portion: Portion, kgEach: number, span: SlotSpan | nu
         ? `${portion.thicknessMm} mm is a roast rather than a steak or chop.`
         : null
     case 'roast':
-      if (kgEach > 0 && kgEach < portion.kg * 0.6) return 'The piece is smaller than that: it stays whole.'
+      if (each > 0 && each < portion.kg * 0.6) return 'The piece is smaller than that: it stays whole.'
       return portion.kg > 6 ? 'A roast of this size cooks unevenly and fits few ovens.' : null
     case 'pack':
       return portion.kg > 2.5 ? 'A pack this thick freezes slowly; 500 g or 1 lb is usual.' : null

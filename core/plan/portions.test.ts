@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, hog, type Portion, type Species } from '#core/anatomy'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { keepsBone, lengthOf, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'
+import { kg as kilograms } from '#core/measure'
+import { keepsBone, oddPortion, portionsOf, roastFor, spanOf, thicknessFor } from './index.ts'
 
 /** Pieces and packs of a cut in `count` animals of `kg` each. */
 function portions(
@@ -11,9 +12,8 @@ function portions(
   { kg = ANATOMIES[species].referenceKg, count = 1, conventions = {} as Record<string, boolean> } = {},
 ) {
   const c = cutUp(species, choices, { kg: kg * count, conventions })
-  const p = portionsOf(c.flow, c.setting, c.y, kg * count, count, 'lb')
-  const i = c.flow.anatomy.cuts.findIndex((x) => x.id === cut)
-  return { pieces: p.pieces[i]!, packs: p.packs[i]! }
+  const { pieces, packs } = portionsOf(c.cutting, count, 'lb').get(cut)!
+  return { pieces, packs }
 }
 
 describe('whole pieces', () => {
@@ -42,7 +42,7 @@ describe('whole pieces', () => {
       const of = (kg: number) => portions(species, cut, choose(), { kg }).pieces
       const ratio = of(referenceKg * 1.4 * 27) / of(referenceKg * 27)
       expect(ratio).toBeCloseTo(Math.cbrt(1.4), 1)
-      const share = (kg: number) => cutUp(species, choose(), { kg }).y.cutKg.map((x) => x / kg)
+      const share = (kg: number) => cutUp(species, choose(), { kg }).cuts.map((x) => x / kg)
       share(referenceKg * 1.4).forEach((x, i) =>
         expect(x, cuts[i]!.id).toBeCloseTo(share(referenceKg)[i]!, 9),
       )
@@ -65,18 +65,14 @@ describe('whole pieces', () => {
 
 describe('portions as decided', () => {
   const lamb = cutUp('lamb', choose(), { kg: 24 })
-  const at = (own: [string, Portion][]) => {
-    const p = portionsOf(lamb.flow, lamb.setting, lamb.y, 24, 1, 'lb', new Map(own))
-    const i = ANATOMIES.lamb.cuts.findIndex((c) => c.id === 'loin-chop')
-    return { pieces: p.pieces[i]!, packs: p.packs[i]!, endKg: p.endKg[i]!, endMm: p.endMm[i]! }
-  }
-  const loin = () => lengthOf(lamb.flow, lamb.setting, lamb.flow.slotIndex.get('loin:left')!, 24, 1)
+  const at = (own: [string, Portion][]) => portionsOf(lamb.cutting, 1, 'lb', new Map(own)).get('loin-chop')!
+  const loin = () => spanOf(lamb.cutting, lamb.cutting.slot('loin', 'left')!, 1)
   it('thickness and kerf decide the count, and what is left over is an end piece shorter than a chop', () => {
     const thick = at([['loin-chop', { kind: 'sawn', thicknessMm: 38, kerfMm: 1.2, perPack: 2 }]])
     expect(thick.pieces).toBe(2 * Math.floor(loin().mm / 39.2))
     expect(thick.endMm).toBeCloseTo(loin().mm - (thick.pieces / 2) * 39.2, 9)
     expect(thick.endMm).toBeLessThan(39.2)
-    expect(thick.endKg).toBeCloseTo((lamb.cut('loin-chop') * thick.endMm) / loin().mm, 9)
+    expect(thick.end).toBeCloseTo((lamb.cut('loin-chop') * thick.endMm) / loin().mm, 9)
   })
   it('a count asked for is met by the thickness it comes to', () => {
     for (const pieces of [5, 7, 9]) {
@@ -96,19 +92,19 @@ describe('portions as decided', () => {
       ['2|3', 18, 19],
       ['5|6', 15, 17],
     ] as const) {
-      const c = cutUp('hog', choose({}, { lines: { 'shoulder-line': line } }))
-      const { vertebrae } = lengthOf(c.flow, c.setting, c.flow.slotIndex.get('loin:left')!, 84, 1)
+      const c = cutUp('hog', choose({}, { lines: { 'shoulder-line': line } }), { kg: 84 })
+      const { vertebrae } = spanOf(c.cutting, c.cutting.slot('loin', 'left')!, 1)
       expect(vertebrae, line).toBeGreaterThanOrEqual(low)
       expect(vertebrae, line).toBeLessThanOrEqual(high)
     }
   })
   it('odd pieces are said: too thin for a saw, thicker than the part, a roast beyond an oven', () => {
     const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
-    expect(oddPortion(sawn(5), 0.1, loin())).toContain('shatters')
-    expect(oddPortion(sawn(390), 0.1, loin())).toContain('thicker than')
-    expect(oddPortion(sawn(25), 0.1, loin())).toBeNull()
-    expect(oddPortion({ kind: 'roast', kg: 8, perPack: 1 }, 8, null)).toContain('fits few ovens')
-    expect(oddPortion({ kind: 'roast', kg: 3, perPack: 1 }, 1.1, null)).toContain('stays whole')
+    expect(oddPortion(sawn(5), kilograms(0.1), loin())).toContain('shatters')
+    expect(oddPortion(sawn(390), kilograms(0.1), loin())).toContain('thicker than')
+    expect(oddPortion(sawn(25), kilograms(0.1), loin())).toBeNull()
+    expect(oddPortion({ kind: 'roast', kg: 8, perPack: 1 }, kilograms(8), null)).toContain('fits few ovens')
+    expect(oddPortion({ kind: 'roast', kg: 3, perPack: 1 }, kilograms(1.1), null)).toContain('stays whole')
     expect(roastFor(4, true)).toBeGreaterThan(roastFor(4, false))
     expect([keepsBone(hog, 'butt-roast'), keepsBone(hog, 'butt-boned')]).toEqual([true, false])
   })

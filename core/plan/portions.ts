@@ -1,16 +1,22 @@
 import { lengthBetween, lookup, positionOf, type Cut, type Portion } from '#core/anatomy'
-import { holds, type Flow, type FlowSetting, type Slot, type Yield } from '#core/carcass'
-import { toKg, type MassUnit } from '#core/measure'
+import type { CutSlot, CutUp } from '#core/carcass'
+import { kg, mm, toKg, type Kg, type MassUnit, type Mm } from '#core/measure'
 import type { Plan } from './read.ts'
 
-/** Whole pieces and packs per cut, by cut index, and what is left over at the end of what is sawn. */
-export interface Portions {
-  pieces: Int32Array
-  packs: Int32Array
-  /** Kg of end pieces too short for another one; they go in with the last pack of the cut. */
-  endKg: Float64Array
-  /** The longest end piece of a cut, mm, and the thickness it is too short for. */
-  endMm: Float64Array
+/** How a cut comes out of the saw: whole pieces and packs, and what is left over at the end of what is sawn. */
+export interface Portioned {
+  pieces: number
+  packs: number
+  /** End pieces too short for another one; they go in with the last pack of the cut. */
+  end: Kg
+  /** The longest end piece, and the thickness it is too short for. */
+  endMm: Mm
+}
+const NONE: Portioned = { pieces: 0, packs: 0, end: kg(0), endMm: mm(0) }
+
+export interface SlotSpan {
+  mm: Mm
+  vertebrae: number
 }
 
 /** How a cut is divided under the plan. */
@@ -23,78 +29,53 @@ export const portionFor = (cut: Cut, own: Plan['portions']): Portion | null => o
  * where not as usual.
  */
 export function portionsOf(
-  flow: Flow,
-  setting: FlowSetting,
-  y: Yield,
-  carcassKg: number,
+  cutting: CutUp,
   count: number,
   unit: MassUnit,
   own: Plan['portions'] = new Map(),
-): Portions {
-  const { anatomy } = flow
-  const size = anatomy.cuts.length
-  const out: Portions = {
-    pieces: new Int32Array(size),
-    packs: new Int32Array(size),
-    endKg: new Float64Array(size),
-    endMm: new Float64Array(size),
-  }
-  const scale = Math.cbrt(carcassKg / count / anatomy.referenceKg)
-  flow.slots.forEach((slot, s) => {
-    if (!holds(y, s)) return
-    const { path } = slot.paths[setting.pathOf[s]!]!
-    const sidesAtOnce = path.pair ? 2 : 1
-    if (path.pair && slot.side === 'right') return
-    for (let r = setting.start[s]!; r < setting.end[s]!; r++) {
-      const green = y.rowKg[r]! * sidesAtOnce
-      const cut = flow.rowCut[r]!
-      const portion = cut < 0 ? null : portionFor(anatomy.cuts[cut]!, own)
-      if (!portion || green <= 1e-9) continue
-      const kg = (green * flow.rowYield[r]!) / count
-      const span = spanOf(flow, setting, slot, scale)
-      const n = piecesOf(portion, kg, span)
-      out.pieces[cut]! += count * n
-      if (portion.kind !== 'sawn' || span.mm === 0) continue
-      const left = span.mm - n * (portion.thicknessMm + portion.kerfMm)
-      out.endKg[cut]! += (count * kg * left) / span.mm
-      out.endMm[cut] = Math.max(out.endMm[cut]!, left)
+): ReadonlyMap<string, Portioned> {
+  const { anatomy } = cutting.flow
+  const out = new Map<string, Portioned>(anatomy.cuts.map((c) => [c.id, NONE]))
+  for (const slot of cutting.slots) {
+    if (!slot.holds || (slot.path.pair && slot.side === 'right')) continue
+    const sidesAtOnce = slot.path.pair ? 2 : 1
+    for (const row of slot.rows) {
+      const portion = row.cut && portionFor(row.cut, own)
+      const each = kg((row.product * sidesAtOnce) / count)
+      if (!row.cut || !portion || row.green * sidesAtOnce <= 1e-9) continue
+      const span = spanOf(cutting, slot, count)
+      const n = piecesOf(portion, each, span)
+      const held = out.get(row.cut.id)!
+      const next = { ...held, pieces: held.pieces + count * n }
+      if (portion.kind === 'sawn' && span.mm > 0) {
+        const left = mm(span.mm - n * (portion.thicknessMm + portion.kerfMm))
+        next.end = kg(held.end + (count * each * left) / span.mm)
+        next.endMm = mm(Math.max(held.endMm, left))
+      }
+      out.set(row.cut.id, next)
     }
-  })
-  anatomy.cuts.forEach((c, i) => {
-    const portion = portionFor(c, own)
-    if (!portion || y.cutKg[i]! <= 1e-9) return
+  }
+  for (const cut of anatomy.cuts) {
+    const portion = portionFor(cut, own)
+    const mass = cutting.cutKg(cut.id)
+    if (!portion || mass <= 1e-9) continue
+    const held = out.get(cut.id)!
     if (portion.kind === 'pack') {
-      out.packs[i] = Math.ceil(y.cutKg[i]! / (unit === 'kg' ? portion.kg : toKg(portion.lb, 'lb')) - 1e-9)
-      out.pieces[i] = out.packs[i]!
-    } else out.packs[i] = Math.ceil(out.pieces[i]! / portion.perPack)
-  })
+      const packs = Math.ceil(mass / (unit === 'kg' ? portion.kg : toKg(portion.lb, 'lb')) - 1e-9)
+      out.set(cut.id, { ...held, packs, pieces: packs })
+    } else out.set(cut.id, { ...held, packs: Math.ceil(held.pieces / portion.perPack) })
+  }
   return out
 }
 
-/** Length a cut of a part is sawn along on this carcass, mm, and its vertebrae; 0 where it has none. */
-export function lengthOf(
-  flow: Flow,
-  setting: FlowSetting,
-  slot: number,
-  carcassKg: number,
-  count: number,
-): SlotSpan {
-  return spanOf(flow, setting, flow.slots[slot]!, Math.cbrt(carcassKg / count / flow.anatomy.referenceKg))
-}
-
-export interface SlotSpan {
-  mm: number
-  vertebrae: number
-}
-
-function piecesOf(portion: Portion, kg: number, span: SlotSpan): number {
+function piecesOf(portion: Portion, each: Kg, span: SlotSpan): number {
   switch (portion.kind) {
     case 'sawn':
       return Math.floor(span.mm / (portion.thicknessMm + portion.kerfMm))
     case 'snapped':
       return span.vertebrae
     case 'roast':
-      return Math.max(1, Math.round(kg / portion.kg))
+      return Math.max(1, Math.round(each / portion.kg))
     case 'whole':
       return portion.perSide
     case 'pack':
@@ -102,14 +83,25 @@ function piecesOf(portion: Portion, kg: number, span: SlotSpan): number {
   }
 }
 
-/** Length of a part on this carcass, and the vertebrae along it. */
-function spanOf(flow: Flow, setting: FlowSetting, slot: Slot, scale: number): SlotSpan {
-  const { axis } = flow.anatomy
-  const { length } = lookup(flow.anatomy).part(slot.part)!
-  if (!length) return { mm: 0, vertebrae: 0 }
-  if ('mm' in length) return { mm: length.mm * scale, vertebrae: 0 }
-  const at = setting.lineAt[slot.side === 'right' ? 'right' : 'left']
-  const place = (id: string) => at[id] ?? positionOf(axis, id)
+/** Length of a part on this carcass, along which its cuts are sawn, and its vertebrae; 0 where it has none. */
+export function spanOf(cutting: CutUp, slot: CutSlot, count: number): SlotSpan {
+  const { anatomy } = cutting.flow
+  const { length } = lookup(anatomy).part(slot.part)!
+  if (!length) return { mm: mm(0), vertebrae: 0 }
+  const scale = Math.cbrt(cutting.balance.carcass / count / anatomy.referenceKg)
+  if ('mm' in length) return { mm: mm(length.mm * scale), vertebrae: 0 }
+  const at = cutting.lineAt(slot.side)
+  const place = (id: string) => at[id] ?? positionOf(anatomy.axis, id)
   const [from, to] = [place(length.from), place(length.to)]
-  return { mm: lengthBetween(axis, from, to) * scale, vertebrae: Math.max(0, Math.floor(to - from + 1e-9)) }
+  return {
+    mm: mm(lengthBetween(anatomy.axis, from, to) * scale),
+    vertebrae: Math.max(0, Math.floor(to - from + 1e-9)),
+  }
 }
+
+/** Bench minutes for one animal: every path taken, both sides. Parts that are not there take none. */
+export const minutesOf = (cutting: CutUp): number =>
+  cutting.slots.reduce(
+    (sum, { path, side, holds }) => (holds && !(path.pair && side === 'right') ? sum + path.minutes : sum),
+    0,
+  )

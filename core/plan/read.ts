@@ -1,14 +1,9 @@
-import { lookup, type Anatomy, type Portion, type SideName, type Tool, type TrimLevel } from '#core/anatomy'
-import { conventionIn, unmet, type Choices, type Conventions, type Measured } from '#core/carcass'
-import type { Issue, UnitPrice } from '#core/measure'
-import type { Command, Decision, Ending, Fee, Route } from './commands.ts'
-import { latest } from './history.ts'
-
-export interface CostLine {
-  id: string
-  label: string
-  amount: number
-}
+import { lookup, sidesOf, type Anatomy, type Portion, type SideName, type Tool } from '#core/anatomy'
+import { conventionIn, SidedMap, unmet, type Choices, type Conventions, type Sided } from '#core/carcass'
+import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
+import type { Decision, Ending } from '#core/records'
+import { readFacts, type Facts } from './facts.ts'
+import { latest, type CommandRow, type Log } from './history.ts'
 
 /** What was said about one cut's price. */
 export interface CutTerms {
@@ -19,7 +14,6 @@ export interface CutTerms {
   ceiling: UnitPrice | null
   /** Share expected to sell at full price. */
   sold: number
-  done: boolean
 }
 
 export interface Dropped {
@@ -29,39 +23,30 @@ export interface Dropped {
   issue: Issue
 }
 
-/** The plan the commands come to. `dropped` names choices that slaughter or another choice has since made impossible. */
-export interface Plan {
+/** The plan the decisions come to, on the facts. `dropped` names choices that slaughter or another choice has since made impossible. */
+export interface Plan extends Facts {
   choices: Choices
   /** Tools that are down. */
   without: ReadonlySet<Tool>
-  /** Steps of the block card ticked off, `part:side`: what was cut stays as it was planned then. */
-  steps: ReadonlyMap<string, boolean>
   /** How cuts are divided where not as usual, by cut. */
   portions: ReadonlyMap<string, Portion>
-  conventions: Conventions
-  measured: Measured
-  /** Ribs counted on the animal; null for the usual number. */
-  ribs: number | null
-  route: Route | null
   days: number
-  costs: CostLine[]
-  fees: Partial<Record<'kill' | 'cut-wrap' | 'pack', Fee>>
-  target: number
+  target: Minor
   ending: Ending
   sharePrice: UnitPrice | null
-  terms: Map<string, CutTerms>
+  terms: ReadonlyMap<string, CutTerms>
   dropped: Dropped[]
 }
 
-type Reading = { [F in Decision['field']]: Map<string, Extract<Decision, { field: F }>> }
+type Value<F extends Decision['field']> = NonNullable<Extract<Decision, { field: F }>['value']>
 
-function sort(commands: readonly Command[]): Reading {
-  const fields = new Map<string, Map<string, Decision>>()
-  for (const { decision } of latest(commands).values()) {
-    if (!fields.has(decision.field)) fields.set(decision.field, new Map())
-    fields.get(decision.field)!.set(`${decision.target}:${decision.side}`, decision)
-  }
-  return new Proxy({} as Reading, { get: (_, field: string) => fields.get(field) ?? new Map() })
+/** Values of one field in force, those set back to the usual left out. */
+function saidOn<F extends Decision['field']>(last: readonly CommandRow[], field: F) {
+  return last.flatMap(({ decision: d }) =>
+    d.field === field && d.value !== null
+      ? [{ id: d.target as string, side: d.side as SideName, value: d.value as Value<F> }]
+      : [],
+  )
 }
 
 /**
@@ -70,19 +55,18 @@ function sort(commands: readonly Command[]): Reading {
  */
 export function settle(
   anatomy: Anatomy,
-  wanted: ReadonlyMap<string, string>,
+  wanted: Sided<string>,
   conventions: Conventions,
-): { paths: Map<string, string>; dropped: Dropped[] } {
-  const paths = new Map(wanted)
+): { paths: SidedMap<string>; dropped: Dropped[] } {
+  const paths = new SidedMap(wanted)
   const dropped: Dropped[] = []
   let again = true
   while (again) {
     again = false
-    for (const [key, id] of paths) {
-      const [part, side] = key.split(':') as [string, SideName]
+    for (const { id: part, side, value: id } of paths) {
       const issue = unable(anatomy, paths, conventions, side, id)
       if (!issue) continue
-      paths.delete(key)
+      paths.delete(part, side)
       dropped.push({ part, side, path: id, issue })
       again = true
     }
@@ -92,21 +76,19 @@ export function settle(
 }
 
 /** A part whose usual way slaughter has closed takes its first open one: no T-bones from an old steer by default. */
-function openFallbacks(anatomy: Anatomy, paths: Map<string, string>, conventions: Conventions) {
+function openFallbacks(anatomy: Anatomy, paths: SidedMap<string>, conventions: Conventions) {
   const { path, pathsOf } = lookup(anatomy)
   for (const part of anatomy.parts) {
     if (!unmet(anatomy, path(part.fallback)?.needs, conventions)) continue
     const own = pathsOf(part.id)
     const open = own.find((p) => !unmet(anatomy, p.needs, conventions) && !p.pair && !p.together)
-    const sides: SideName[] = part.scope === 'animal' ? ['animal'] : ['left', 'right']
-    for (const side of sides)
-      if (open && !paths.has(`${part.id}:${side}`)) paths.set(`${part.id}:${side}`, open.id)
+    for (const side of sidesOf(part)) if (open && !paths.has(part.id, side)) paths.set(part.id, side, open.id)
   }
 }
 
 function unable(
   anatomy: Anatomy,
-  paths: ReadonlyMap<string, string>,
+  paths: Sided<string>,
   conventions: Conventions,
   side: SideName,
   id: string,
@@ -115,16 +97,10 @@ function unable(
   if (!path) return null
   const door = closed(anatomy, path.needs, conventions)
   if (door) return door
-  if (path.pair && paths.get(`${path.part}:${side === 'left' ? 'right' : 'left'}`) !== id)
-    return { code: 'both-sides', field: 'path' }
-  const other = path.together?.find((t) => paths.get(`${t.part}:${side}`) !== t.path)
-  return other
-    ? {
-        code: 'other-half',
-        field: 'path',
-        figures: { part: lookup(anatomy).part(other.part)!.names.american.toLowerCase() },
-      }
-    : null
+  if (path.pair && paths.get(path.part, side === 'left' ? 'right' : 'left') !== id)
+    return issueOf('both-sides', 'path', {})
+  const other = path.together?.find((t) => paths.get(t.part, side) !== t.path)
+  return other ? issueOf('other-half', 'path', { part: lookup(anatomy).part(other.part)!.names }) : null
 }
 
 /** What slaughter has closed for a way or part: no rind on a skinned hog, no saddle from a split carcass. */
@@ -136,59 +112,42 @@ function closed(
   const found = unmet(anatomy, needs, conventions)
   if (!found) return null
   const { convention: c, wanted } = found
-  return {
-    code: 'door-closed',
-    field: 'path',
-    figures: { wanted: wanted ? c.on : c.off, is: wanted ? c.off : c.on },
-  }
+  return issueOf('door-closed', 'path', { wanted: wanted ? c.on : c.off, is: wanted ? c.off : c.on })
 }
 
-/** Reads a plan off its commands, for one anatomy. */
-export function readPlan(anatomy: Anatomy, commands: readonly Command[]): Plan {
-  const said = sort(commands)
-  const given = <K, V>(map: Map<string, { value: V | null }>, key: (id: string) => K): Map<K, V> =>
-    new Map([...map].flatMap(([id, d]) => (d.value === null ? [] : [[key(id), d.value] as const])))
-  const target = (key: string) => key.split(':')[0]!
-  const conventions = Object.fromEntries(given(said.convention, target))
-  const { paths, dropped } = settle(anatomy, given(said.path, String), conventions)
-  const fees: Plan['fees'] = {}
-  for (const d of said.fee.values()) if (d.value) fees[d.target] = d.value
+/** Reads a plan off what was decided and what is so, for one anatomy. */
+export function readPlan(anatomy: Anatomy, log: Log): Plan {
+  const last = [...latest(log.commands).values()]
+  const facts = readFacts(log.facts)
+  const sided = <F extends 'path' | 'line' | 'mm'>(field: F) => new SidedMap(saidOn(last, field))
+  const byCut = <F extends Decision['field']>(field: F) =>
+    new Map(saidOn(last, field).map(({ id, value }) => [id, value]))
+  const ofLot = <F extends 'trim' | 'days' | 'target' | 'ending' | 'sharePrice'>(field: F) =>
+    byCut(field).get('lot') ?? null
+  const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions)
+  const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
+  const [floor, ceiling, sold] = [byCut('floor'), byCut('ceiling'), byCut('sold')]
   return {
-    choices: {
-      paths,
-      lines: given(said.line, String),
-      mm: given(said.mm, String),
-      trim: said.trim.get('lot:animal')?.value ?? ('standard' satisfies TrimLevel),
-    },
-    without: new Set([...said.without.values()].flatMap((d) => (d.value ? [d.target] : []))),
-    steps: given(said.step, String),
-    portions: given(said.portion, target),
-    conventions,
-    measured: Object.fromEntries(given(said.measure, target)),
-    ribs: said.ribs.get('lot:animal')?.value ?? null,
-    route: said.route.get('lot:animal')?.value ?? null,
-    days: said.days.get('lot:animal')?.value ?? anatomy.chain.days.usual,
-    costs: [...said.cost.values()].flatMap((d) => (d.value ? [{ id: d.target, ...d.value }] : [])),
-    fees,
-    target: said.target.get('lot:animal')?.value ?? 0,
-    ending: said.ending.get('lot:animal')?.value ?? 'exact',
-    sharePrice: said.sharePrice.get('lot:animal')?.value ?? null,
+    ...facts,
+    choices: { paths, lines: sided('line'), mm: sided('mm'), trim: ofLot('trim') ?? 'standard' },
+    without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
+    portions: byCut('portion'),
+    days: ofLot('days') ?? anatomy.chain.days.usual,
+    target: minor(ofLot('target') ?? 0),
+    ending: ofLot('ending') ?? 'exact',
+    sharePrice: ofLot('sharePrice'),
     terms: new Map(
-      anatomy.cuts.map((cut) => {
-        const key = `${cut.id}:animal`
-        return [
-          cut.id,
-          {
-            index: said.index.get(key)?.value ?? (cut.kind === 'product' ? cut.index : 0),
-            price: said.price.get(key)?.value ?? null,
-            lock: said.lock.get(key)?.value ?? false,
-            floor: said.floor.get(key)?.value ?? null,
-            ceiling: said.ceiling.get(key)?.value ?? null,
-            sold: said.sold.get(key)?.value ?? 1,
-            done: said.done.get(key)?.value ?? false,
-          },
-        ]
-      }),
+      anatomy.cuts.map(({ id, kind, index: usual }) => [
+        id,
+        {
+          index: index.get(id) ?? (kind === 'product' ? usual : 0),
+          price: price.get(id) ?? null,
+          lock: lock.get(id) ?? false,
+          floor: floor.get(id) ?? null,
+          ceiling: ceiling.get(id) ?? null,
+          sold: sold.get(id) ?? 1,
+        },
+      ]),
     ),
     dropped,
   }
@@ -207,29 +166,23 @@ export function refusalOf(
 ): Issue | null {
   const find = lookup(anatomy)
   const path = find.path(pathId)
-  if (path?.part !== part) return { code: 'unknown-id', field: 'path', figures: { kind: 'path', id: pathId } }
+  if (path?.part !== part) return issueOf('unknown-id', 'path', { kind: 'path', id: pathId })
   const partData = find.part(part)!
-  const cut = sides.find((s) => plan.steps.get(`${part}:${s}`))
-  if (cut && (plan.choices.paths.get(`${part}:${cut}`) ?? partData.fallback) !== pathId)
-    return { code: 'step-done', field: 'path', figures: { part: partData.names.american.toLowerCase() } }
-  if (plan.without.has(path.tool) && !cut)
-    return { code: 'tool-gone', field: 'path', figures: { tool: path.tool } }
+  const cut = sides.find((s) => plan.steps.get(part, s))
+  if (cut && (plan.choices.paths.get(part, cut) ?? partData.fallback) !== pathId)
+    return issueOf('step-done', 'path', { part: partData.names })
+  if (plan.without.has(path.tool) && !cut) return issueOf('tool-gone', 'path', { tool: path.tool })
   const door = closed(anatomy, [...(partData.needs ?? []), ...(path.needs ?? [])], plan.conventions)
   if (door) return door
-  if (path.pair && sides.length < 2) return { code: 'both-sides', field: 'path' }
+  if (path.pair && sides.length < 2) return issueOf('both-sides', 'path', {})
   const companions = new Set(path.together?.map((t) => t.part))
   for (const side of sides) {
     for (const other of anatomy.parts) {
       if (other.id === part || other.scope !== partData.scope || companions.has(other.id)) continue
-      const taken = find.path(plan.choices.paths.get(`${other.id}:${side}`) ?? other.fallback)
+      const taken = find.path(plan.choices.paths.get(other.id, side) ?? other.fallback)
       const clash =
         path.excludes?.find((x) => x.path === taken?.id) ?? taken?.excludes?.find((x) => x.path === path.id)
-      if (clash)
-        return {
-          code: 'shut-out',
-          field: 'path',
-          figures: { reason: clash.reason, part: other.id, path: taken!.id },
-        }
+      if (clash) return issueOf('shut-out', 'path', { reason: clash.reason, part: other.id, path: taken!.id })
     }
   }
   return null

@@ -1,27 +1,25 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type SideName } from '#core/anatomy'
-import { checkDecisions, readPlan, refusalOf, takePath, wayTo, tried, type Decision } from './index.ts'
+import { checkDecisions, readPlan, refusalOf, takePath, wayTo, NO_LOG, tried } from './index.ts'
+import type { FactBody } from '#core/records'
 
 describe('what would have to change for a way that is refused', () => {
   const { hog, lamb } = ANATOMIES
   it('the carcass left whole, and both sides taken', () => {
-    const way = wayTo(lamb, readPlan(lamb, []), 'loin', ['left'], 'loin-saddle')!
+    const way = wayTo(lamb, readPlan(lamb, NO_LOG), 'loin', ['left'], 'loin-saddle')!
     expect(way).toMatchObject({ conventions: [{ id: 'split', value: false }], bothSides: true, paths: [] })
-    expect(checkDecisions(lamb, [], way.decisions, false)).toEqual([])
+    expect(checkDecisions(lamb, tried(NO_LOG, way.facts), way.decisions, false)).toEqual([])
   })
   it('the belly a fresh slab before the ribs stay on it', () => {
-    const way = wayTo(hog, readPlan(hog, []), 'spare-ribs', ['left', 'right'], 'ribs-on-belly')!
+    const way = wayTo(hog, readPlan(hog, NO_LOG), 'spare-ribs', ['left', 'right'], 'ribs-on-belly')!
     expect(way.paths).toEqual([{ part: 'belly', path: 'belly-slab' }])
-    expect(checkDecisions(hog, [], way.decisions, false)).toEqual([])
+    expect(checkDecisions(hog, NO_LOG, way.decisions, false)).toEqual([])
   })
   it('bacon needs the ribs lifted first', () => {
-    const on = tried(
-      [],
-      [
-        ...takePath(hog, 'belly', ['left', 'right'], 'belly-slab'),
-        ...takePath(hog, 'spare-ribs', ['left', 'right'], 'ribs-on-belly'),
-      ],
-    )
+    const on = tried(NO_LOG, [
+      ...takePath(hog, 'belly', ['left', 'right'], 'belly-slab'),
+      ...takePath(hog, 'spare-ribs', ['left', 'right'], 'ribs-on-belly'),
+    ])
     const way = wayTo(hog, readPlan(hog, on), 'belly', ['left', 'right'], 'belly-bacon')!
     expect(way.paths.map((p) => p.part)).toEqual(['spare-ribs'])
     expect(checkDecisions(hog, on, way.decisions, false)).toEqual([])
@@ -30,11 +28,11 @@ describe('what would have to change for a way that is refused', () => {
     for (const s of SPECIES) {
       const a = ANATOMIES[s]
       const closed = tried(
-        [],
-        a.conventions.map((c): Decision => ({
-          field: 'convention',
-          target: c.id,
-          side: 'animal',
+        NO_LOG,
+        a.conventions.map((c): FactBody => ({
+          kind: 'observation',
+          what: 'dressing',
+          of: c.id,
           value: !c.usual,
         })),
       )
@@ -45,8 +43,8 @@ describe('what would have to change for a way that is refused', () => {
         if (!refusalOf(a, plan, path.part, sides, path.id)) continue
         const way = wayTo(a, plan, path.part, sides, path.id)
         expect(way, path.id).not.toBeNull()
-        const after = readPlan(a, tried(closed, way!.decisions))
-        expect(after.choices.paths.get(`${path.part}:${sides[0]}`), path.id).toBe(path.id)
+        const after = readPlan(a, tried(closed, [...way!.facts, ...way!.decisions]))
+        expect(after.choices.paths.get(path.part, sides[0]!), path.id).toBe(path.id)
         expect(refusalOf(a, after, path.part, sides, path.id), path.id).toBeNull()
       }
     }

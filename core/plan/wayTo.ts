@@ -1,10 +1,11 @@
 import { lookup, type Anatomy, type SideName } from '#core/anatomy'
-import { unmet } from '#core/carcass'
-import type { Decision } from './commands.ts'
+import { SidedMap, unmet } from '#core/carcass'
+import type { Decision, FactBody } from '#core/records'
 import { refusalOf, settle, takePath, type Plan } from './read.ts'
 
-/** What would have to change for a refused path, as decisions and in words of the anatomy. */
+/** What would have to change for a refused path: how the animal is dressed, and decisions. */
 export interface WayTo {
+  facts: FactBody[]
   decisions: Decision[]
   /** Conventions to change, and paths other parts would have to take instead. */
   conventions: { id: string; value: boolean }[]
@@ -27,7 +28,7 @@ export function wayTo(
   const path = find.path(pathId)
   const partData = find.part(part)
   if (!path || !partData) return null
-  const way: WayTo = { decisions: [], conventions: [], paths: [], bothSides: false }
+  const way: WayTo = { facts: [], decisions: [], conventions: [], paths: [], bothSides: false }
   const conventions = { ...plan.conventions }
   const openDoors = (needs: readonly string[] = []) => {
     for (let door = unmet(anatomy, needs, conventions); door; door = unmet(anatomy, needs, conventions)) {
@@ -38,8 +39,8 @@ export function wayTo(
   openDoors([...(partData.needs ?? []), ...(path.needs ?? [])])
   const wanted: readonly SideName[] = path.pair ? ['left', 'right'] : sides
   way.bothSides = wanted.length > sides.length
-  const taken = new Map(plan.choices.paths)
-  for (const d of takePath(anatomy, part, wanted, pathId)) taken.set(`${d.target}:${d.side}`, d.value!)
+  const taken = new SidedMap(plan.choices.paths)
+  for (const d of takePath(anatomy, part, wanted, pathId)) taken.set(d.target, d.side, d.value!)
   for (let tries = 0; tries < anatomy.parts.length; tries++) {
     const after = {
       ...plan,
@@ -48,20 +49,20 @@ export function wayTo(
     }
     const refusal = refusalOf(anatomy, after, part, wanted, pathId)
     if (!refusal) {
+      way.facts = way.conventions.map((c) => ({
+        kind: 'observation',
+        what: 'dressing',
+        of: c.id,
+        value: c.value,
+      }))
       way.decisions = [
-        ...way.conventions.map((c): Decision => ({
-          field: 'convention',
-          target: c.id,
-          side: 'animal',
-          value: c.value,
-        })),
         ...way.paths.flatMap((p) => takePath(anatomy, p.part, wanted, p.path)),
         ...takePath(anatomy, part, wanted, pathId),
       ]
       return way
     }
     if (refusal.code !== 'shut-out') return null
-    const other = String(refusal.figures!.part)
+    const other = refusal.figures.part
     const apart = find
       .pathsOf(other)
       .filter(
@@ -75,7 +76,7 @@ export function wayTo(
     if (!free || way.paths.some((p) => p.part === other)) return null
     openDoors(free.needs)
     way.paths.push({ part: other, path: free.id })
-    for (const side of wanted) taken.set(`${other}:${side}`, free.id)
+    for (const side of wanted) taken.set(other, side, free.id)
   }
   return null
 }

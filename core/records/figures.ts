@@ -15,12 +15,6 @@ export const amountSchema = z
   .min(0, 'It is below nothing.')
   .max(1_000_000_000, 'It is more than any animal costs. Check the figure.')
 
-/** A rate in minor units per kg, not rounded since it may be a price per lb: a hundredth of a unit at least. */
-export const rateSchema = z
-  .number()
-  .min(0.01, 'It is less than a hundredth of a cent. Type a price.')
-  .max(1_000_000, 'It is past any price of meat. Check the figure.')
-
 /** A measured or chosen figure: nothing, or something coarser than a millionth; finer was never measured. */
 export const figureSchema = (low: number, high: number) =>
   z

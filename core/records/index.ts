@@ -1,4 +1,37 @@
-/** What may be kept? The parsers of text, id, instant, zone, currency, money and mass; there is no second set. */
-export { idSchema, keySchema, lineSchema, textSchema, unheldIn } from './text.ts'
+/** What is kept? One schema per record, with the parsers it is made of; there is no second set. */
+export * from './lists.ts'
+export { hashSchema, idSchema, keySchema, lineSchema, textSchema, unheldIn } from './text.ts'
 export { FIRST_YEAR, instantSchema, LAST_YEAR, zoneSchema } from './time.ts'
-export { amountSchema, currencySchema, figureSchema, rateSchema, shownMassSchema } from './figures.ts'
+export { amountSchema, currencySchema, figureSchema, shownMassSchema } from './figures.ts'
+export { authorSchema, correctable, entrySchema, inForce, revisionSchema, UNNAMED } from './entry.ts'
+export type { Author, Correctable, Entry } from './entry.ts'
+export { newPackSchema, newWeighingSchema, packSchema, weighingSchema } from './weights.ts'
+export type { NewPack, NewWeighing, PackWeighing, Weighing } from './weights.ts'
+export {
+  attachmentSchema,
+  costSchema,
+  factBodySchema,
+  factSchema,
+  feeSchema,
+  newFactSchema,
+  observationSchema,
+  subjectOf,
+  tickSchema,
+  withdrawalSchema,
+} from './facts.ts'
+export type { Attachment, Cost, Fact, FactBody, Fee, NewFact, Observation, Tick } from './facts.ts'
+export { commandSchema, decisionSchema, unitPriceSchema } from './decisions.ts'
+export type { Command, Decision, Field } from './decisions.ts'
+export { portionSchema } from './portion.ts'
+export type { Portion } from './portion.ts'
+export { ownAdditionsSchema, ownVersionSchema } from './own.ts'
+export type { OwnAdditions, OwnVersion } from './own.ts'
+export { cutPlanSchema, storedPlanSchema } from './plans.ts'
+export type { CutPlan, StoredPlan } from './plans.ts'
+export { groupSchema, lotHeadSchema, lotSchema, newLotSchema } from './lots.ts'
+export type { Group, Lot, LotHead, NewLot } from './lots.ts'
+export { newPaperSchema, paperSchema } from './papers.ts'
+export type { NewPaper, Paper } from './papers.ts'
+export { farmSchema, keptFarmSchema } from './farm.ts'
+export type { Farm, KeptFarm } from './farm.ts'
+export { broughtUp, CONTENT_STEPS, farmUp, lotUp } from './upgrades.ts'

@@ -7,9 +7,9 @@ import {
   instantSchema,
   keySchema,
   lineSchema,
-  rateSchema,
   shownMassSchema,
   textSchema,
+  unitPriceSchema,
   zoneSchema,
 } from './index.ts'
 
@@ -68,8 +68,9 @@ describe('what may be kept', () => {
     expect(takes(currencySchema, 'ABC', 'usd', 'ZZZ', '')).toEqual([])
   })
   it('a price or figure finer than anything measured is none', () => {
-    expect(takes(rateSchema, 5e-324, 0, -1, 1e9, Number.NaN)).toEqual([])
-    expect(takes(rateSchema, 0.01, 1311.6)).toHaveLength(2)
+    const prices = [5e-324, 0.5, -1, 1e13, Number.NaN].map((milli) => ({ milli, per: 'lb' }))
+    expect(takes(unitPriceSchema, ...prices)).toEqual([])
+    expect(takes(unitPriceSchema, { milli: 0, per: 'kg' }, { milli: 895_004, per: 'lb' })).toHaveLength(2)
     expect(takes(figureSchema(0, 50), 5e-324, -1, 51)).toEqual([])
     expect(takes(figureSchema(0, 50), 0, 1e-6, 50)).toHaveLength(3)
   })

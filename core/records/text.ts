@@ -42,3 +42,6 @@ export function unheldIn(body: unknown, where: string[] = []): string[] | null {
   }
   return null
 }
+
+/** SHA-256 in hex. */
+export const hashSchema = z.string().regex(/^[0-9a-f]{64}$/, 'It is not a hash.')

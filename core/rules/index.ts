@@ -1,14 +1,16 @@
 /** What may be sold under each route of slaughter, and which cautions belong to which step? United States' usual rules. */
 
+import { ROUTE_IDS, type Route, type Species } from '#core/records'
+
 export type SaleRule = 'by-the-piece' | 'live-shares-only' | 'never'
 
 export interface RouteRule {
-  id: 'inspected' | 'state' | 'custom' | 'poultry-exempt' | 'household'
+  id: Route
   label: string
   sale: SaleRule
   says: string
   /** Species it is for; all where not said. */
-  only?: readonly string[]
+  only?: readonly Species[]
 }
 
 /**
@@ -16,46 +18,45 @@ export interface RouteRule {
  * poultry, from memory).
  * Other countries differ, and the local authority decides.
  */
-export const ROUTES: RouteRule[] = [
-  {
-    id: 'inspected',
+const RULES: Record<Route, Omit<RouteRule, 'id'>> = {
+  inspected: {
     label: 'Federally inspected',
     sale: 'by-the-piece',
     says: 'Inspected and passed: any cut may be sold by the piece.',
   },
-  {
-    id: 'state',
+  state: {
     label: 'State-inspected',
     sale: 'by-the-piece',
     says: 'Sold by the piece inside the state only, unless the plant is in the interstate programme.',
   },
-  {
-    id: 'custom',
+  custom: {
     label: 'Custom-exempt',
     sale: 'live-shares-only',
     says: 'Only for the owner’s household, guests and employees. Packages say “not for sale”. A buyer must own a share of the live animal before slaughter, so Ekko prices shares, never cuts.',
   },
-  {
-    id: 'poultry-exempt',
+  'poultry-exempt': {
     label: 'Small-producer poultry exemption',
     sale: 'by-the-piece',
     says: 'Birds you raised and processed yourself, sold inside the state only: up to 1,000, or with a fit place up to 20,000 a year. States add their own rules; packages carry your name, address and the exemption.',
     only: ['broiler'],
   },
-  {
-    id: 'household',
+  household: {
     label: 'Own household',
     sale: 'never',
     says: 'Slaughtered at home for the household: never for sale. Ekko shows what the meat costs you, and no prices.',
   },
-]
+}
+export const ROUTES: RouteRule[] = ROUTE_IDS.map((id) => ({ id, ...RULES[id] }))
 
 /** The routes a species can take: only birds have the small-producer exemption. */
-export const routesFor = (species: string): RouteRule[] =>
+export const routesFor = (species: Species): RouteRule[] =>
   ROUTES.filter((r) => !r.only || r.only.includes(species))
 
-export const ruleOf = (route: RouteRule['id'] | null): RouteRule | null =>
-  ROUTES.find((r) => r.id === route) ?? null
+export const ruleOf = (route: Route | null): RouteRule | null =>
+  route === null ? null : { id: route, ...RULES[route] }
+
+/** How meat of a route may be sold; by the piece while nobody said how the animal is slaughtered. */
+export const saleOf = (route: Route | null): SaleRule => ruleOf(route)?.sale ?? 'by-the-piece'
 
 /** Cautions where the step is. Each defers to the local authority, the inspector or the licensed processor. */
 const CAUTIONS = {
@@ -72,7 +73,8 @@ const CAUTIONS = {
 export type Step = keyof typeof CAUTIONS
 
 /** Where a species needs other words (poultry: 9 CFR 381.66 as it long stood, and federal minimum temperatures, from memory). */
-const ALSO: Record<string, Partial<Record<Step, string>>> = {
+const ALSO: Record<Species, Partial<Record<Step, string>>> = {
+  hog: {},
   broiler: {
     slaughter:
       'Never plan a bird that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 8–12 h, water always there. Scald burns; keep children away. A torn gut or gall: cut and wash away at once.',
@@ -91,4 +93,4 @@ const ALSO: Record<string, Partial<Record<Step, string>>> = {
 }
 
 /** The caution that belongs to a step, for this species. */
-export const cautionAt = (step: Step, species: string): string => ALSO[species]?.[step] ?? CAUTIONS[step]
+export const cautionAt = (step: Step, species: Species): string => ALSO[species][step] ?? CAUTIONS[step]

@@ -8,6 +8,8 @@ const pathsIn = (folder: string) => ({
   trial: join(folder, 'trial'),
   /** A new, empty database of this schema, copied where one is needed: making one takes seconds. */
   empty: join(folder, 'empty'),
+  /** What is attached to lots, each file under its hash. */
+  attachments: join(folder, 'attachments'),
   backups: join(folder, 'backups'),
   bundles: join(folder, 'backups', 'bundles'),
   marker: join(folder, 'in-progress'),

@@ -21,6 +21,7 @@ const heldSchema = z.object({
   lots: z.number(),
   weighings: z.number(),
   decisions: z.number(),
+  facts: z.number().default(0),
   packs: z.number(),
   papers: z.number(),
   /** Instant of the newest record. */
@@ -46,13 +47,14 @@ export function heldIn({ content }: Bundle): Held {
   const sum = (count: (lot: (typeof lots)[number]) => number) => lots.reduce((s, l) => s + count(l), 0)
   const instants = lots.flatMap((l) => [
     l.createdAt,
-    ...[l.weighings, l.commands, l.packs].flatMap((rows) => rows.at(-1)?.at ?? []),
+    ...[l.weighings, l.commands, l.facts, l.packs].flatMap((rows) => rows.at(-1)?.at ?? []),
   ])
   return {
     farm: content.farm?.name ?? null,
     lots: lots.length,
     weighings: sum((l) => l.weighings.length),
     decisions: sum((l) => l.commands.length),
+    facts: sum((l) => l.facts.length),
     packs: sum((l) => l.packs.length),
     papers: content.papers.length,
     newest: instants.sort().at(-1) ?? null,
@@ -98,16 +100,16 @@ const MOST_BYTES = 512 * 1024 * 1024
 export async function bundleFrom(bytes: Uint8Array, passphrase: string | null): Promise<Outcome<Bundle>> {
   let plain = Buffer.from(bytes)
   if (isSealed(plain)) {
-    if (!passphrase) return refuse('bundle-sealed', 'passphrase')
+    if (!passphrase) return refuse('bundle-sealed', 'passphrase', {})
     const opened = await unseal(plain, passphrase)
-    if (!opened) return refuse('bundle-wrong-passphrase', 'passphrase')
+    if (!opened) return refuse('bundle-wrong-passphrase', 'passphrase', {})
     plain = Buffer.from(opened)
   }
   if (plain[0] === 0x1f && plain[1] === 0x8b) {
     try {
       plain = await promisify(gunzip)(plain, { maxOutputLength: MOST_BYTES })
     } catch {
-      return refuse('bundle-damaged', 'bundle', { reason: 'it does not unpack, perhaps cut off' })
+      return refuse('bundle-damaged', 'bundle', { where: '', reason: 'it does not unpack, perhaps cut off' })
     }
   }
   return readBundle(plain.toString('utf8'))
@@ -132,7 +134,7 @@ export async function keepBundle(
   disk.write(aside, bytes)
   disk.flush(aside)
   const read = await bundleFrom(disk.read(aside), null)
-  if (!read.ok) throw new NotProven(read.issues.map(sayIssue).join(' '))
+  if (!read.ok) throw new NotProven(read.issues.map((i) => sayIssue(i)).join(' '))
   if (read.value.digest !== bundle.digest) throw new NotAsWritten(aside)
   if (!(await proves(read.value)))
     throw new NotProven('Restored on trial it did not give back what it holds.')

@@ -1,6 +1,6 @@
 import { join } from 'node:path'
 import type { Bundle, CopiesKept, Rehearsal } from '#contracts'
-import type { Issue } from '#core/measure'
+import { issueOf, type Issue } from '#core/measure'
 import { copiesIn, faultOfCopy, type Manifest } from '../database/copies.ts'
 import type { Cluster } from '../database/cluster.ts'
 import { DiskFailure, realDisk, type Disk } from '../database/disk.ts'
@@ -125,18 +125,17 @@ export function keeperOf(folder: string, disk: Disk = realDisk, given?: Cluster<
     seal: (bundle, passphrase) => seal(Buffer.from(JSON.stringify(bundle)), passphrase),
     rehearse: async (source, passphrase) => {
       const bytes = bytesOf(source)
-      if (!bytes) return { ok: false, issues: [{ code: 'bundle-gone', field: 'name' }] }
+      if (!bytes) return { ok: false, issues: [issueOf('bundle-gone', 'name', {})] }
       const read = await bundleFrom(bytes, passphrase)
       if (!read.ok) return read
       if (!(await rehearse(disk, cluster, folder, read.value)))
         return {
           ok: false,
           issues: [
-            {
-              code: 'bundle-damaged',
-              field: 'bundle',
-              figures: { reason: 'restored on trial it did not give back what it holds' },
-            },
+            issueOf('bundle-damaged', 'bundle', {
+              where: '',
+              reason: 'restored on trial it did not give back what it holds',
+            }),
           ],
         }
       return { ok: true, held: heldIn(read.value) }

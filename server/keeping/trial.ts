@@ -3,16 +3,22 @@ import type { Bundle } from '#contracts'
 import type { Cluster, Session } from '../database/cluster.ts'
 import type { Disk } from '../database/disk.ts'
 import { placesOf } from '../database/places.ts'
+import { shelfIn, shelfOf, type Shelf } from '../database/shelf.ts'
 import { flushTree, makeFolderWhole, removeTree } from '../database/trees.ts'
 import { operations } from '../store/operations.ts'
 import type { Tx } from '../store/rows.ts'
 
 /** Fills a new database in `place` from a bundle; says whether it gives back exactly what the bundle holds. */
-async function fill(cluster: Cluster<Tx>, place: string, bundle: Bundle): Promise<Session<Tx> | null> {
+async function fill(
+  cluster: Cluster<Tx>,
+  place: string,
+  bundle: Bundle,
+  shelf: Shelf,
+): Promise<Session<Tx> | null> {
   const session = await cluster.open(place)
   if ((await session.schema()) < cluster.schema) await session.migrate()
-  await session.transaction((tx) => operations.importBundle(tx, bundle))
-  const back = await session.transaction((tx) => operations.exportBundle(tx))
+  await session.transaction((tx) => operations.importBundle(tx, bundle, shelf))
+  const back = await session.transaction((tx) => operations.exportBundle(tx, undefined, shelf))
   if (back.digest === bundle.digest) return session
   await session.close()
   return null
@@ -45,7 +51,7 @@ export async function restores(
   removeTree(disk, place)
   makeFolderWhole(disk, trial)
   try {
-    const session = await fill(cluster, place, bundle)
+    const session = await fill(cluster, place, bundle, shelfOf())
     await session?.close()
     return session !== null
   } finally {
@@ -63,7 +69,7 @@ export async function rehearse(
   const { next } = placesOf(folder)
   await prepareEmpty(disk, cluster, folder)
   removeTree(disk, next)
-  const session = await fill(cluster, next, bundle)
+  const session = await fill(cluster, next, bundle, shelfIn(disk, folder))
   if (!session) {
     removeTree(disk, next)
     return false

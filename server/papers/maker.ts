@@ -1,32 +1,31 @@
-import type { Farm, Lot, Paper } from '#contracts'
-import type { Anatomy } from '#core/anatomy'
-import type { PriceList } from '#core/ledger'
-import type { Issue } from '#core/measure'
+import type { IssuedPaper } from '#contracts'
+import type { Outcome } from '#core/measure'
+import { readPaper, type PaperData } from '#core/papers'
 import { paperPdf, priceListCsv } from '#paper'
-import { drawUp } from './drawUp.ts'
+import { drawUpLot, type PaperAsked } from './drawUp.ts'
 
-export interface PaperAsked {
-  kind: Paper['kind']
-  share: Paper['share']
-  farm: Farm
-  lot: Lot
-  anatomy: Anatomy
-  /** The instant it is issued, ISO 8601. */
-  at: string
-}
+type Kept = Pick<IssuedPaper, 'kind' | 'data'>
 
 /** Works papers out and prints them. It takes a second of reckoning, so the server does it in a thread of its own. */
 export interface PaperMaker {
-  draw(asked: PaperAsked): Promise<{ data: Paper['data'] } | { issues: Issue[] }>
-  pdf(data: Paper['data']): Promise<Uint8Array>
-  csv(data: Paper['data']): Promise<string>
+  draw(asked: PaperAsked): Promise<Outcome<PaperData>>
+  pdf(paper: Kept): Promise<Uint8Array>
+  /** Null where a paper has no such form. */
+  csv(paper: Kept): Promise<string | null>
+}
+
+/** A kept paper in today's form: it was checked when it was kept or brought back. */
+function dataOf(paper: Kept): PaperData {
+  const read = readPaper(paper)
+  if (!read.success) throw read.error
+  return read.data
 }
 
 export const paperMaker: PaperMaker = {
-  draw: async ({ kind, share, farm, lot, anatomy, at }) => {
-    const drawn = drawUp(kind, farm, lot, anatomy, new Date(at), share)
-    return 'issues' in drawn ? drawn : { data: { ...drawn.data } }
+  draw: async (asked) => drawUpLot(asked),
+  pdf: async (paper) => paperPdf(dataOf(paper)),
+  csv: async (paper) => {
+    const data = dataOf(paper)
+    return data.kind === 'price-list' ? priceListCsv(data) : null
   },
-  pdf: (data) => paperPdf(data as never),
-  csv: async (data) => priceListCsv(data as unknown as PriceList),
 }

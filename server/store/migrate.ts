@@ -1,15 +1,104 @@
-import type { PGlite } from '@electric-sql/pglite'
+import type { PGlite, Transaction } from '@electric-sql/pglite'
+import { farmUp, farmSchema, lotSchema, lotUp } from '#core/records'
+import { importRows } from './operations.ts'
+import { many, type Row } from './rows.ts'
 import first from './001-first.sql?raw'
 import species from './002-species.sql?raw'
 import plans from './003-plans.sql?raw'
 import revisions from './004-revisions.sql?raw'
+import records from './005-records.sql?raw'
+import whole from './006-records.sql?raw'
+
+interface Migration {
+  id: number
+  sql: string
+  /** Brings rows up that SQL alone cannot, in the same transaction, after the statements. */
+  rows?: (tx: Transaction) => Promise<void>
+}
+
+const shown = (r: Row) => ({ value: Number(r.shown_value), unit: r.shown_unit })
+const kept = (r: Row) => ({
+  id: r.id,
+  shown: shown(r),
+  grams: Number(r.grams),
+  corrects: r.corrects,
+  stands: r.stands,
+  at: (r.at as Date).toISOString(),
+})
+
+/** Rows of before in the forms of the bundle of that time, brought up as a bundle of that time is. */
+async function recordsUp(tx: Transaction): Promise<void> {
+  const farm = (await many<Row>(tx, 'select * from farm'))[0]
+  if (farm) {
+    const { mince, hour } = farmSchema
+      .pick({ mince: true, hour: true })
+      .parse(farmUp({ massUnit: farm.mass_unit, mincePerKg: Number(farm.mince_per_kg) }))
+    await tx.query('update farm set mince_milli = $1, mince_per = $2, hour = $3', [
+      mince.milli,
+      mince.per,
+      hour,
+    ])
+  }
+  const lots = await many<Row>(
+    tx,
+    'select l.*, g.id as of_group, g.animals from lot l join lot_group g on g.lot = l.id order by l.number',
+  )
+  const rows = (table: string) =>
+    many<Row>(
+      tx,
+      `select *, lot_group as of_group from ${table} order by ${table === 'command' ? 'seq' : 'ordinal'}`,
+    )
+  const weighings = await rows('weighing')
+  const packs = await rows('pack')
+  const commands = await rows('command')
+  const own = (all: Row[], lot: Row) => all.filter((r) => r.of_group === lot.of_group)
+  const up = lots.map((lot) =>
+    lotSchema.parse(
+      lotUp({
+        id: lot.id,
+        tag: lot.tag,
+        species: lot.species,
+        count: lot.animals,
+        anatomy: lot.anatomy,
+        createdAt: (lot.created_at as Date).toISOString(),
+        weighings: own(weighings, lot).map((r) => ({
+          ...kept(r),
+          stage: r.stage,
+          basis: r.basis,
+          source: r.source,
+        })),
+        packs: own(packs, lot).map((r) => ({ ...kept(r), cut: r.cut, packs: r.packs })),
+        commands: own(commands, lot).map((r) => ({
+          id: r.id,
+          seq: Number(r.seq),
+          batch: r.batch,
+          undoes: r.undoes,
+          redoes: r.redoes,
+          decision: r.decision,
+          at: (r.at as Date).toISOString(),
+        })),
+      }),
+    ),
+  )
+  for (const table of ['weighing', 'pack', 'command']) {
+    await tx.query(`alter table ${table} disable trigger ${table}_kept`)
+    await tx.query(`delete from ${table}`)
+    await tx.query(`alter table ${table} enable trigger ${table}_kept`)
+  }
+  for (const lot of up) {
+    await tx.query('update lot set rev = $2 where id = $1', [lot.id, lot.rev])
+    await importRows(tx, lot)
+  }
+}
 
 /** Forward only; a migration is never changed once it has landed. */
-const MIGRATIONS: { id: number; sql: string }[] = [
+const MIGRATIONS: Migration[] = [
   { id: 1, sql: first },
   { id: 2, sql: species },
   { id: 3, sql: plans },
   { id: 4, sql: revisions },
+  { id: 5, sql: records, rows: recordsUp },
+  { id: 6, sql: whole },
 ]
 
 /** The schema this program writes. */
@@ -26,14 +115,15 @@ export async function schemaOf(db: PGlite): Promise<number> {
 }
 
 /** Brings a database up to this version of the schema, a migration at a time, each whole or not at all. */
-export async function migrate(db: PGlite): Promise<void> {
+export async function migrate(db: PGlite, to = SCHEMA): Promise<void> {
   await db.exec(
     'create table if not exists migration (id integer primary key, at timestamptz not null default now())',
   )
   const newest = await schemaOf(db)
-  for (const { id, sql } of MIGRATIONS.filter((m) => m.id > newest)) {
+  for (const { id, sql, rows } of MIGRATIONS.filter((m) => m.id > newest && m.id <= to)) {
     await db.transaction(async (tx) => {
       await tx.exec(sql)
+      await rows?.(tx)
       await tx.query('insert into migration (id) values ($1)', [id])
     })
   }

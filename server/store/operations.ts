@@ -1,78 +1,35 @@
-import { createHash } from 'node:crypto'
-import { stringify } from 'safe-stable-stringify'
+import same from 'fast-deep-equal'
 import type {
-  Append,
+  Author,
   Bundle,
   FarmChange,
   Home,
+  IssuedPaper,
   KeptFarm,
-  Lot,
   NewLot,
-  NewPack,
-  NewWeighing,
   OwnChange,
   OwnVersion,
-  Paper,
   PlanChange,
   StoredPlan,
 } from '#contracts'
-import { BUNDLE_VERSION } from '#contracts'
+import { BUNDLE_VERSION, farmSchema } from '#contracts'
 import { ANATOMIES, extendAnatomy, type Anatomy, type Species } from '#core/anatomy'
-import {
-  chainUnder,
-  compile,
-  currentWeighings,
-  heaviestCarcass,
-  judgeWeighing,
-  type Weighing,
-} from '#core/carcass'
-import { reckon, type PackWeighing } from '#core/forecast'
-import { formatMass, gramsOf, type Issue } from '#core/measure'
-import { checkDecisions, checkUndo, conflicts, readPlan, strangersIn, type Conflict } from '#core/plan'
+import { strangersIn } from '#core/plan'
+import { readFacts } from '#core/plan'
+import type { Shelf } from '../database/shelf.ts'
+import { decide, note, pack, split, weigh } from './appending.ts'
+import { again, digestOf, kept, refusedFor, type Changed, type Kept, type Taken } from './outcomes.ts'
+import type { Pinned } from './pins.ts'
 import * as q from './queries.ts'
 import type { Tx } from './rows.ts'
-
-/** Two things with one id: what is held, and what was sent. Neither is lost, and nothing was changed. */
-export interface Taken {
-  result: 'taken'
-  held: unknown
-  sent: unknown
-}
-/** What came of a write: kept (with the lot as it now stands), or why not. */
-export type Kept =
-  | { result: 'kept'; lot: Lot }
-  | { result: 'refused'; issues: Issue[] }
-  | { result: 'conflict'; conflicts: Conflict[] }
-  | { result: 'missing' }
-  | Taken
-/** What came of changing a thing in place: kept, or what another made of it since. */
-export type Changed<T> =
-  | { result: 'kept'; value: T }
-  | { result: 'changed'; held: T | null; sent: unknown }
-  | { result: 'refused'; issues: Issue[] }
-
-/** SHA-256 of a value as JSON with sorted keys: the same for the same content, however it was stored. */
-export const digestOf = (content: unknown) => createHash('sha256').update(stringify(content)!).digest('hex')
-/** Equal as parsed records, whatever the order of their keys. */
-const same = (a: unknown, b: unknown) => stringify(a) === stringify(b)
-const missing = { result: 'missing' } as const
-const kept = async (tx: Tx, id: string): Promise<Kept> => ({
-  result: 'kept',
-  lot: (await q.selectLot(tx, id))!,
-})
-const refusedFor = (...issues: Issue[]) => ({ result: 'refused' as const, issues })
-const stranger = (kind: string, id: string): Kept =>
-  refusedFor({ code: 'unknown-id', field: 'corrects', figures: { kind, id } })
-/** A row sent again is kept once; another under its id is refused, with both. */
-const again = (tx: Tx, lot: string, held: unknown, sent: unknown): Promise<Kept> | Kept =>
-  same(held, sent) ? kept(tx, lot) : { result: 'taken', held, sent }
 
 async function home(tx: Tx): Promise<Home> {
   const plans = (await q.selectPlans(tx)).filter((p) => !p.withdrawn)
   return { farm: await q.selectFarm(tx), lots: await q.selectLots(tx), plans }
 }
 
-async function saveFarm(tx: Tx, { base, ...farm }: FarmChange): Promise<Changed<KeptFarm>> {
+async function saveFarm(tx: Tx, { base, ...sent }: FarmChange): Promise<Changed<KeptFarm>> {
+  const farm = farmSchema.parse(sent)
   const held = await q.selectFarm(tx)
   if (held && same(held, { ...farm, revision: held.revision })) return { result: 'kept', value: held }
   if (base !== (held?.revision ?? 0)) return { result: 'changed', held, sent: farm }
@@ -126,7 +83,7 @@ function hashOf(anatomy: Anatomy): string {
 }
 
 /** Hangs a new lot and pins it to the anatomy of today. */
-async function hangLot(tx: Tx, { lot, at }: { lot: NewLot; at: string }): Promise<Kept> {
+async function hangLot(tx: Tx, { lot, by, at }: { lot: NewLot; by: Author; at: string }): Promise<Kept> {
   const held = await q.selectLot(tx, lot.id)
   if (held) {
     const { id, tag, species, count } = held
@@ -134,150 +91,24 @@ async function hangLot(tx: Tx, { lot, at }: { lot: NewLot; at: string }): Promis
   }
   const anatomy = await anatomyOfToday(tx, lot.species)
   const hash = hashOf(anatomy)
-  await q.insertAnatomy(tx, hash, anatomy.species, anatomy)
-  await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at })
+  await q.insertPin(tx, hash, anatomy.species, anatomy)
+  await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at, rev: 0, ...by })
+  await q.insertGroup(tx, lot.id, {
+    id: lot.id,
+    parent: null,
+    animals: lot.count,
+    rev: 0,
+    at,
+    ...by,
+  })
   return kept(tx, lot.id)
 }
 
-async function weigh(
-  tx: Tx,
-  { lot: id, weighing, at }: { lot: string; weighing: NewWeighing; at: string },
-): Promise<Kept> {
-  const lot = await q.selectLot(tx, id)
-  if (!lot) return missing
-  const { confirmed, ...sent } = weighing
-  const held = await q.selectWeighing(tx, sent.id)
-  if (held) return again(tx, id, held, { ...sent, lot: id })
-  if (sent.corrects && !correctable(lot.weighings, sent.corrects))
-    return stranger('weighing that still stands', sent.corrects)
-  const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
-  const added: Weighing = { ...sent, grams: gramsOf(sent.shown), at }
-  if (sent.stands) {
-    const issues = judgeWeighing(
-      anatomy,
-      chainUnder(anatomy, readPlan(anatomy, lot.commands).conventions),
-      lot.count,
-      lot.weighings as Weighing[],
-      added,
-    )
-    if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed))
-      return { result: 'refused', issues }
-  }
-  await q.insertWeighing(tx, id, sent, at)
-  return kept(tx, id)
-}
-
-const correctable = (all: readonly { id: string; corrects: string | null }[], id: string) =>
-  all.some((w) => w.id === id) && !all.some((w) => w.corrects === id)
-
-async function pack(
-  tx: Tx,
-  { lot: id, pack: sent, at }: { lot: string; pack: NewPack; at: string },
-): Promise<Kept> {
-  const lot = await q.selectLot(tx, id)
-  if (!lot) return missing
-  const held = await q.selectPack(tx, sent.id)
-  if (held) return again(tx, id, held, { ...sent, lot: id })
-  const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
-  if (!anatomy.cuts.some((c) => c.id === sent.cut)) {
-    return {
-      result: 'refused',
-      issues: [{ code: 'unknown-id', field: 'cut', figures: { kind: 'cut', id: sent.cut } }],
-    }
-  }
-  if (sent.corrects && !correctable(lot.packs, sent.corrects))
-    return stranger('pack that still stands', sent.corrects)
-  const added: PackWeighing = { ...sent, grams: gramsOf(sent.shown), at }
-  const issue = sent.stands ? packIssue(anatomy, lot, added) : null
-  if (issue) return refusedFor(issue)
-  await q.insertPack(tx, id, sent, at)
-  return kept(tx, id)
-}
-
-/** Lighter than this a pack holds nothing a person buys: a wrong weight or a wrong number (our own figure). */
-const LIGHTEST_PACK_G = 5
-
-/** What is impossible about packs beside those already weighed; null when they may be kept. */
-function packIssue(anatomy: Anatomy, lot: Lot, added: PackWeighing): Issue | null {
-  const { shown, packs, grams } = added
-  const show = (kg: number) => formatMass(kg, shown.unit)
-  if (packs > 0 && grams / packs < LIGHTEST_PACK_G)
-    return {
-      code: 'packs-too-light',
-      field: 'packs',
-      figures: { shown: `${shown.value} ${shown.unit}`, packs, each: (grams / packs).toFixed(1) },
-    }
-  const read = reckon(
-    compile(anatomy),
-    { ...asState(lot), packs: [...asState(lot).packs, added] },
-    { massUnit: shown.unit, mincePerKg: 1 },
-  )
-  const hanging = read.stages.find((s) => s.id === 'hanging')
-  if (!hanging) {
-    const most = heaviestCarcass(anatomy) * lot.count
-    const packed =
-      currentWeighings([...(lot.packs as PackWeighing[]), added]).reduce((s, p) => s + p.grams, 0) / 1000
-    return packed > most
-      ? {
-          code: 'packed-above-species',
-          field: 'shown',
-          figures: {
-            packed: show(packed),
-            what: `${lot.count} × ${anatomy.names.american.toLowerCase()}`,
-            most: show(most),
-          },
-        }
-      : null
-  }
-  const most = (hanging.range?.high ?? hanging.kg) * 1.02 + read.balance.added + read.balance.kept
-  const packed = read.cuts.reduce((sum, c) => sum + c.weighedKg, 0)
-  return packed > most
-    ? {
-        code: 'packed-above-carcass',
-        field: 'shown',
-        figures: { packed: show(packed), carcass: show(hanging.kg) },
-      }
-    : null
-}
-
-const asState = (lot: Lot) => ({
-  count: lot.count,
-  weighings: lot.weighings as Weighing[],
-  commands: lot.commands,
-  packs: lot.packs as PackWeighing[],
-})
-
-/** Appends a batch of decisions. Sent twice it is kept once; on a field someone else changed since, both come back. */
-async function decide(
-  tx: Tx,
-  { lot: id, append, at }: { lot: string; append: Append; at: string },
-): Promise<Kept> {
-  const lot = await q.selectLot(tx, id)
-  if (!lot) return missing
-  const { batch, base, own, undoes, redoes, commands } = append
-  const held = await q.selectBatch(tx, batch)
-  if (held) return again(tx, id, held, { lot: id, batch, undoes, redoes, commands })
-  const twice = await q.selectCommandsBy(
-    tx,
-    commands.map((c) => c.id),
-  )
-  if (twice.length > 0) return { result: 'taken', held: twice, sent: commands }
-  if (base > (lot.commands.at(-1)?.seq ?? 0)) return refusedFor({ code: 'base-ahead', field: 'base' })
-  const decisions = commands.map((c) => c.decision)
-  const anatomy = (await q.selectAnatomy(tx, lot.anatomy))!
-  const issues = [
-    ...checkUndo(lot.commands, append, decisions),
-    ...checkDecisions(anatomy, lot.commands, decisions, undoes !== null || redoes !== null),
-  ]
-  if (issues.length > 0) return { result: 'refused', issues }
-  const clashes = conflicts(lot.commands, base, decisions, own)
-  if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
-  for (const c of commands) await q.insertCommand(tx, id, { ...c, batch, undoes, redoes, at })
-  return kept(tx, id)
-}
-
 /** Keeps a paper as it was printed; asked for again under its id, the one that was printed comes back. */
-async function keepPaper(tx: Tx, paper: Paper): Promise<{ result: 'kept'; paper: Paper } | Taken> {
+async function keepPaper(
+  tx: Tx,
+  paper: IssuedPaper,
+): Promise<{ result: 'kept'; paper: IssuedPaper } | Taken> {
   const held = await q.selectPaper(tx, paper.id)
   if (!held) await q.insertPaper(tx, paper)
   else if (!same(askedOf(held), askedOf(paper)))
@@ -285,14 +116,20 @@ async function keepPaper(tx: Tx, paper: Paper): Promise<{ result: 'kept'; paper:
   return { result: 'kept', paper: held ?? paper }
 }
 /** What a paper was asked for by: its data is worked out here. */
-export const askedOf = ({ id, lot, kind, share }: Paper) => ({ id, lot, kind, share })
+export const askedOf = ({ id, lot, kind, share }: IssuedPaper) => ({ id, lot, kind, share })
 
-async function exportBundle(tx: Tx): Promise<Bundle> {
+/** Hashes of all that was ever attached to a lot, corrected or not: nothing kept is left out of a bundle. */
+const attachedTo = (lots: Home['lots']) =>
+  lots.flatMap((l) => l.facts.flatMap(({ fact }) => (fact.kind === 'attachment' ? [fact.hash] : [])))
+
+async function exportBundle(tx: Tx, _: undefined, shelf: Shelf): Promise<Bundle> {
   const lots = await q.selectLots(tx)
   const anatomies: Bundle['content']['anatomies'] = {}
-  for (const hash of new Set(lots.map((l) => l.anatomy))) {
-    anatomies[hash] = (await q.selectAnatomy(tx, hash)) as unknown as Record<string, unknown>
-  }
+  for (const hash of new Set(lots.map((l) => l.anatomy)))
+    anatomies[hash] = (await q.selectPin(tx, hash))!.body as Record<string, unknown>
+  const attachments = Object.fromEntries(
+    [...new Set(attachedTo(lots))].map((hash) => [hash, shelf.read(hash).toString('base64')]),
+  )
   const content = {
     farm: await q.selectFarm(tx),
     anatomies,
@@ -300,42 +137,74 @@ async function exportBundle(tx: Tx): Promise<Bundle> {
     plans: await q.selectPlans(tx),
     lots,
     papers: await q.selectPapers(tx),
+    attachments,
   }
   return { format: 'ekko-farm', version: BUNDLE_VERSION, digest: digestOf(content), content }
 }
 
 /** Fills an empty database from a checked bundle; refuses one that already holds a farm or lots. */
-async function importBundle(tx: Tx, { content }: Bundle): Promise<{ result: 'kept' | 'occupied' }> {
+async function importBundle(
+  tx: Tx,
+  { content }: Bundle,
+  shelf: Shelf,
+): Promise<{ result: 'kept' | 'occupied' }> {
   const present = await home(tx)
   if (present.farm || present.lots.length > 0) return { result: 'occupied' }
+  for (const [hash, bytes] of Object.entries(content.attachments))
+    shelf.keep(hash, Buffer.from(bytes, 'base64'))
   if (content.farm) await q.upsertFarm(tx, content.farm)
   for (const [hash, body] of Object.entries(content.anatomies))
-    await q.insertAnatomy(tx, hash, String(body.species), body)
+    await q.insertPin(tx, hash, String(body.species), body)
   for (const own of content.own) await q.insertOwn(tx, own)
   for (const plan of content.plans) await q.upsertPlan(tx, plan)
-  for (const lot of content.lots) {
-    await q.insertLot(tx, lot)
-    for (const w of lot.weighings) await q.insertWeighing(tx, lot.id, w, w.at)
-    for (const p of lot.packs) await q.insertPack(tx, lot.id, p, p.at)
-    for (const c of lot.commands) await q.insertNumberedCommand(tx, lot.id, c)
-  }
+  for (const lot of content.lots) await importLot(tx, lot)
   for (const p of content.papers) await q.insertPaper(tx, p)
-  await q.continueNumbers(tx)
   return { result: 'kept' }
 }
 
-const anatomyBy = (tx: Tx, hash: string): Promise<Anatomy | null> => q.selectAnatomy(tx, hash)
+/** A lot with every row as it was kept, revisions and all. */
+export async function importLot(tx: Tx, lot: Home['lots'][number]): Promise<void> {
+  await q.insertLot(tx, lot)
+  for (const g of lot.groups) await q.insertGroup(tx, lot.id, g)
+  await importRows(tx, lot)
+}
+export async function importRows(
+  tx: Tx,
+  lot: Pick<Home['lots'][number], 'weighings' | 'packs' | 'commands' | 'facts'>,
+): Promise<void> {
+  for (const w of lot.weighings) await q.insertWeighing(tx, w)
+  for (const p of lot.packs) await q.insertPack(tx, p)
+  for (const c of lot.commands) await q.insertCommand(tx, c)
+  for (const f of lot.facts) await q.insertFact(tx, f)
+}
+
+const pinBy = (tx: Tx, hash: string): Promise<Pinned | null> => q.selectPin(tx, hash)
+/** Whether a lot was hung by mistake and taken off the rail. */
+export const isWithdrawn = (lot: Home['lots'][number]): boolean => readFacts(lot.facts).withdrawn
 
 /** Every use of the database: one operation is one transaction. Writes are flushed before they are acknowledged. */
 export const reads = {
   home,
   lot: q.selectLot,
-  anatomy: anatomyBy,
+  pin: pinBy,
   own: q.selectOwn,
   paper: q.selectPaper,
+  farm: (tx: Tx, _: undefined) => q.selectFarm(tx),
   exportBundle,
 }
-export const writes = { saveFarm, saveOwn, savePlan, hangLot, weigh, pack, decide, keepPaper, importBundle }
+export const writes = {
+  saveFarm,
+  saveOwn,
+  savePlan,
+  hangLot,
+  weigh,
+  pack,
+  decide,
+  note,
+  split,
+  keepPaper,
+  importBundle,
+}
 export const operations = { ...reads, ...writes }
 
 export type Operations = typeof operations

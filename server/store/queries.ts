@@ -1,44 +1,45 @@
-import type { KeptFarm, Lot, NewPack, NewWeighing, OwnVersion, Paper, StoredPlan } from '#contracts'
-import type { Anatomy } from '#core/anatomy'
-import { gramsOf } from '#core/measure'
-import type { Command } from '#core/plan'
+import type { IssuedPaper, KeptFarm, Lot, OwnVersion, StoredPlan } from '#contracts'
+import type { Command, Entry, Fact, Group, LotHead, PackWeighing, Weighing } from '#core/records'
+import type { Pinned } from './pins.ts'
 import {
   commandOf,
+  factOf,
   farmOf,
+  groupOf,
+  lotHeadOf,
   many,
   one,
+  ownOf,
   packOf,
   paperOf,
+  pinOf,
+  planOf,
   weighingOf,
-  type CommandRow,
-  type FarmRow,
-  type LotRow,
-  type PackRow,
-  type PaperRow,
+  type Row,
   type Tx,
-  type WeighingRow,
 } from './rows.ts'
 
 export async function selectFarm(tx: Tx): Promise<KeptFarm | null> {
-  const row = await one<FarmRow>(tx, 'select * from farm where id = 1')
+  const row = await one<Row>(tx, 'select * from farm where id = 1')
   return row && farmOf(row)
 }
 
 export async function upsertFarm(tx: Tx, f: KeptFarm): Promise<void> {
   await tx.query(
-    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_per_kg, revision)
-     values (1, $1, $2, $3, $4, $5, $6, $7)
-     on conflict (id) do update set
-       name = $1, currency = $2, mass_unit = $3, name_set = $4, zone = $5, mince_per_kg = $6, revision = $7`,
-    [f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mincePerKg, f.revision],
+    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_milli, mince_per, hour, revision)
+     values (1, $1, $2, $3, $4, $5, $6, $7, $8, $9)
+     on conflict (id) do update set name = $1, currency = $2, mass_unit = $3, name_set = $4, zone = $5,
+       mince_milli = $6, mince_per = $7, hour = $8, revision = $9`,
+    [f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mince.milli, f.mince.per, f.hour, f.revision],
   )
 }
 
-export async function selectAnatomy(tx: Tx, hash: string): Promise<Anatomy | null> {
-  return (await one<{ body: Anatomy }>(tx, 'select body from anatomy where hash = $1', [hash]))?.body ?? null
+export async function selectPin(tx: Tx, hash: string): Promise<Pinned | null> {
+  const row = await one<Row>(tx, 'select hash, body from anatomy where hash = $1', [hash])
+  return row && pinOf(row)
 }
 
-export async function insertAnatomy(tx: Tx, hash: string, species: string, body: unknown): Promise<void> {
+export async function insertPin(tx: Tx, hash: string, species: string, body: unknown): Promise<void> {
   await tx.query('insert into anatomy (hash, species, body) values ($1, $2, $3) on conflict do nothing', [
     hash,
     species,
@@ -46,15 +47,9 @@ export async function insertAnatomy(tx: Tx, hash: string, species: string, body:
   ])
 }
 
-const ownOf = (r: { version: number; body: OwnVersion['body']; at: Date }): OwnVersion => ({
-  version: r.version,
-  body: r.body,
-  at: r.at.toISOString(),
-})
-
 /** Every version of the farm's own additions, oldest first; of one species, or of all. */
 export async function selectOwn(tx: Tx, species: string | null): Promise<OwnVersion[]> {
-  const rows = await many<Parameters<typeof ownOf>[0]>(
+  const rows = await many<Row>(
     tx,
     'select version, body, at from own_addition where $1::text is null or species = $1 order by species, version',
     [species],
@@ -71,17 +66,15 @@ export async function insertOwn(tx: Tx, own: OwnVersion): Promise<void> {
   ])
 }
 
-type PlanRow = Omit<StoredPlan, 'at'> & { at: Date }
 const PLANS = 'select id, body, at, withdrawn, revision from cut_plan'
-const planOf = (r: PlanRow): StoredPlan => ({ ...r, at: r.at.toISOString() })
 
 /** Every named plan in the order they came, those taken away too. */
 export async function selectPlans(tx: Tx): Promise<StoredPlan[]> {
-  return (await many<PlanRow>(tx, `${PLANS} order by number`)).map(planOf)
+  return (await many<Row>(tx, `${PLANS} order by number`)).map(planOf)
 }
 
 export async function selectPlan(tx: Tx, id: string): Promise<StoredPlan | null> {
-  const row = await one<PlanRow>(tx, `${PLANS} where id = $1`, [id])
+  const row = await one<Row>(tx, `${PLANS} where id = $1`, [id])
   return row && planOf(row)
 }
 
@@ -93,175 +86,153 @@ export async function upsertPlan(tx: Tx, p: StoredPlan): Promise<void> {
   )
 }
 
-export async function insertLot(
-  tx: Tx,
-  lot: Pick<Lot, 'id' | 'tag' | 'species' | 'count' | 'anatomy' | 'createdAt'>,
-): Promise<void> {
-  await tx.query('insert into lot (id, tag, species, anatomy, created_at) values ($1, $2, $3, $4, $5)', [
-    lot.id,
-    lot.tag,
-    lot.species,
-    lot.anatomy,
-    lot.createdAt,
-  ])
-  await tx.query('insert into lot_group (id, lot, animals) values ($1, $1, $2)', [lot.id, lot.count])
+export async function insertLot(tx: Tx, lot: Omit<LotHead, 'count'>): Promise<void> {
+  await tx.query(
+    `insert into lot (id, tag, species, anatomy, created_at, device, person, rev)
+     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [lot.id, lot.tag, lot.species, lot.anatomy, lot.createdAt, lot.device, lot.person, lot.rev],
+  )
 }
 
-const LOTS = `select l.id, l.tag, l.species, l.anatomy, l.created_at, g.id as group_id, g.animals
-  from lot l join lot_group g on g.lot = l.id`
+export async function insertGroup(tx: Tx, lot: string, g: Group): Promise<void> {
+  await tx.query(
+    `insert into lot_group (id, lot, parent, animals, rev, at, device, person)
+     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [g.id, lot, g.parent, g.animals, g.rev, g.at, g.device, g.person],
+  )
+}
 
-async function filled(tx: Tx, row: LotRow): Promise<Lot> {
-  return {
-    id: row.id,
-    tag: row.tag,
-    species: row.species,
-    count: row.animals,
-    anatomy: row.anatomy,
-    createdAt: row.created_at.toISOString(),
-    weighings: (
-      await many<WeighingRow>(tx, 'select * from weighing where lot_group = $1 order by ordinal', [
-        row.group_id,
-      ])
-    ).map(weighingOf),
-    commands: (
-      await many<CommandRow>(tx, 'select * from command where lot_group = $1 order by seq', [row.group_id])
-    ).map(commandOf),
-    packs: (
-      await many<PackRow>(tx, 'select * from pack where lot_group = $1 order by ordinal', [row.group_id])
-    ).map(packOf),
+/** The next `count` revisions of a lot; the first of them. Whoever writes next waits until this is kept. */
+export async function takeRevisions(tx: Tx, lot: string, count: number): Promise<number> {
+  const row = await one<{ rev: string | number }>(
+    tx,
+    'update lot set rev = rev + $2 where id = $1 returning rev',
+    [lot, count],
+  )
+  return Number(row!.rev) - count + 1
+}
+
+const HEADS = `select l.*, (select sum(g.animals)::int from lot_group g where g.lot = l.id and g.parent is null) as count
+  from lot l`
+const rowsOf = (table: string) =>
+  `select r.*, g.lot as of_lot from ${table} r join lot_group g on g.id = r.lot_group where g.lot = any($1::uuid[]) order by r.rev`
+
+/** Lots with all their records: as many statements for one lot as for all of them. */
+async function filled(tx: Tx, heads: LotHead[]): Promise<Lot[]> {
+  const ids = [heads.map((h) => h.id)]
+  const byLot = async <R>(sql: string, parse: (row: Row) => R): Promise<Map<string, R[]>> => {
+    const found = new Map<string, R[]>(heads.map((h) => [h.id, []]))
+    for (const row of await many<Row>(tx, sql, ids)) found.get(String(row.of_lot))!.push(parse(row))
+    return found
   }
+  const groups = await byLot(
+    `select g.*, g.lot as of_lot from lot_group g where g.lot = any($1::uuid[])
+     order by g.rev, g.id`,
+    groupOf,
+  )
+  const weighings = await byLot(rowsOf('weighing'), weighingOf)
+  const commands = await byLot(rowsOf('command'), commandOf)
+  const facts = await byLot(rowsOf('fact'), factOf)
+  const packs = await byLot(rowsOf('pack'), packOf)
+  return heads.map((h) => ({
+    ...h,
+    groups: groups.get(h.id)!,
+    weighings: weighings.get(h.id)!,
+    commands: commands.get(h.id)!,
+    facts: facts.get(h.id)!,
+    packs: packs.get(h.id)!,
+  }))
 }
 
 export async function selectLot(tx: Tx, id: string): Promise<Lot | null> {
-  const row = await one<LotRow>(tx, `${LOTS} where l.id = $1`, [id])
-  return row && filled(tx, row)
+  const row = await one<Row>(tx, `${HEADS} where l.id = $1`, [id])
+  return row && (await filled(tx, [lotHeadOf(row)]))[0]!
 }
 
 export async function selectLots(tx: Tx): Promise<Lot[]> {
-  const lots: Lot[] = []
-  for (const row of await many<LotRow>(tx, `${LOTS} order by l.number`)) lots.push(await filled(tx, row))
-  return lots
+  return filled(tx, (await many<Row>(tx, `${HEADS} order by l.number`)).map(lotHeadOf))
 }
 
-export async function insertWeighing(
-  tx: Tx,
-  lot: string,
-  w: Omit<NewWeighing, 'confirmed'>,
-  at: string,
-): Promise<void> {
+const ENTRY = 'id, lot_group, rev, at, device, person'
+const entryOf = (e: Entry) => [e.id, e.group, e.rev, e.at, e.device, e.person]
+
+export async function insertWeighing(tx: Tx, w: Weighing): Promise<void> {
   await tx.query(
-    `insert into weighing (id, lot_group, stage, basis, source, shown_value, shown_unit, grams, corrects, stands, at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
-    [
-      w.id,
-      lot,
-      w.stage,
-      w.basis,
-      w.source,
-      w.shown.value,
-      w.shown.unit,
-      gramsOf(w.shown),
-      w.corrects,
-      w.stands,
-      at,
-    ],
+    `insert into weighing (${ENTRY}, stage, basis, source, shown_value, shown_unit, grams, corrects, stands)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
+    [...entryOf(w), w.stage, w.basis, w.source, w.shown.value, w.shown.unit, w.grams, w.corrects, w.stands],
   )
 }
 
-export async function insertPack(tx: Tx, lot: string, p: NewPack, at: string): Promise<void> {
+export async function insertPack(tx: Tx, p: PackWeighing): Promise<void> {
   await tx.query(
-    `insert into pack (id, lot_group, cut, shown_value, shown_unit, grams, packs, corrects, stands, at)
+    `insert into pack (${ENTRY}, cut, shown_value, shown_unit, grams, packs, corrects, stands)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+    [...entryOf(p), p.cut, p.shown.value, p.shown.unit, p.grams, p.packs, p.corrects, p.stands],
+  )
+}
+
+export async function insertCommand(tx: Tx, c: Command): Promise<void> {
+  await tx.query(
+    `insert into command (${ENTRY}, batch, undoes, redoes, decision)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
-    [p.id, lot, p.cut, p.shown.value, p.shown.unit, gramsOf(p.shown), p.packs, p.corrects, p.stands, at],
+    [...entryOf(c), c.batch, c.undoes, c.redoes, JSON.stringify(c.decision)],
   )
 }
 
-export async function insertCommand(tx: Tx, lot: string, c: Omit<Command, 'seq'>): Promise<void> {
+export async function insertFact(tx: Tx, f: Fact): Promise<void> {
   await tx.query(
-    'insert into command (id, lot_group, batch, undoes, redoes, decision, at) values ($1, $2, $3, $4, $5, $6, $7)',
-    [c.id, lot, c.batch, c.undoes, c.redoes, JSON.stringify(c.decision), c.at],
+    `insert into fact (${ENTRY}, corrects, stands, kind, fact) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [...entryOf(f), f.corrects, f.stands, f.fact.kind, JSON.stringify(f.fact)],
   )
 }
 
-/** A restored command keeps its number: later conflicts are judged by it. */
-export async function insertNumberedCommand(tx: Tx, lot: string, c: Command): Promise<void> {
-  await tx.query(
-    `insert into command (seq, id, lot_group, batch, undoes, redoes, decision, at) overriding system value
-     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [c.seq, c.id, lot, c.batch, c.undoes, c.redoes, JSON.stringify(c.decision), c.at],
-  )
-}
-
-export async function continueNumbers(tx: Tx): Promise<void> {
-  await tx.query(
-    `select setval(pg_get_serial_sequence('command', 'seq'), coalesce((select max(seq) from command), 0) + 1, false)`,
-  )
-}
-
-export async function insertPaper(tx: Tx, p: Paper): Promise<void> {
+export async function insertPaper(tx: Tx, p: IssuedPaper): Promise<void> {
   await tx.query(
     'insert into paper (id, lot, kind, data, issued_at, share) values ($1, $2, $3, $4, $5, $6)',
     [p.id, p.lot, p.kind, JSON.stringify(p.data), p.issuedAt, p.share],
   )
 }
 
-export async function selectPaper(tx: Tx, id: string): Promise<Paper | null> {
-  const row = await one<PaperRow>(tx, 'select * from paper where id = $1', [id])
+export async function selectPaper(tx: Tx, id: string): Promise<IssuedPaper | null> {
+  const row = await one<Row>(tx, 'select * from paper where id = $1', [id])
   return row && paperOf(row)
 }
 
-export async function selectPapers(tx: Tx): Promise<Paper[]> {
-  return (await many<PaperRow>(tx, 'select * from paper order by number')).map(paperOf)
+export async function selectPapers(tx: Tx): Promise<IssuedPaper[]> {
+  return (await many<Row>(tx, 'select * from paper order by number')).map(paperOf)
 }
 
-const AS_SENT = `id, lot_group as lot, shown_value, shown_unit, corrects, stands`
-interface SentRow {
-  id: string
-  lot: string
-  shown_value: string
-  shown_unit: 'kg' | 'lb'
-  corrects: string | null
-  stands: boolean
+/** A weighing of any lot under this id, to be held against one sent again. */
+export async function selectWeighing(tx: Tx, id: string): Promise<Weighing | null> {
+  const row = await one<Row>(tx, 'select * from weighing where id = $1', [id])
+  return row && weighingOf(row)
 }
-const sentOf = <R extends SentRow>({ shown_value, shown_unit, ...row }: R) => ({
-  ...row,
-  shown: { value: Number(shown_value), unit: shown_unit },
-})
 
-/** A weighing of any lot, as it was sent; to be held against one sent again. */
-export async function selectWeighing(tx: Tx, id: string) {
-  const row = await one<SentRow & Pick<NewWeighing, 'stage' | 'basis' | 'source'>>(
-    tx,
-    `select ${AS_SENT}, stage, basis, source from weighing where id = $1`,
-    [id],
+export async function selectPack(tx: Tx, id: string): Promise<PackWeighing | null> {
+  const row = await one<Row>(tx, 'select * from pack where id = $1', [id])
+  return row && packOf(row)
+}
+
+/** Facts of any lot that have one of these ids. */
+export async function selectFactsBy(tx: Tx, ids: string[]): Promise<Fact[]> {
+  return (await many<Row>(tx, 'select * from fact where id = any($1::uuid[]) order by rev', [ids])).map(
+    factOf,
   )
-  return row && sentOf(row)
 }
 
-/** Packs of any lot, as they were sent. */
-export async function selectPack(tx: Tx, id: string) {
-  const row = await one<SentRow & Pick<NewPack, 'cut' | 'packs'>>(
-    tx,
-    `select ${AS_SENT}, cut, packs from pack where id = $1`,
-    [id],
-  )
-  return row && sentOf(row)
-}
-
-/** A batch of decisions of any lot, as it was sent. */
-export async function selectBatch(tx: Tx, batch: string) {
-  const rows = await many<Pick<Command, 'id' | 'batch' | 'undoes' | 'redoes' | 'decision'> & { lot: string }>(
-    tx,
-    'select id, lot_group as lot, batch, undoes, redoes, decision from command where batch = $1 order by seq',
-    [batch],
-  )
-  const [first] = rows
-  if (!first) return null
-  const { lot, undoes, redoes } = first
-  return { lot, batch, undoes, redoes, commands: rows.map(({ id, decision }) => ({ id, decision })) }
+/** A batch of decisions of any lot. */
+export async function selectBatch(tx: Tx, batch: string): Promise<Command[]> {
+  return (await many<Row>(tx, 'select * from command where batch = $1 order by rev', [batch])).map(commandOf)
 }
 
 /** Decisions of any lot and batch that have one of these ids. */
-export function selectCommandsBy(tx: Tx, ids: string[]): Promise<Pick<Command, 'id' | 'decision'>[]> {
-  return many(tx, 'select id, decision from command where id = any($1::uuid[])', [ids])
+export async function selectCommandsBy(tx: Tx, ids: string[]): Promise<Command[]> {
+  return (await many<Row>(tx, 'select * from command where id = any($1::uuid[]) order by rev', [ids])).map(
+    commandOf,
+  )
+}
+
+export async function selectGroupsBy(tx: Tx, ids: string[]): Promise<Group[]> {
+  return (await many<Row>(tx, 'select * from lot_group where id = any($1::uuid[])', [ids])).map(groupOf)
 }

@@ -4,6 +4,7 @@ import { realDisk, type Disk } from '../database/disk.ts'
 import { openEngine } from '../database/engine.ts'
 import { pglite } from '../database/pglite.ts'
 import { placesOf } from '../database/places.ts'
+import { shelfIn } from '../database/shelf.ts'
 import type { Recovery } from '../database/recovery.ts'
 import { operations, writes, type ArgumentOf, type OperationName, type ResultOf } from './operations.ts'
 import type { Tx } from './rows.ts'
@@ -31,6 +32,7 @@ export interface StoreOptions {
 
 /** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
 export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
+  const shelf = shelfIn(options.disk ?? realDisk, folder)
   const engine = await openEngine<Tx>({
     disk: realDisk,
     cluster: pglite(placesOf(folder).empty),
@@ -44,8 +46,9 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
       const operation = operations[name] as unknown as (
         tx: Tx,
         argument: ArgumentOf<K>,
+        beside: typeof shelf,
       ) => Promise<ResultOf<K>>
-      return engine.run((tx) => operation(tx, argument), name in writes)
+      return engine.run((tx) => operation(tx, argument, shelf), name in writes)
     },
     checkpoint: engine.checkpoint,
     replace: engine.replace,

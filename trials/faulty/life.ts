@@ -1,4 +1,4 @@
-import { lotBody } from '../../server/bodies.ts'
+import { lotBody, NOBODY } from '../../server/bodies.ts'
 import type { Disk } from '../../server/database/disk.ts'
 import { openStore, type Store } from '../../server/store/store.ts'
 
@@ -15,7 +15,7 @@ export async function live(folder: string, disk: Disk, count: () => number): Pro
   const told: Story = { acknowledged: [], step: '', steps: [], trouble: null }
   const step = (name: string) => void told.steps.push({ from: count(), step: name })
   const hang = async (store: Store, tag: string) => {
-    const out = await store.run('hangLot', { lot: lotBody({ tag }), at: AT })
+    const out = await store.run('hangLot', { lot: lotBody({ tag }), by: NOBODY, at: AT })
     if (out.result === 'kept') told.acknowledged.push(tag)
   }
   try {

@@ -7,6 +7,7 @@ import { paths } from './data/paths.ts'
 
 /** The broiler, rough but whole: a bird has no sides. Base bird plucked, without neck, giblets and feet. */
 export const broiler: Anatomy = {
+  form: 3,
   id: 'broiler',
   species: 'broiler',
   version: 1,

@@ -1,0 +1,194 @@
+import { TISSUES, type Cut, type Path, type SideName, type Tissue } from '#core/anatomy'
+import { kg, sumOf, type Kg, type Mm } from '#core/measure'
+import type { Conventions } from './conventions.ts'
+import { balanceOf, evaluate, newYield, type Balance, type Yield } from './evaluate.ts'
+import { LAID, setFlow, type Choices, type Flow, type FlowSetting } from './flow.ts'
+import { pour, type TissueFactors } from './pour.ts'
+
+const T = TISSUES.length
+/** Less than a microgram is no meat. */
+const NOTHING = 1e-9
+
+export type TissueKg = Readonly<Record<Tissue, Kg>>
+
+/** One output of a part under its way: a cut, or another part it is opened into. */
+export interface CutRow {
+  readonly cut: Cut | null
+  readonly part: string | null
+  /** Before its process. */
+  readonly green: Kg
+  /** Of `green`, each tissue. */
+  readonly tissue: TissueKg
+  /** What its process adds, and what comes out of it. */
+  readonly added: Kg
+  readonly product: Kg
+  /** Product per green kilogram; 1 without a process. */
+  readonly yield: number
+}
+
+/** A part of one side (or of the animal) as it lies on the block: what it holds, how it is opened, what comes of it. */
+export interface CutSlot {
+  readonly part: string
+  readonly side: SideName
+  readonly path: Path
+  /** Share of fasted live weight of a part that is no carcass; 0 for carcass. */
+  readonly offCarcass: number
+  /** All it holds: what hung of it, and what other parts were opened into. */
+  readonly kg: Kg
+  readonly tissue: TissueKg
+  /** Whether there is any meat in it. */
+  readonly holds: boolean
+  readonly rows: readonly CutRow[]
+}
+
+const SETTING: unique symbol = Symbol('setting')
+const INPUTS: unique symbol = Symbol('inputs')
+const YIELD: unique symbol = Symbol('yield')
+
+/** A carcass cut by a plan, every kilogram of it by the names of parts and cuts. */
+export interface CutUp {
+  readonly flow: Flow
+  readonly choices: Choices
+  readonly balance: Balance
+  readonly slots: readonly CutSlot[]
+  slot(part: string, side: SideName): CutSlot | null
+  /** A part on one side, or all of it. */
+  partKg(part: string, side?: SideName): Kg
+  cutKg(cut: string): Kg
+  /** Place of a transverse line on the axis, in segments from the head end. */
+  lineAt(side: SideName): Readonly<Record<string, number>>
+  /** Distance of the long lines from the eye. */
+  mmAt(side: SideName): Readonly<Record<string, Mm>>
+  /** Sides on which a part is freed before the lines. */
+  freed(part: string): ('left' | 'right')[]
+}
+
+export interface Hung {
+  conventions: Conventions
+  carcass: Kg
+  /** Fasted live weight: what offal is a share of. */
+  live: Kg
+  factors?: TissueFactors | undefined
+}
+
+const tissueOf = (of: (t: number) => number): TissueKg =>
+  Object.fromEntries(TISSUES.map((name, t) => [name, kg(of(t))])) as Record<Tissue, Kg>
+
+/** Cuts a carcass by a plan's choices: pours it into the parts and evaluates once. */
+export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
+  const setting = setFlow(flow, choices)
+  const inputs = pour(flow, setting, hung.conventions, hung.carcass, hung.live, hung.factors)
+  return new Cutting(flow, choices, setting, inputs, evaluate(flow, setting, inputs, newYield(flow)))
+}
+
+class Cutting implements CutUp {
+  readonly [SETTING]: FlowSetting
+  readonly [INPUTS]: Float64Array
+  readonly [YIELD]: Yield
+  readonly balance: Balance
+  private made: CutSlot[] | null = null
+
+  constructor(
+    readonly flow: Flow,
+    readonly choices: Choices,
+    setting: FlowSetting,
+    inputs: Float64Array,
+    y: Yield,
+  ) {
+    this[SETTING] = setting
+    this[INPUTS] = inputs
+    this[YIELD] = y
+    this.balance = balanceOf(flow, inputs, y)
+  }
+  get slots(): readonly CutSlot[] {
+    return (this.made ??= this.flow[LAID].slots.map((_, s) => new SlotView(this, s)))
+  }
+  slot(part: string, side: SideName): CutSlot | null {
+    const s = this.flow[LAID].slotOf.get(part, side)
+    return s === undefined ? null : this.slots[s]!
+  }
+  partKg(part: string, side?: SideName): Kg {
+    return sumOf(this.slots, (s) => (s.part === part && (!side || s.side === side) ? s.kg : kg(0)))
+  }
+  cutKg(cut: string): Kg {
+    const i = this.flow.anatomy.cuts.findIndex((c) => c.id === cut)
+    return kg(i < 0 ? 0 : this[YIELD].cutKg[i]!)
+  }
+  lineAt(side: SideName) {
+    return this[SETTING].lineAt[side === 'right' ? 'right' : 'left']
+  }
+  mmAt(side: SideName) {
+    return this[SETTING].mm[side === 'right' ? 'right' : 'left']
+  }
+  freed(part: string) {
+    return (['left', 'right'] as const).filter((s) => this[SETTING].extracted[s].has(part))
+  }
+}
+
+class SlotView implements CutSlot {
+  private made: CutRow[] | null = null
+  constructor(
+    private readonly of: Cutting,
+    private readonly s: number,
+  ) {}
+  private get laid() {
+    return this.of.flow[LAID].slots[this.s]!
+  }
+  get part() {
+    return this.laid.part
+  }
+  get side() {
+    return this.laid.side
+  }
+  get path() {
+    return this.laid.paths[this.of[SETTING].pathOf[this.s]!]!.path
+  }
+  get offCarcass() {
+    return this.laid.offCarcass
+  }
+  get kg(): Kg {
+    const { slotKg } = this.of[YIELD]
+    const i = this.s * T
+    return kg(slotKg[i]! + slotKg[i + 1]! + slotKg[i + 2]! + slotKg[i + 3]!)
+  }
+  get tissue(): TissueKg {
+    const { slotKg } = this.of[YIELD]
+    return tissueOf((t) => slotKg[this.s * T + t]!)
+  }
+  get holds() {
+    return this.kg > NOTHING
+  }
+  get rows(): readonly CutRow[] {
+    if (!this.made) {
+      const { start, end } = this.of[SETTING]
+      this.made = []
+      for (let r = start[this.s]!; r < end[this.s]!; r++) this.made.push(this.row(r))
+    }
+    return this.made
+  }
+  private row(r: number): CutRow {
+    const { flow } = this.of
+    const { rowCut, rowSlot, rowAdded, rowYield, shares, slots } = flow[LAID]
+    const { rowKg, slotKg } = this.of[YIELD]
+    const share = shares[this.of[SETTING].trim]
+    const [cut, next, green] = [rowCut[r]!, rowSlot[r]!, rowKg[r]!]
+    const s = this.s
+    return {
+      cut: cut < 0 ? null : flow.anatomy.cuts[cut]!,
+      part: next < 0 ? null : slots[next]!.part,
+      green: kg(green),
+      added: kg(green * rowAdded[r]!),
+      product: kg(green * rowYield[r]!),
+      yield: rowYield[r]!,
+      get tissue() {
+        return tissueOf((t) => share[r * T + t]! * slotKg[s * T + t]!)
+      },
+    }
+  }
+}
+
+/** What draws start from; for this room only. */
+export function insideOf(cutting: CutUp) {
+  const inner = cutting as Cutting
+  return { setting: inner[SETTING], inputs: inner[INPUTS] }
+}

@@ -1,0 +1,185 @@
+import { z } from 'zod'
+import { sidesOf, type Part, type SideName } from '#core/anatomy'
+import type { CutSlot, Sided } from '#core/carcass'
+import { fromKg, massDigits, refuse, roundToSum, sumOf } from '#core/measure'
+import { SIDES } from '#core/records'
+import type { Reckoning } from '#core/reading'
+import {
+  animalsOf,
+  dressingWords,
+  hangingWords,
+  headOf,
+  headShape,
+  linePlaces,
+  numbered,
+  paperKind,
+  type About,
+} from '../paper.ts'
+
+/** One thing to do at the bench. `marks` are the ticks that say it is done, one a side. */
+const stepSchema = z.object({
+  marks: z.array(z.object({ target: z.string(), side: z.enum(SIDES) })),
+  side: z.enum(['both sides', 'left side', 'right side', '']),
+  title: z.string(),
+  way: z.string(),
+  how: z.string(),
+  tool: z.string(),
+  caution: z.string(),
+  cuts: z.array(z.object({ name: z.string(), weight: z.string(), pieces: z.number() })),
+})
+export type CardStep = z.infer<typeof stepSchema>
+
+/** What is done in which order, as document data in the farm's words and units. */
+const schema = z.object({
+  kind: z.literal('block-card'),
+  ...headShape,
+  what: z.string(),
+  hanging: z.string(),
+  dressing: z.string(),
+  steps: z.array(stepSchema),
+  /** All products together, as the plan shows them. */
+  total: z.string(),
+})
+export type BlockCard = z.infer<typeof schema>
+
+interface ShownRow {
+  slot: CutSlot
+  cut: string
+  shown: number
+}
+
+/** What a part's cuts weigh, rounded together in the whole plan so that the card adds up to it. */
+function shownRows({ read, farm }: About): { rows: ShownRow[]; total: number } {
+  const rows = read.cutting.slots.flatMap((slot) =>
+    slot.rows.flatMap((r) =>
+      r.cut?.kind === 'product' && r.green > 1e-9 ? [{ slot, cut: r.cut.id, kg: r.product }] : [],
+    ),
+  )
+  const unit = farm.massUnit
+  const digits = massDigits(unit)
+  const all = Number(
+    fromKg(
+      sumOf(rows, (r) => r.kg),
+      unit,
+    ).toFixed(digits),
+  )
+  const shown = roundToSum(
+    rows.map((r) => fromKg(r.kg, unit)),
+    digits,
+    all,
+  )
+  return { rows: rows.map(({ slot, cut }, i) => ({ slot, cut, shown: shown[i]! })), total: all }
+}
+
+const sideWord = (sides: readonly SideName[]): CardStep['side'] => {
+  if (sides[0] === 'animal') return ''
+  return sides.length === 2 ? 'both sides' : `${sides[0] as 'left' | 'right'} side`
+}
+
+function freeing(read: Reckoning, part: Part, name: string): CardStep[] {
+  const sides = read.cutting.freed(part.id)
+  if (sides.length === 0) return []
+  return [
+    {
+      marks: sides.map((side) => ({ target: `free-${part.id}`, side })),
+      side: sideWord(sides),
+      title: `Free the ${name.toLowerCase()} first`,
+      way: 'before any line is cut',
+      how: 'From its butt end forward, before the loin is parted: sawing through it unfreed shreds it.',
+      tool: 'knife',
+      caution: 'Glove on the off hand; cut away from the body.',
+      cuts: [],
+    },
+  ]
+}
+
+function breaking(about: About): CardStep[] {
+  const places = linePlaces(about).map(
+    ({ name, left, right }) => `${name}: ${left === right ? left : `left ${left}; right ${right}`}`,
+  )
+  if (places.length === 0) return []
+  return [
+    {
+      marks: [{ target: 'break', side: 'animal' }],
+      side: '',
+      title: 'Break along the lines',
+      way: 'count ribs from the first one, every time',
+      how: `${places.join('. ')}.`,
+      tool: 'knife and saw',
+      caution: 'One primal on the block, the rest back in the cold.',
+      cuts: [],
+    },
+  ]
+}
+
+/** A part's steps: one where its sides are cut alike, else one a side. Parts left alone have none. */
+function opening(
+  { read, says }: About,
+  part: Part,
+  rows: readonly ShownRow[],
+  weight: (x: number) => string,
+): CardStep[] {
+  const taken = sidesOf(part).flatMap((side) => {
+    const slot = read.cutting.slot(part.id, side)
+    return slot?.holds && !slot.path.leaves ? [slot] : []
+  })
+  return [...new Set(taken.map((t) => t.path))].flatMap((path): CardStep[] => {
+    const own = taken.filter((t) => t.path === path)
+    const weights = new Map<string, number>()
+    for (const r of rows) if (own.includes(r.slot)) weights.set(r.cut, (weights.get(r.cut) ?? 0) + r.shown)
+    if (path.minutes === 0 && weights.size === 0) return []
+    return [
+      {
+        marks: own.map((t) => ({ target: part.id, side: t.side })),
+        side: sideWord(own.map((t) => t.side)),
+        title: says.name(part.names),
+        way: says.name(path.names),
+        how: path.steps,
+        tool: path.tool,
+        caution: path.caution ?? '',
+        cuts: [...weights].map(([id, mass]) => {
+          const { cut, pieces } = read.cuts.find((c) => c.cut.id === id)!
+          return { name: says.name(cut.names), weight: weight(mass), pieces }
+        }),
+      },
+    ]
+  })
+}
+
+/**
+ * Steps in the order of the bench: what is freed whole before the lines, then the lines, then part by part down the
+ * carcass, what comes out of another part behind it.
+ */
+export const blockCard = paperKind({
+  title: 'Block card',
+  schema,
+  up: { 1: numbered },
+  make(about: About) {
+    const hanging = hangingWords(about)
+    if (hanging === null) return refuse('mass-empty', 'live', {})
+    const { read, says, farm } = about
+    const { parts } = read.flow.anatomy
+    const { rows, total } = shownRows(about)
+    const weight = (x: number) => `${x.toFixed(massDigits(farm.massUnit))} ${farm.massUnit}`
+    return {
+      ok: true,
+      value: {
+        kind: 'block-card' as const,
+        ...headOf(about),
+        what: animalsOf(about),
+        hanging,
+        dressing: dressingWords(about),
+        steps: [
+          ...parts.filter((p) => p.extraction).flatMap((p) => freeing(read, p, says.name(p.names))),
+          ...breaking(about),
+          ...parts.flatMap((p) => opening(about, p, rows, weight)),
+        ],
+        total: weight(total),
+      },
+    }
+  },
+})
+
+/** Whether a step is done: every side of it ticked. */
+export const stepDone = (step: CardStep, done: Sided<boolean>): boolean =>
+  step.marks.every((m) => done.get(m.target, m.side) ?? false)

@@ -1,0 +1,81 @@
+import { z } from 'zod'
+import type { NameSet, Outcome, Says, Tongue } from '#core/measure'
+import type { Share } from '#core/records'
+import type { Reckoning } from '#core/reading'
+import { conventionsOf } from '#core/plan'
+import { ruleOf } from '#core/rules'
+
+/** What a paper is made from: the lot as read on that day, the farm's name and words, and the day in its calendar. */
+export interface About {
+  read: Reckoning
+  farm: { name: string } & Tongue
+  lot: string
+  /** Local date, ISO 8601. */
+  date: string
+  share: Share
+  says: Says
+}
+
+/** The form papers are issued in today; those of an earlier form are brought up when they are read. */
+export const PAPER_FORM = 2
+type Data = Record<string, unknown>
+
+/** One kind of paper: what its data is, how earlier data becomes that, and how it is made from a lot. */
+export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
+  title: string
+  schema: S
+  /** Step from each earlier form to the next. */
+  up: Record<number, (data: Data) => Data>
+  make(about: About): Outcome<z.infer<S>>
+}
+export const paperKind = <S extends z.ZodType<object>>(kind: PaperKindOf<S>): PaperKindOf<S> => kind
+
+/** The first form had no number of its own. */
+export const numbered = (data: Data): Data => ({ ...data, form: 2 })
+
+export const headShape = { form: z.literal(PAPER_FORM), farm: z.string(), lot: z.string(), date: z.string() }
+export const headOf = ({ farm, lot, date }: About) => ({
+  form: PAPER_FORM as typeof PAPER_FORM,
+  farm: farm.name,
+  lot,
+  date,
+})
+
+const nameSet = ({ farm }: About): NameSet => farm.nameSet
+/** "2 hogs", in the farm's words. */
+export const animalsOf = (about: About): string => {
+  const { count, flow } = about.read
+  return `${count} ${flow.anatomy.names[nameSet(about)].toLowerCase()}${count === 1 ? '' : 's'}`
+}
+
+/** The hanging weight and how it is known; null before anything was weighed. */
+export function hangingWords({ read, says }: About): string | null {
+  const hanging = read.stages.find((s) => s.id === 'hanging')
+  if (!hanging) return null
+  return hanging.weighed
+    ? `${says.mass(hanging.kg)} (weighed, as hung on the day of cutting)`
+    : `about ${says.mass(hanging.kg)}, likely ${says.massRange(hanging.range!)} (aged ${read.plan.days} days; estimate)`
+}
+
+export const dressingWords = ({ read }: About): string =>
+  conventionsOf(read.flow.anatomy, read.plan.conventions)
+    .map(({ convention: c, is }) => (is ? c.on : c.off))
+    .join('; ')
+
+export function routeWords({ read }: About): string {
+  const rule = ruleOf(read.plan.route)
+  return rule ? `${rule.label}. ${rule.says}` : 'Route not stated yet'
+}
+
+/** Where each line lies on both sides, in words a cutter knows. */
+export const linePlaces = (about: About): { name: string; left: string; right: string }[] => {
+  const { flow, plan } = about.read
+  return flow.anatomy.lines.map((l) => {
+    const at = (side: 'left' | 'right') => {
+      if (l.kind === 'along') return `${plan.choices.mm.get(l.id, side) ?? l.mm.usual} mm from the eye`
+      const id = plan.choices.lines.get(l.id, side) ?? l.fallback
+      return l.settings.find((s) => s.id === id)!.school
+    }
+    return { name: l.names[nameSet(about)], left: at('left'), right: at('right') }
+  })
+}

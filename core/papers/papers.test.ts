@@ -1,0 +1,146 @@
+import { describe, expect, it } from 'vitest'
+import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { SidedMap } from '#core/carcass'
+import { KG_PER_LB, mm } from '#core/measure'
+import { checkDecisions, NO_LOG, readPlan, takePath, tried, unknownFact, type Said } from '#core/plan'
+import { reckon, type Reckoning } from '#core/reading'
+import { SHARES, type Decision, type FactBody, type Share } from '#core/records'
+import { flowOf } from '../carcass/testing.ts'
+import { FARM, lotOf } from '../reading/testing.ts'
+import {
+  drawUp,
+  readPaper,
+  stepDone,
+  type BlockCard,
+  type CutSheet,
+  type Letter,
+  type PaperKind,
+} from './index.ts'
+
+const read = (species: Species, said: Said[] = []): Reckoning =>
+  reckon(flowOf(species), lotOf(species, said), FARM, 200)
+const ABOUT = {
+  farm: { name: 'F', massUnit: 'lb', nameSet: 'american', currency: 'USD' },
+  lot: 'L',
+  date: '2026-11-01',
+} as const
+interface Printed {
+  'block-card': BlockCard
+  letter: Letter
+  'cut-sheet': CutSheet
+}
+function asked<K extends keyof Printed & PaperKind>(
+  kind: K,
+  r: Reckoning,
+  share: Share = 1,
+  nameSet: 'american' | 'commonwealth' = 'american',
+): Printed[K] {
+  const out = drawUp(kind, { ...ABOUT, farm: { ...ABOUT.farm, nameSet }, read: r, share })
+  if (!out.ok) throw new Error(out.issues[0]!.code)
+  return out.value as Printed[K]
+}
+const card = (r: Reckoning) => asked('block-card', r)
+const LEFT = { id: 'leg', side: 'left', value: true } as const
+const both = (species: Species, part: string, path: string) =>
+  takePath(ANATOMIES[species], part, ['left', 'right'], path)
+const pounds = (text: string) => Number(text.split(' ')[0])
+
+describe('the block card', () => {
+  it.each(SPECIES)('%s: the weights on it add up to all that is taken home, as shown', (species) => {
+    const r = read(
+      species,
+      species === 'broiler' ? [{ field: 'path', target: 'bird', side: 'animal', value: 'bird-parts' }] : [],
+    )
+    const printed = card(r)
+    const written = printed.steps.flatMap((s) => s.cuts.map((c) => pounds(c.weight)))
+    expect(written.reduce((a, b) => a + b, 0)).toBeCloseTo(pounds(printed.total), 6)
+    expect(pounds(printed.total)).toBeCloseTo(r.balance.products / KG_PER_LB, 1)
+  })
+  it('frees a whole tenderloin before any line is cut, and has no such step with T-bones on both sides but for the butt ends', () => {
+    const printed = card(read('steer', both('steer', 'short-loin', 'loin-strip')))
+    expect(printed.steps[0]!.title).toBe('Free the tenderloin first')
+    expect(printed.steps[1]!.title).toBe('Break along the lines')
+    const hog = card(read('hog'))
+    expect(hog.steps[0]!.title).toBe('Break along the lines')
+  })
+  it('names each side where they differ, and the caution of each step', () => {
+    const r = read('hog', [{ field: 'path', target: 'loin', side: 'right', value: 'loin-roasts' }])
+    const loins = card(r).steps.filter((s) => s.title === 'Loin')
+    expect(loins.map((s) => s.side)).toEqual(['left side', 'right side'])
+    expect(loins[0]!.caution).toContain('Band saw')
+  })
+  it('a step is done when every side of it is ticked', () => {
+    const step = card(read('hog')).steps.find((s) => s.title.startsWith('Leg'))!
+    expect(stepDone(step, new SidedMap([LEFT]))).toBe(false)
+    expect(stepDone(step, new SidedMap([LEFT, { ...LEFT, side: 'right' }]))).toBe(true)
+  })
+  it('what is ticked is frozen: another way, or a moved line, is refused until it is unticked', () => {
+    const { hog } = ANATOMIES
+    const leg: FactBody = { kind: 'tick', what: 'step', of: 'leg', side: 'left' }
+    const ticked = tried(NO_LOG, [leg, { kind: 'tick', what: 'step', of: 'break', side: 'animal' }])
+    const codes = (...d: Decision[]) => checkDecisions(hog, ticked, d, false).map((i) => i.code)
+    expect(codes({ field: 'path', target: 'leg', side: 'left', value: 'leg-grind' })).toEqual(['step-done'])
+    expect(codes({ field: 'path', target: 'leg', side: 'right', value: 'leg-grind' })).toEqual([])
+    expect(codes({ field: 'line', target: 'shoulder-line', side: 'left', value: '5|6' })).toEqual([
+      'step-done',
+    ])
+    expect(codes({ field: 'mm', target: 'belly-line', side: 'left', value: mm(40) })).toEqual(['step-done'])
+    expect(unknownFact(hog, { ...leg, of: 'wing' })).toMatchObject({ code: 'unknown-id' })
+    expect(readPlan(hog, ticked).steps.get('leg', 'left')).toBe(true)
+  })
+})
+
+describe('the letter to a share buyer', () => {
+  it.each(SHARES)(
+    'for 1/%d adds up to that part of what the plan shows, with a range on what is not weighed',
+    (share) => {
+      const r = read('steer')
+      const l = asked('letter', r, share)
+      expect(l.rows.reduce((s, x) => s + pounds(x.weight), 0)).toBeCloseTo(pounds(l.total), 6)
+      expect(pounds(l.total)).toBeCloseTo(r.balance.products / KG_PER_LB / share, 1)
+      expect(l.takeHome).toMatch(/likely \d+\.\d–\d+\.\d lb/)
+      expect(l.losses.map((x) => x.name)).toContain('bones')
+    },
+  )
+  it('mince is about a third of a beef hanging weight and often 40 % of the boxes (common practice)', () => {
+    const r = read('steer', both('steer', 'chuck', 'chuck-blade-steaks'))
+    const ground = r.cuts.filter((c) => c.cut.destination === 'G').reduce((s, c) => s + c.kg, 0)
+    expect(ground / r.balance.carcass).toBeGreaterThan(0.2)
+    expect(ground / r.balance.products).toBeLessThan(0.5)
+    const l = asked('letter', r, 2)
+    expect(l.mince).toBe(`${((100 * ground) / r.balance.products).toFixed(0)} %`)
+  })
+})
+
+describe('the cut sheet', () => {
+  it('has a row for every part that hangs, sides apart, in the farm’s words', () => {
+    const r = read('hog', [{ field: 'path', target: 'loin', side: 'right', value: 'loin-roasts' }])
+    const sheet = asked('cut-sheet', r, 1, 'commonwealth')
+    const loin = sheet.rows.find((row) => row.part === 'Loin')!
+    expect([loin.left, loin.right]).toEqual(['Bone-in chops, fillet left in', 'Boned joints and loin ribs'])
+    expect(sheet.rows.map((row) => row.part)).not.toContain('Head')
+    expect(sheet.lines[0]!.left).toContain('ribs 2 and 3')
+  })
+})
+
+describe('papers of an earlier form', () => {
+  it('are read as today’s: a price list in whole cents has the same prices in thousandths', () => {
+    const old = {
+      kind: 'price-list',
+      farm: 'F',
+      lot: 'L',
+      date: '2026-11-01',
+      currency: 'USD',
+      rows: [{ cut: 'bacon', name: 'Bacon', price: { minor: 1249, per: 'lb' }, pack: '' }],
+      words: [],
+    }
+    expect(readPaper({ kind: 'price-list', data: old }).data).toMatchObject({
+      form: 2,
+      rows: [{ price: { milli: 1_249_000, per: 'lb' } }],
+    })
+  })
+  it('and one that is no paper is refused with its place', () => {
+    const out = readPaper({ kind: 'letter', data: { kind: 'letter', farm: 'F' } })
+    expect(out.error?.issues.map((i) => i.path.join('.'))).toContain('rows')
+  })
+})

@@ -1,0 +1,56 @@
+import { z } from 'zod'
+import { issueOf, minorOf, refuse, times } from '#core/measure'
+import { unitPriceSchema } from '#core/records'
+import { cautionAt, ruleOf } from '#core/rules'
+import { headOf, headShape, numbered, paperKind, type About } from '../paper.ts'
+
+/** A price list as it is issued: stored as printed, so a later price never changes an old list. */
+const schema = z.object({
+  kind: z.literal('price-list'),
+  ...headShape,
+  currency: z.string(),
+  rows: z.array(z.object({ cut: z.string(), name: z.string(), price: unitPriceSchema, pack: z.string() })),
+  words: z.array(z.string()),
+})
+export type PriceList = z.infer<typeof schema>
+
+/** Prices were whole minor units once. */
+function inThousandths(data: Record<string, unknown>) {
+  const rows = data.rows as { price: { minor: number; per: string } }[]
+  return {
+    ...data,
+    rows: rows.map(({ price, ...r }) => ({ ...r, price: { milli: price.minor * 1000, per: price.per } })),
+  }
+}
+
+/** Cuts in the order they earn, those without a price left off. */
+export const priceList = paperKind({
+  title: 'Price list',
+  schema,
+  up: { 1: (data) => numbered(inThousandths(data)) },
+  make(about: About) {
+    const { read, says, farm } = about
+    const rule = ruleOf(read.plan.route)
+    if (rule?.sale !== 'by-the-piece') {
+      const reason = rule
+        ? `${rule.label}: ${rule.says}`
+        : 'Say under Hang how the animal is slaughtered first: until then Ekko does not know what may be sold.'
+      return { ok: false, issues: [issueOf('not-for-sale-by-cut', 'route', { reason })] }
+    }
+    if (read.stages.length === 0) return refuse('mass-empty', 'live', {})
+    const rows = read.cuts
+      .filter((c) => c.kg > 1e-6 && minorOf(c.price) > 0)
+      .toSorted((a, b) => b.value - a.value)
+      .map((c) => ({
+        cut: c.cut.id,
+        name: says.name(c.cut.names),
+        price: c.price,
+        pack: c.packs > 0 ? `about ${says.mass(times(c.kg, 1 / c.packs))}` : '',
+      }))
+    const words = [rule.says, cautionAt('labels', read.flow.anatomy.species)]
+    return {
+      ok: true,
+      value: { kind: 'price-list' as const, ...headOf(about), currency: farm.currency, rows, words },
+    }
+  },
+})

@@ -1,0 +1,85 @@
+import { SidedMap, type Conventions, type Measured, type Sided } from '#core/carcass'
+import { minor, type Minor } from '#core/measure'
+import { inForce, type Attachment, type Fact, type Fee, type FeeId, type Route } from '#core/records'
+
+export interface CostLine {
+  id: string
+  label: string
+  amount: Minor
+}
+
+/** What is so of a lot, read off its facts in force. */
+export interface Facts {
+  route: Route | null
+  conventions: Conventions
+  measured: Measured
+  /** Ribs counted on the animal; null for the usual number. */
+  ribs: number | null
+  costs: CostLine[]
+  fees: Partial<Record<FeeId, Fee>>
+  /** Steps of the block card ticked off: what was cut stays as it was planned then. */
+  steps: Sided<boolean>
+  /** Cuts of which all packs are weighed. */
+  done: ReadonlySet<string>
+  attachments: (Attachment & { id: string; at: string })[]
+  withdrawn: boolean
+}
+
+/** What reading needs of a fact. */
+export type FactRow = Pick<Fact, 'id' | 'corrects' | 'stands' | 'fact' | 'at'>
+
+export function readFacts(rows: readonly FactRow[]): Facts {
+  const conventions: Record<string, boolean> = {}
+  const measured: Measured = {}
+  const steps = new SidedMap<boolean>()
+  const done = new Set<string>()
+  const out: Facts = {
+    route: null,
+    conventions,
+    measured,
+    ribs: null,
+    costs: [],
+    fees: {},
+    steps,
+    done,
+    attachments: [],
+    withdrawn: false,
+  }
+  for (const { id, at, fact } of inForce(rows)) {
+    switch (fact.kind) {
+      case 'observation':
+        switch (fact.what) {
+          case 'route':
+            out.route = fact.value
+            break
+          case 'dressing':
+            conventions[fact.of] = fact.value
+            break
+          case 'measure':
+            measured[fact.of] = fact.value
+            break
+          case 'ribs':
+            out.ribs = fact.value
+            break
+        }
+        break
+      case 'cost':
+        out.costs.push({ id, label: fact.label, amount: minor(fact.amount) })
+        break
+      case 'fee':
+        out.fees[fact.fee] = fact
+        break
+      case 'tick':
+        if (fact.what === 'cut') done.add(fact.of)
+        else steps.set(fact.of, fact.side, true)
+        break
+      case 'attachment':
+        out.attachments.push({ ...fact, id, at })
+        break
+      case 'withdrawal':
+        out.withdrawn = true
+        break
+    }
+  }
+  return out
+}

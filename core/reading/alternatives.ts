@@ -1,0 +1,158 @@
+import { lookup, type SideName } from '#core/anatomy'
+import { cutUp, SidedMap, type Choices, type CutUp, type SidedEntry } from '#core/carcass'
+import { afterBench, lessWorth, worthOf, type Worth } from '#core/ledger'
+import { kg, plus, type Issue, type Kg } from '#core/measure'
+import { minutesOf, refusalOf, settle, takePath, type Plan } from '#core/plan'
+import { plannedCuts } from './cuts.ts'
+import type { Reckoning } from './lot.ts'
+
+/** What comes of the part itself: kg by cut, or by the part it is opened into. */
+export interface Output {
+  cut: string | null
+  part: string | null
+  kg: Kg
+}
+
+/** One way to open the part: what the whole plan would come to, and how that differs from the plan in force. */
+export interface Alternative {
+  path: string
+  inForce: boolean
+  /** The sides, of those asked for, that take it now: where they differ, none is in force. */
+  takenOn: SideName[]
+  refusal: Issue | null
+  whole: Worth
+  difference: Worth
+  outputs: Output[]
+}
+
+/** What a way to open a part is put in order by. */
+export const RANKS = ['listed', 'money', 'take-home', 'minutes'] as const
+export type Rank = (typeof RANKS)[number]
+
+/** The carcass of a lot cut by other choices, weights as they stand. */
+export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
+  cutUp(read.flow, choices, {
+    carcass: read.weights?.aged ?? kg(0),
+    live: read.weights?.shrunk ?? kg(0),
+    conventions: read.plan.conventions,
+    factors: read.shift?.factors,
+  })
+
+/** What a cutting of this lot is worth, nothing packed yet: all alternatives of a part fit one frame. */
+export function worthAs(read: Reckoning, cutting: CutUp): Worth {
+  const { plan, count, farm, weights } = read
+  const billed = {
+    count,
+    hot: weights?.hot ?? kg(0),
+    hanging: weights?.aged ?? kg(0),
+    minutes: minutesOf(cutting) * count,
+  }
+  return worthOf(plannedCuts(cutting, plan, count, farm), plan, billed, farm.hour)
+}
+
+/** The plan's choices with ways taken, and what they make impossible let go. */
+export function withPaths(read: Reckoning, plan: Plan, taken: Iterable<SidedEntry<string>>): Choices {
+  const wanted = new SidedMap([...plan.choices.paths, ...taken])
+  return { ...plan.choices, paths: settle(read.flow.anatomy, wanted, plan.conventions).paths }
+}
+
+/** The way a part takes on a side under a plan. */
+export const pathIn = (read: Reckoning, plan: Plan, part: string, side: SideName): string =>
+  plan.choices.paths.get(part, side) ?? lookup(read.flow.anatomy).part(part)!.fallback
+
+/** Decisions that take a way, as entries of choices. */
+export const entriesOf = (read: Reckoning, part: string, sides: readonly SideName[], path: string) =>
+  takePath(read.flow.anatomy, part, sides, path).map((d) => ({ id: d.target, side: d.side, value: d.value! }))
+
+/**
+ * Every path of a part for the given sides, each evaluated as a whole plan, knock-on effects included.
+ * Refused paths stay in the list with their reason. `inForce` only where all the sides already take it. `plan` may be
+ * another than the one read.
+ */
+export function alternativesFor(
+  read: Reckoning,
+  part: string,
+  sides: readonly SideName[],
+  plan: Plan = read.plan,
+): Alternative[] {
+  const { anatomy } = read.flow
+  const cutNow = cutAs(read, plan.choices)
+  const now = worthAs(read, cutNow)
+  return lookup(anatomy)
+    .pathsOf(part)
+    .map(({ id }) => {
+      const takenOn = sides.filter((side) => pathIn(read, plan, part, side) === id)
+      const inForce = takenOn.length === sides.length
+      const refusal = refusalOf(anatomy, plan, part, sides, id)
+      const cutting = inForce
+        ? cutNow
+        : refusal
+          ? null
+          : cutAs(read, withPaths(read, plan, entriesOf(read, part, sides, id)))
+      const whole = cutting && cutting !== cutNow ? worthAs(read, cutting) : now
+      return {
+        path: id,
+        inForce,
+        takenOn,
+        refusal,
+        whole,
+        difference: lessWorth(whole, now),
+        outputs: cutting ? outputsOf(cutting, part, sides) : [],
+      }
+    })
+}
+
+/** What comes of a part on some sides, largest first. Cuts after their process, parts as they are. */
+export function outputsOf(cutting: CutUp, part: string, sides: readonly SideName[]): Output[] {
+  const sums = new Map<string, Output>()
+  for (const side of sides)
+    for (const row of cutting.slot(part, side)?.rows ?? []) {
+      const cut = row.cut?.id ?? null
+      const key = cut === null ? `part ${row.part}` : `cut ${cut}`
+      const held = sums.get(key) ?? { cut, part: row.part, kg: kg(0) }
+      sums.set(key, { ...held, kg: plus(held.kg, cut === null ? row.green : row.product) })
+    }
+  return [...sums.values()].filter((o) => o.kg > 1e-6).sort((a, b) => b.kg - a.kg)
+}
+
+const MERIT: Record<Rank, (w: Worth) => number> = {
+  listed: () => 0,
+  money: afterBench,
+  'take-home': (w) => w.takeHome,
+  minutes: (w) => -w.minutes,
+}
+/** Best first; what cannot be had comes last. */
+export const rankedBy = (by: Rank, all: readonly Alternative[]): Alternative[] =>
+  by === 'listed'
+    ? [...all]
+    : all.toSorted(
+        (a, b) => Number(!!a.refusal) - Number(!!b.refusal) || MERIT[by](b.whole) - MERIT[by](a.whole),
+      )
+
+/** What each place of the transverse lines at a part would give: take-home and money against the place in force. */
+export function lineOptions(read: Reckoning, part: string, sides: readonly SideName[]) {
+  const { anatomy } = read.flow
+  const halves = sides.filter((s) => s !== 'animal')
+  if (halves.length === 0) return []
+  const touching = new Set(
+    anatomy.bands.flatMap((b) =>
+      b.spans.flatMap((span, i) => (span.part === part ? [span.until, b.spans[i - 1]?.until ?? ''] : [])),
+    ),
+  )
+  const { choices } = read.plan
+  const now = worthAs(read, read.cutting)
+  return anatomy.lines.flatMap((line) => {
+    if (line.kind !== 'across' || line.settings.length < 2 || !touching.has(line.id)) return []
+    const settings = line.settings.map((s) => {
+      const taken = new SidedMap([
+        ...choices.lines,
+        ...halves.map((side) => ({ id: line.id, side, value: s.id })),
+      ])
+      const then = worthAs(read, cutAs(read, { ...choices, lines: taken }))
+      const inForce = halves.every((side) => (choices.lines.get(line.id, side) ?? line.fallback) === s.id)
+      const { takeHome, money } = lessWorth(then, now)
+      return { ...s, inForce, kg: takeHome, money }
+    })
+    return [{ line, sides: halves, settings }]
+  })
+}

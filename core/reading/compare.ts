@@ -1,0 +1,90 @@
+import type { Cut, Names } from '#core/anatomy'
+import type { Flow } from '#core/carcass'
+import { afterBench, type Worth } from '#core/ledger'
+import { kg, minus, type Kg, type Says } from '#core/measure'
+import { adoptPlan, tried, type LeftOut } from '#core/plan'
+import type { CutPlan, Decision } from '#core/records'
+import type { LotState, Reckoning } from './lot.ts'
+import { reckon } from './reckon.ts'
+
+/** One plan's figures on a lot: what the plan would come to if it were in force. */
+export interface PlanFigures {
+  read: Reckoning
+  worth: Worth
+  decisions: Decision[]
+  leftOut: LeftOut[]
+}
+
+/** Reads the lot as a plan would have it, packs weighed so far apart: each plan is valued whole. No intervals. */
+export function valuePlan(base: Flow, lot: LotState, now: Reckoning, plan: CutPlan | null): PlanFigures {
+  const { decisions, leftOut } = plan
+    ? adoptPlan(now.flow.anatomy, now.plan, plan)
+    : { decisions: [], leftOut: [] }
+  const read = reckon(base, { ...lot, ...tried(lot, decisions), packs: [] }, now.farm, 0)
+  return { read, worth: read.worth, decisions, leftOut }
+}
+
+/** A difference that matters, as figures; the words come last. `by` is second less first. */
+export type Difference =
+  | { about: 'money' | 'minutes' | 'packs'; by: number }
+  | { about: 'take-home' | 'bone' | 'fat'; by: Kg }
+  | { about: 'gains' | 'loses'; by: Kg; cut: Names }
+
+/** Smaller differences than these shares of the first plan's figure are not worth a sentence. */
+const MATTERS = 0.02
+
+/** What differs between two plans and matters: money, weight, time, packs, bones, and cuts had in one only. */
+export function differencesOf(first: PlanFigures, second: PlanFigures): Difference[] {
+  const [a, b] = [first.worth, second.worth]
+  const matters = (x: number, y: number) => Math.abs(y - x) > MATTERS * Math.max(Math.abs(x), 1e-9)
+  const counts: ['money' | 'minutes' | 'packs', number, number][] = [
+    ['money', afterBench(a), afterBench(b)],
+    ['minutes', a.minutes, b.minutes],
+    ['packs', a.packs, b.packs],
+  ]
+  const masses: ['take-home' | 'bone' | 'fat', Kg, Kg][] = [
+    ['take-home', a.takeHome, b.takeHome],
+    ['bone', a.bone, b.bone],
+    ['fat', a.fat, b.fat],
+  ]
+  const only = (a: PlanFigures, b: PlanFigures): { cut: Cut; kg: Kg }[] =>
+    a.read.cuts
+      .filter((c) => c.cut.kind === 'product' && !b.read.cuts.some((x) => x.cut.id === c.cut.id))
+      .sort((x, y) => y.value - x.value)
+      .slice(0, 3)
+  return [
+    ...counts.flatMap(([about, x, y]) => (matters(x, y) ? [{ about, by: y - x }] : [])),
+    ...masses.flatMap(([about, x, y]) => (matters(x, y) ? [{ about, by: minus(y, x) }] : [])),
+    ...only(second, first).map((c) => ({ about: 'gains' as const, by: c.kg, cut: c.cut.names })),
+    ...only(first, second).map((c) => ({ about: 'loses' as const, by: kg(-c.kg), cut: c.cut.names })),
+  ]
+}
+
+/** A difference as a plain sentence about the second plan. */
+export function sayDifference(
+  d: Difference,
+  second: string,
+  says: Pick<Says, 'mass' | 'money' | 'name'>,
+): string {
+  const more = d.by > 0
+  const by = Math.abs(d.by)
+  const mass = () => says.mass(kg(by))
+  switch (d.about) {
+    case 'money':
+      return `${second} brings ${says.money(Math.round(by))} ${more ? 'more' : 'less'} after fees.`
+    case 'take-home':
+      return `${second} takes ${mass()} ${more ? 'more' : 'less'} home.`
+    case 'minutes':
+      return `${second} costs ${Math.round(by)} minutes ${more ? 'more' : 'less'} at the bench.`
+    case 'packs':
+      return `${second} makes ${by} ${by === 1 ? 'pack' : 'packs'} ${more ? 'more' : 'fewer'} to wrap.`
+    case 'bone':
+      return `${second} leaves ${mass()} ${more ? 'more' : 'less'} in the bone bin.`
+    case 'fat':
+      return `${second} trims ${mass()} ${more ? 'more' : 'less'} fat away.`
+    case 'gains':
+      return `${second} has ${says.name(d.cut).toLowerCase()} (${mass()}), which the other has not.`
+    case 'loses':
+      return `${second} has no ${says.name(d.cut).toLowerCase()}; the other has ${mass()}.`
+  }
+}

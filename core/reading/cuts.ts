@@ -1,0 +1,114 @@
+import type { Cut } from '#core/anatomy'
+import type { CutUp, Drawn } from '#core/carcass'
+import { priceInForce, valueOf, type ValuedCut } from '#core/ledger'
+import { interval, kg, kgOf, minus, plus, sumOf, type Kg } from '#core/measure'
+import { portionsOf, type Plan } from '#core/plan'
+import { inForce } from '#core/records'
+import { saleOf } from '#core/rules'
+import type { CutFigure, FarmFigures, PackRow } from './lot.ts'
+
+/** Less than a microgram is no cut. */
+const NOTHING = 1e-9
+
+/** Cuts that are eaten: products but for bones and fat. */
+const isEaten = (cut: Cut) => cut.kind === 'product' && !['N', 'F'].includes(cut.destination)
+
+/** Lean and fat of the rows that go to a cut that is eaten, as much as their process leaves of it. */
+function edibleOf(cutting: CutUp): ReadonlyMap<string, Kg> {
+  const sums = new Map<string, Kg>()
+  for (const slot of cutting.slots) {
+    if (!slot.holds) continue
+    for (const { cut, tissue, yield: left } of slot.rows)
+      if (cut && isEaten(cut))
+        sums.set(cut.id, kg((sums.get(cut.id) ?? 0) + (tissue.lean + tissue.fat) * left))
+  }
+  return sums
+}
+
+/** What a cut plan would bring: every cut that comes of it, its pieces and packs, and the terms it goes at. */
+export function plannedCuts(
+  cutting: CutUp,
+  plan: Pick<Plan, 'portions' | 'terms'>,
+  count: number,
+  farm: FarmFigures,
+): (ValuedCut & { endKg: Kg; endMm: CutFigure['endMm'] })[] {
+  const portions = portionsOf(cutting, count, farm.massUnit, plan.portions)
+  const edible = edibleOf(cutting)
+  return cutting.flow.anatomy.cuts.map((cut) => {
+    const terms = plan.terms.get(cut.id)!
+    const { pieces, packs, end, endMm } = portions.get(cut.id)!
+    return {
+      cut,
+      kg: cutting.cutKg(cut.id),
+      edible: edible.get(cut.id) ?? kg(0),
+      pieces,
+      packs,
+      endKg: end,
+      endMm,
+      price: priceInForce(terms, farm.mince, farm.massUnit),
+      sold: terms.sold,
+    }
+  })
+}
+
+/** Every cut of a lot: what is expected of it, what was weighed, and what is still to come. */
+export function cutFigures(
+  cutting: CutUp,
+  plan: Plan,
+  count: number,
+  farm: FarmFigures,
+  packs: readonly PackRow[],
+  drawn: Drawn | null,
+): CutFigure[] {
+  const packed = inForce(packs)
+  const sale = saleOf(plan.route)
+  return plannedCuts(cutting, plan, count, farm).flatMap((planned): CutFigure[] => {
+    const { cut, kg: expectedKg, pieces, price, sold, endKg, endMm } = planned
+    const own = packed.filter((p) => p.cut === cut.id)
+    if (expectedKg <= NOTHING && own.length === 0) return []
+    const weighedKg = sumOf(own, (p) => kgOf(p.grams))
+    const weighedPacks = sumOf(own, (p) => p.packs)
+    const done = plan.done.has(cut.id)
+    const remainingKg = kg(done ? 0 : Math.max(0, minus(expectedKg, weighedKg)))
+    const now = plus(weighedKg, remainingKg)
+    return [
+      {
+        cut,
+        expectedKg,
+        range: drawn ? interval(drawn.cut.get(cut.id)!) : null,
+        weighedKg,
+        weighedPacks,
+        remainingKg,
+        kg: now,
+        edible: planned.edible,
+        done,
+        pieces,
+        packs: planned.packs,
+        billedPacks: done ? weighedPacks : Math.max(planned.packs, weighedPacks),
+        endKg,
+        endMm,
+        price,
+        sold,
+        value: valueOf({ cut, kg: now, price, sold }, sale),
+      },
+    ]
+  })
+}
+
+/** Kilograms of a cut in a draw: what was weighed, and what that draw leaves still to come. */
+export const drawnKg = (c: Pick<CutFigure, 'done' | 'weighedKg'>, drawn: number): number =>
+  c.done ? c.weighedKg : Math.max(c.weighedKg, drawn)
+
+/** Σ of a figure of each cut in every draw. */
+export function drawnSums(
+  drawn: Drawn,
+  cuts: readonly CutFigure[],
+  of: (c: CutFigure, drawn: number) => number,
+): Float64Array {
+  const sums = new Float64Array(drawn.draws)
+  for (const c of cuts) {
+    const own = drawn.cut.get(c.cut.id)!
+    for (let d = 0; d < sums.length; d++) sums[d]! += of(c, own[d]!)
+  }
+  return sums
+}

@@ -1,0 +1,80 @@
+import { mean, quantileSorted, standardDeviation } from 'simple-statistics'
+import { describe, expect, it } from 'vitest'
+import { ANATOMIES, type Species } from '#core/anatomy'
+import { interval, KG_PER_LB } from '#core/measure'
+import { choose, cutUp, flowOf } from '../carcass/testing.ts'
+import { drawLot } from '#core/carcass'
+import type { Said } from '#core/plan'
+import { reckon } from './index.ts'
+import { FARM, lotOf } from './testing.ts'
+
+/** Draws of a carcass whose weight on the block is known: what varies is the animal and the cutter. */
+function drawn(species: Species, ways: Record<string, string> = {}, draws = 3000, count = 1) {
+  const c = cutUp(species, choose(ways))
+  const weights = [200, 190, 102, 100, 100]
+  const d = drawLot(c.cutting, count, () => weights, draws)
+  const { cuts } = c.flow.anatomy
+  const saleable = Array.from({ length: draws }, (_, i) =>
+    cuts.reduce((sum, cut) => (cut.kind === 'product' ? sum + d.cut.get(cut.id)![i]! : sum), 0),
+  )
+  return { ...c, d, saleable, cutDraws: (id: string) => d.cut.get(id)! }
+}
+
+describe('spread of total saleable share, points of carcass (our target, from memory), by a statistics package', () => {
+  it.each([
+    ['hog', 2],
+    ['steer', 2.5],
+    ['lamb', 2.5],
+  ] as const)('%s: SD %d within 20 %%', (species, target) => {
+    const sd = standardDeviation(drawn(species).saleable)
+    expect(sd).toBeGreaterThan(target * 0.8)
+    expect(sd).toBeLessThan(target * 1.2)
+  })
+})
+
+describe('draws', () => {
+  it('have the mean of the central estimate, in every species, and lose no mass', () => {
+    for (const species of ['hog', 'lamb', 'steer', 'broiler'] as const) {
+      const { saleable, balance, d } = drawn(
+        species,
+        species === 'broiler' ? { bird: 'bird-parts' } : {},
+        1000,
+      )
+      expect(mean(saleable) / balance.products, species).toBeCloseTo(1, 2)
+      const added = balance.added
+      for (const i of [0, 499, 999]) {
+        const all = [...d.cut.values()].reduce((s, own) => s + own[i]!, 0)
+        expect(Math.abs(all - 100 - added), species).toBeLessThan(0.5 * added + 1e-6)
+      }
+    }
+  })
+  it('are the same for the same input', () => {
+    const [a, b] = [drawn('lamb', {}, 50), drawn('lamb', {}, 50)]
+    expect(a.saleable).toEqual(b.saleable)
+  })
+  it('a batch of 64 birds varies an eighth as much as one bird', () => {
+    const sd = (count: number) =>
+      standardDeviation([...drawn('broiler', { bird: 'bird-parts' }, 2000, count).saleable])
+    expect(sd(64) / sd(1)).toBeCloseTo(1 / 8, 1)
+    expect(sd(64)).toBeLessThan(sd(1) / 6)
+  })
+  it('intervals are the package’s 10 % and 90 % quantiles of the same draws', () => {
+    const own = [...drawn('steer').cutDraws('tbone')].sort((x, y) => x - y)
+    const range = interval(Float64Array.from(own))!
+    expect(range.low).toBeCloseTo(quantileSorted(own, 0.1), 1)
+    expect(range.high).toBeCloseTo(quantileSorted(own, 0.9), 1)
+  })
+  it('a carcass whose fat and eye were measured is known more closely', () => {
+    const eye: Said[] = [
+      { kind: 'observation', what: 'measure', of: 'fat-depth', value: 12 },
+      { kind: 'observation', what: 'measure', of: 'eye-area', value: 80 },
+    ]
+    const width = (measured: boolean) => {
+      const lot = lotOf('steer', measured ? eye : [], 'hot', 650)
+      const r = reckon(flowOf(ANATOMIES.steer), lot, FARM)
+      const { low, high } = r.stages.find((s) => s.id === 'cut')!.range!
+      return (high - low) / KG_PER_LB
+    }
+    expect(width(true)).toBeLessThan(width(false))
+  })
+})

@@ -1,0 +1,42 @@
+/** What does a lot come to? One lot read whole: stages, cuts, money and Cover, each estimate with its interval. */
+export { reckon } from './reckon.ts'
+export type {
+  CutFigure,
+  FarmFigures,
+  LotState,
+  MoneyFigures,
+  PackRow,
+  Reckoning,
+  StageFigure,
+  Uncovered,
+  WeighingRow,
+} from './lot.ts'
+export { shownWeights } from './shown.ts'
+export type { Shown } from './shown.ts'
+export { whereItGoes } from './losses.ts'
+export type { Loss } from './losses.ts'
+export { LEAN_CLASSES, trimLedger } from './trim.ts'
+export type { TrimLedger, TrimSource } from './trim.ts'
+export { flowPicture } from './picture.ts'
+export type { FlowLink } from './picture.ts'
+export { libraryOf } from './library.ts'
+export type { CutEntry, PartEntry } from './library.ts'
+export { differencesOf, sayDifference, valuePlan } from './compare.ts'
+export type { Difference, PlanFigures } from './compare.ts'
+export { alternativesFor, cutAs, lineOptions, outputsOf, rankedBy, RANKS, worthAs } from './alternatives.ts'
+export type { Alternative, Output, Rank } from './alternatives.ts'
+export { replan } from './replan.ts'
+export type { Change, Replan, Trouble } from './replan.ts'
+export {
+  condemnable,
+  cutsOfPart,
+  fromInside,
+  loneParts,
+  offered,
+  offeredParts,
+  uncutParts,
+} from './offered.ts'
+export { progressOf, STANDINGS } from './standing.ts'
+export type { Next, Progress, Standing } from './standing.ts'
+export { needOf, productsOf, solveLot, takePrices } from './prices.ts'
+export { judgePacks } from './packing.ts'

@@ -1,0 +1,60 @@
+import type { Destination, Names } from '#core/anatomy'
+import { kg, minus, plus, sumOf, times, type Kg } from '#core/measure'
+import type { Reckoning } from './lot.ts'
+
+/** One step on the way from the live animal to what is taken home. `kg` is what went (or came, below zero). */
+export interface Loss {
+  id: 'shrink' | 'dressing' | 'cooler' | 'bone' | 'fat' | 'discard' | 'saw' | 'added' | 'unaccounted'
+  kg: Kg
+  left: Kg
+  /** What a step is made of, where that is known: the parts of the live animal that are no carcass. */
+  of: { names: Names; kg: Kg }[]
+}
+
+/**
+ * Where the rest of the animal went: live weight less every loss, by name, is what is taken home. Mass added by
+ * cures, seasoning or a chill tank stands as a negative loss; offal that is kept is not lost. Empty without a weight.
+ */
+export function whereItGoes(read: Reckoning): Loss[] {
+  const { weights, cuts, balance } = read
+  if (!weights) return []
+  const byProduct = (to: Destination) =>
+    sumOf(cuts, (c) => (c.cut.kind === 'by-product' && c.cut.destination === to ? c.kg : kg(0)))
+  const [bone, fat] = [byProduct('N'), byProduct('F')]
+  const dressedOff = minus(minus(weights.shrunk, weights.hot), balance.kept)
+  const steps: [Loss['id'], Kg, Loss['of']?][] = [
+    ['shrink', minus(weights.live, weights.shrunk)],
+    ['dressing', dressedOff, liveParts(read, dressedOff)],
+    ['cooler', minus(weights.hot, weights.aged)],
+    ['bone', bone],
+    ['fat', fat],
+    ['discard', minus(balance.byProducts, plus(bone, fat))],
+    ['saw', balance.losses],
+    ['added', kg(-balance.added)],
+    ['unaccounted', balance.difference],
+  ]
+  let left = weights.live
+  return steps.flatMap(([id, went, of = []]) => {
+    if (Math.abs(went) < 0.005) return []
+    left = minus(left, went)
+    return [{ id, kg: went, left, of }]
+  })
+}
+
+/** The parts that are dressed off, by their usual shares; what fills the gut takes up the difference to what was weighed. */
+function liveParts(read: Reckoning, dressedOff: Kg): Loss['of'] {
+  const { flow, weights, cutting } = read
+  const named = flow.anatomy.live
+    .filter((l) => l.id !== 'fill')
+    .map((l) => {
+      const kept = l.part === undefined ? kg(0) : cutting.partKg(l.part, 'animal')
+      return { names: l.names, kg: kg(Math.max(0, l.share * weights!.shrunk - kept)) }
+    })
+  const fill = flow.anatomy.live.find((l) => l.id === 'fill')
+  const sum = sumOf(named, (l) => l.kg)
+  const scale = Math.min(1, dressedOff / sum)
+  return [
+    ...named.map((l) => ({ ...l, kg: times(l.kg, scale) })),
+    ...(fill ? [{ names: fill.names, kg: minus(dressedOff, times(sum, scale)) }] : []),
+  ].filter((l) => l.kg > 0.005)
+}

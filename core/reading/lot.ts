@@ -1,0 +1,107 @@
+import type { CutUp, Drawn, Evidence, Flow, Shift, Stage } from '#core/carcass'
+import type { Cut } from '#core/anatomy'
+import type { CostFigures, Worth } from '#core/ledger'
+import type { Interval, Kg, MassUnit, Minor, Mm, UnitPrice } from '#core/measure'
+import type { Log, Plan } from '#core/plan'
+import type { PackWeighing, Weighing } from '#core/records'
+
+/** A lot's records as they are read: what was weighed, decided, seen and packed of a number of animals. */
+export interface LotState extends Log {
+  count: number
+  weighings: readonly WeighingRow[]
+  packs: readonly PackRow[]
+}
+/** What reading needs of a weighing and of packs. */
+export type WeighingRow = Pick<
+  Weighing,
+  'id' | 'stage' | 'basis' | 'source' | 'shown' | 'grams' | 'corrects' | 'stands' | 'at'
+>
+export type PackRow = Pick<
+  PackWeighing,
+  'id' | 'cut' | 'shown' | 'grams' | 'packs' | 'corrects' | 'stands' | 'at'
+>
+
+export interface FarmFigures {
+  massUnit: MassUnit
+  /** Price of mince: what indices are relative to until prices are set. */
+  mince: UnitPrice
+  /** What an hour at the bench costs; 0 counts none. */
+  hour: Minor
+}
+
+/** A stop on the stair. A weighed figure has no range. */
+export interface StageFigure {
+  id: 'live' | 'hot' | 'hanging' | 'cut' | 'packed'
+  kg: Kg
+  range: Interval | null
+  weighed: boolean
+}
+
+export interface CutFigure {
+  cut: Cut
+  expectedKg: Kg
+  range: Interval | null
+  weighedKg: Kg
+  weighedPacks: number
+  remainingKg: Kg
+  /** Weighed so far + what is still to come. */
+  kg: Kg
+  edible: Kg
+  done: boolean
+  pieces: number
+  packs: number
+  /** Packs that will be billed: those weighed, and while more are to come at least those planned. */
+  billedPacks: number
+  /** End pieces too short for another whole one, and the longest of them. */
+  endKg: Kg
+  endMm: Mm
+  price: UnitPrice
+  sold: number
+  value: Minor
+}
+
+export interface MoneyFigures {
+  costs: CostFigures
+  target: Minor
+  net: Minor
+  netRange: Interval | null
+  /** Expected net ÷ cost; null where `uncovered` says why. */
+  cover: number | null
+  uncovered: Uncovered | null
+  coverRange: Interval | null
+  /** Average price per kg that the products must bring, minor units. */
+  neededPerKg: number | null
+  /** What a kg of products costs: what a household that sells nothing wants to know. */
+  costPerKg: number | null
+}
+
+/** Why a lot has no Cover: nothing costs, weighs or may be sold yet, or at all. */
+export type Uncovered = 'no-costs' | 'no-weight' | 'no-share-price' | 'not-for-sale'
+
+export type Weights = Readonly<Record<Stage, Kg>>
+
+/** One lot read whole. */
+export interface Reckoning {
+  count: number
+  farm: FarmFigures
+  /** The flow of this very animal: with its own number of ribs. */
+  flow: Flow
+  plan: Plan
+  /** What measurements of the carcass say, or null without any. */
+  shift: Shift | null
+  /** Where every kilogram lies under the plan. */
+  cutting: CutUp
+  evidence: Evidence[]
+  disagreements: { stage: Stage; z: number; expectedKg: Kg }[]
+  /** Null while nothing was weighed or estimated. */
+  weights: Weights | null
+  stages: StageFigure[]
+  cuts: CutFigure[]
+  balance: CutUp['balance'] & { difference: Kg }
+  unweighedKg: Kg
+  minutes: number
+  worth: Worth
+  money: MoneyFigures
+}
+
+export type { Drawn }

@@ -1,0 +1,54 @@
+import { soldFactor, solvePrices, type PriceLine, type PriceSolution } from '#core/ledger'
+import {
+  fromKg,
+  minorOf,
+  plus,
+  priceIn,
+  priceOf,
+  type Minor,
+  type Outcome,
+  type UnitPrice,
+} from '#core/measure'
+import type { Decision } from '#core/records'
+import type { CutFigure, Reckoning } from './lot.ts'
+
+export const productsOf = (read: Reckoning): CutFigure[] => read.cuts.filter((c) => c.cut.kind === 'product')
+
+/** What the prices must bring: all costs and the target. */
+export const needOf = (read: Reckoning): Minor => plus(read.money.costs.total, read.money.target)
+
+/** Prices of this lot's cuts that pay for it: whole minor units of the farm's weight unit, locks and bounds kept. */
+export function solveLot(read: Reckoning): Outcome<PriceSolution> {
+  const { massUnit } = read.farm
+  const inUnit = (price: UnitPrice | null) => price && Math.round(minorOf(priceIn(price, massUnit)))
+  const lines = productsOf(read).map(({ cut, kg, sold, price }): PriceLine => {
+    const terms = read.plan.terms.get(cut.id)!
+    return {
+      cut: cut.id,
+      names: cut.names,
+      quantity: fromKg(kg, massUnit) * soldFactor(sold),
+      index: terms.index,
+      locked: terms.lock ? inUnit(price) : null,
+      floor: inUnit(terms.floor),
+      ceiling: inUnit(terms.ceiling),
+    }
+  })
+  return solvePrices({ lines, need: needOf(read), ending: read.plan.ending })
+}
+
+/** Decisions that take solved prices, as one step; locked cuts and those without an index keep theirs. */
+export const takePrices = (read: Reckoning, prices: PriceSolution['prices']): Decision[] =>
+  productsOf(read).flatMap(({ cut }): Decision[] => {
+    const { lock, index } = read.plan.terms.get(cut.id)!
+    const price = prices.get(cut.id)
+    return lock || index <= 0 || price === undefined
+      ? []
+      : [
+          {
+            field: 'price',
+            target: cut.id,
+            side: 'animal',
+            value: priceOf(price, read.farm.massUnit),
+          },
+        ]
+  })

@@ -1,0 +1,98 @@
+import { readFileSync } from 'node:fs'
+import { gunzipSync } from 'node:zlib'
+import { describe, expect, it } from 'vitest'
+import { readAnatomy } from '#core/anatomy'
+import { compile } from '#core/carcass'
+import { minorOf } from '#core/measure'
+import { broughtUp, CONTENT_STEPS, keptFarmSchema, lotSchema, type Lot } from '#core/records'
+import { alternativesFor, reckon } from './index.ts'
+
+/** What the program of that time made of a lot (server/specimens/README.md): weights, kg per cut, money. */
+interface Figures {
+  tag: string
+  weights: Record<string, number> | null
+  cuts: Record<
+    string,
+    { kg: number; weighedKg: number; value: number; price: { minor: number; per: string } }
+  >
+  costs: { rows: { label: string; amount: number; fromPlan: boolean }[]; total: number }
+  net: number
+  cover: number | null
+}
+
+const file = (name: string) => new URL(`../../server/specimens/${name}`, import.meta.url)
+function specimen(name: string) {
+  const raw = JSON.parse(gunzipSync(readFileSync(file(`${name}.json.gz`))).toString('utf8')) as {
+    version: number
+    content: Record<string, unknown>
+  }
+  return { version: raw.version, content: broughtUp(raw.content, raw.version, CONTENT_STEPS) }
+}
+const reading = (content: Record<string, unknown>, lot: Lot) => {
+  const pin = readAnatomy((content.anatomies as Record<string, unknown>)[lot.anatomy])
+  if (!pin.ok) throw new Error(JSON.stringify(pin.issues))
+  const { massUnit, mince, hour } = keptFarmSchema.parse(content.farm)
+  return reckon(compile(pin.value.anatomy), lot, { massUnit, mince, hour }, 0)
+}
+const GRAM = 0.0005
+
+describe.each([1, 2, 3])('bundle %d as it was written then', (version) => {
+  const { content } = specimen(`bundle-${version}`)
+  const lots = (content.lots as unknown[]).map((l) => lotSchema.parse(l))
+  const then = JSON.parse(readFileSync(file(`figures-${version}.json`), 'utf8')) as Figures[]
+
+  it('holds lots whose records are in the order of their revisions, facts apart from decisions', () => {
+    expect(lots.map((l) => l.tag)).toEqual(then.map((f) => f.tag))
+    for (const l of lots) {
+      const revs = [...l.weighings, ...l.packs, ...l.commands, ...l.facts].map((r) => r.rev)
+      expect(revs.toSorted((a, b) => a - b)).toEqual(revs.map((_, i) => i + 1))
+      expect(l.rev).toBe(revs.length)
+    }
+    expect(lots.flatMap((l) => l.facts).length).toBeGreaterThan(20)
+  })
+  it.each(then.map((f) => [f.tag, f] as const))(
+    '%s weighs, gives and costs what it did then: every cut to the gram, every sum to the minor unit',
+    (tag, figures) => {
+      const r = reading(
+        content,
+        lots.find((l) => l.tag === tag)!,
+      )
+      for (const [stage, kg] of Object.entries(figures.weights ?? {}))
+        expect(Math.abs(r.weights![stage as 'live'] - kg), stage).toBeLessThan(GRAM)
+      expect(r.cuts.map((c) => c.cut.id).sort()).toEqual(Object.keys(figures.cuts).sort())
+      for (const c of r.cuts) {
+        const was = figures.cuts[c.cut.id]!
+        expect(Math.abs(c.kg - was.kg), c.cut.id).toBeLessThan(GRAM)
+        expect(Math.abs(c.weighedKg - was.weighedKg), c.cut.id).toBeLessThan(GRAM)
+        expect(minorOf(c.price), c.cut.id).toBe(was.price.minor)
+        if (r.plan.route !== 'household') expect(c.value, c.cut.id).toBe(was.value)
+      }
+      const typed = (rows: { label: string; amount: number; fromPlan: boolean }[]) =>
+        rows
+          .filter((row) => !row.fromPlan)
+          .map((row) => [row.label, row.amount])
+          .toSorted()
+      expect(typed(r.money.costs.rows)).toEqual(typed(figures.costs.rows))
+      const billed = (rows: Figures['costs']['rows'], word: string) =>
+        rows.find((row) => row.label === word)?.amount
+      for (const word of ['Kill fee', 'Cut and wrap'])
+        expect(billed(r.money.costs.rows, word), word).toBe(billed(figures.costs.rows, word))
+      expect(r.money.net).toBe(figures.net)
+    },
+  )
+  it('can be planned on: every part of every lot has ways that are valued', () => {
+    for (const l of lots) {
+      const r = reading(content, l)
+      const part = r.flow.anatomy.parts.find((p) => r.cutting.partKg(p.id) > 1 && p.scope === 'side')
+      if (part) expect(alternativesFor(r, part.id, ['left', 'right']).length, l.tag).toBeGreaterThan(1)
+    }
+  })
+})
+
+describe('what a bundle of version 2 lacked at first', () => {
+  it('named plans: it is read as one with none', () => {
+    const { content } = specimen('bundle-2-first')
+    expect(content.plans).toEqual([])
+    expect((content.lots as unknown[]).map((l) => lotSchema.parse(l))).toHaveLength(8)
+  })
+})

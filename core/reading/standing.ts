@@ -1,0 +1,57 @@
+import type { Kg } from '#core/measure'
+import type { Reckoning, Uncovered } from './lot.ts'
+
+/** How far a lot has come, in the order of the rail. */
+export const STANDINGS = ['alive', 'hanging', 'packing', 'packed'] as const
+export type Standing = (typeof STANDINGS)[number]
+
+export interface Progress {
+  standing: Standing
+  /** The figure that says most: packed so far, hung, or alive. */
+  key: { is: 'packed' | 'hanging' | 'hot' | 'live'; kg: Kg; weighed: boolean } | null
+  cover: number | null
+  uncovered: Uncovered | null
+  /** Cover at which the target is met too; null without costs or a target. */
+  goal: number | null
+  next: Next
+}
+
+/** The next thing to do for a lot. */
+export type Next =
+  'weigh' | 'look-at-sum' | 'weigh-packs' | 'enter-costs' | 'say-route' | 'plan' | 'price' | 'weigh-again'
+
+/** What a tag on the rail bears: standing, the figure that counts, Cover, and what comes next. */
+export function progressOf(read: Reckoning): Progress {
+  const at = (id: string) => read.stages.find((s) => s.id === id)
+  const hung = [at('hanging'), at('hot')].find((s) => s?.weighed)
+  const products = read.cuts.filter((c) => c.cut.kind === 'product')
+  const packed = products.length > 0 && products.every((c) => c.done)
+  const packing = read.cuts.some((c) => c.weighedKg > 0)
+  const standing = packed ? 'packed' : packing ? 'packing' : hung ? 'hanging' : 'alive'
+  const shown = packing ? at('packed') : (hung ?? at('live'))
+  const { costs, target, cover, uncovered } = read.money
+  return {
+    standing,
+    key: shown
+      ? {
+          is: packing ? 'packed' : hung ? (hung.id === 'hot' ? 'hot' : 'hanging') : 'live',
+          kg: shown.kg,
+          weighed: shown.weighed,
+        }
+      : null,
+    cover,
+    uncovered,
+    goal: costs.total > 0 && target > 0 ? (costs.total + target) / costs.total : null,
+    next: nextOf(read, standing),
+  }
+}
+
+function nextOf({ stages, plan, money }: Reckoning, standing: Standing): Next {
+  if (stages.length === 0) return 'weigh'
+  if (standing === 'packed') return 'look-at-sum'
+  if (standing === 'packing') return 'weigh-packs'
+  if (money.costs.total === 0) return 'enter-costs'
+  if (standing === 'hanging' && !plan.route) return 'say-route'
+  if (plan.choices.paths.size === 0) return 'plan'
+  return standing === 'hanging' ? 'price' : 'weigh-again'
+}

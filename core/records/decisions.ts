@@ -1,0 +1,65 @@
+import { z } from 'zod'
+import { milli, mm } from '#core/measure'
+import { entrySchema } from './entry.ts'
+import { amountSchema, figureSchema } from './figures.ts'
+import { ENDINGS, HALVES, SIDES, TOOLS, TRIM_LEVELS } from './lists.ts'
+import { portionSchema } from './portion.ts'
+import { idSchema, keySchema as id } from './text.ts'
+
+/** Whole thousandths of a minor unit per kg or lb. Ten million minor units per unit is past any meat. */
+export const unitPriceSchema = z.object({
+  milli: z
+    .number()
+    .int('A price is whole thousandths of a cent.')
+    .min(0)
+    .max(10_000_000_000)
+    .transform(milli),
+  per: z.enum(['kg', 'lb']),
+})
+
+const whole = z.literal('animal')
+const lot = { target: z.literal('lot'), side: whole }
+const onCut = { target: id, side: whole }
+const half = z.enum(HALVES)
+
+/** One decision of a plan: a field of a target on a side, and its value; null goes back to the usual. */
+export const decisionSchema = z.discriminatedUnion('field', [
+  z.object({ field: z.literal('path'), target: id, side: z.enum(SIDES), value: id.nullable() }),
+  z.object({ field: z.literal('line'), target: id, side: half, value: id.nullable() }),
+  z.object({
+    field: z.literal('mm'),
+    target: id,
+    side: half,
+    value: figureSchema(0, 1000).transform(mm).nullable(),
+  }),
+  z.object({ field: z.literal('trim'), ...lot, value: z.enum(TRIM_LEVELS).nullable() }),
+  z.object({
+    field: z.literal('without'),
+    target: z.enum(TOOLS),
+    side: whole,
+    value: z.boolean().nullable(),
+  }),
+  z.object({ field: z.literal('portion'), ...onCut, value: portionSchema.nullable() }),
+  z.object({ field: z.literal('index'), ...onCut, value: figureSchema(0, 50).nullable() }),
+  z.object({ field: z.literal('price'), ...onCut, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('lock'), ...onCut, value: z.boolean().nullable() }),
+  z.object({ field: z.literal('floor'), ...onCut, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('ceiling'), ...onCut, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('sold'), ...onCut, value: figureSchema(0, 1).nullable() }),
+  z.object({ field: z.literal('target'), ...lot, value: amountSchema.nullable() }),
+  z.object({ field: z.literal('ending'), ...lot, value: z.enum(ENDINGS).nullable() }),
+  z.object({ field: z.literal('sharePrice'), ...lot, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('days'), ...lot, value: z.number().int().min(0).max(60).nullable() }),
+])
+export type Decision = z.infer<typeof decisionSchema>
+export type Field = Decision['field']
+
+/** A decision as it is kept: its id and batch are minted where it was taken, its revision where it was kept. */
+export const commandSchema = entrySchema.extend({
+  batch: idSchema,
+  /** The batch this one takes back, or brings back. */
+  undoes: idSchema.nullable(),
+  redoes: idSchema.nullable(),
+  decision: decisionSchema,
+})
+export type Command = z.infer<typeof commandSchema>

@@ -1,0 +1,115 @@
+import { z } from 'zod'
+import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './entry.ts'
+import { amountSchema, figureSchema } from './figures.ts'
+import {
+  ATTACHMENT_TYPES,
+  FEE_BASES,
+  FEE_IDS,
+  FEE_UNITS,
+  MEASURES,
+  ROUTE_IDS,
+  SIDES,
+  type SideName,
+} from './lists.ts'
+import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.ts'
+
+/** What was seen of the animal: its route, how it was dressed, what was measured, how many ribs it has. */
+export const observationSchema = z.discriminatedUnion('what', [
+  z.object({ kind: z.literal('observation'), what: z.literal('route'), value: z.enum(ROUTE_IDS) }),
+  z.object({
+    kind: z.literal('observation'),
+    what: z.literal('dressing'),
+    of: keySchema,
+    value: z.boolean(),
+  }),
+  z.object({
+    kind: z.literal('observation'),
+    what: z.literal('measure'),
+    of: z.enum(MEASURES),
+    value: figureSchema(0, 1000),
+  }),
+  z.object({
+    kind: z.literal('observation'),
+    what: z.literal('ribs'),
+    value: z.number().int().min(1).max(30),
+  }),
+])
+export type Observation = z.infer<typeof observationSchema>
+
+/** What was paid: the animal, its feed, haulage. Whole minor units. */
+export const costSchema = z.object({ kind: z.literal('cost'), label: lineSchema(80), amount: amountSchema })
+export type Cost = z.infer<typeof costSchema>
+
+/** What the processor bills by a rate: minor units per head, per kg or lb of a weight, or per pack. */
+export const feeSchema = z.object({
+  kind: z.literal('fee'),
+  fee: z.enum(FEE_IDS),
+  amount: amountSchema,
+  per: z.enum(FEE_UNITS),
+  basis: z.enum(FEE_BASES).nullable(),
+})
+export type Fee = z.infer<typeof feeSchema>
+
+/** What is done: a step of the block card on a side, or a cut of which all packs are weighed. */
+export const tickSchema = z.object({
+  kind: z.literal('tick'),
+  what: z.enum(['step', 'cut']),
+  of: keySchema,
+  side: z.enum(SIDES),
+})
+export type Tick = z.infer<typeof tickSchema>
+
+/** A picture or page that belongs to the lot; its bytes lie beside the database under their hash. */
+export const attachmentSchema = z.object({
+  kind: z.literal('attachment'),
+  name: lineSchema(120),
+  type: z.enum(ATTACHMENT_TYPES),
+  bytes: z.number().int().min(1).max(16_000_000),
+  hash: hashSchema,
+})
+export type Attachment = z.infer<typeof attachmentSchema>
+
+/** The lot was hung by mistake: it leaves the rail, and all its records stay. */
+export const withdrawalSchema = z.object({ kind: z.literal('withdrawal'), why: textSchema(300) })
+
+export const factBodySchema = z.discriminatedUnion('kind', [
+  observationSchema,
+  costSchema,
+  feeSchema,
+  tickSchema,
+  attachmentSchema,
+  withdrawalSchema,
+])
+export type FactBody = z.infer<typeof factBodySchema>
+
+/** A fact as it is kept: what was seen, paid, billed, ticked. It is corrected by a later one, never undone. */
+export const factSchema = entrySchema
+  .extend({ ...correctionShape, fact: factBodySchema })
+  .refine(withdrawsSomething, WITHDRAWS)
+export type Fact = z.infer<typeof factSchema>
+
+/** A fact as it is sent. */
+export const newFactSchema = z
+  .object({ id: idSchema, ...correctionShape, fact: factBodySchema })
+  .refine(withdrawsSomething, WITHDRAWS)
+export type NewFact = z.infer<typeof newFactSchema>
+
+/**
+ * What a fact is about: of one thing only one fact is in force, and the next one corrects it. Null for what there may be
+ * any number of, costs and attachments.
+ */
+export function subjectOf(fact: FactBody): string | null {
+  switch (fact.kind) {
+    case 'observation':
+      return 'of' in fact ? `${fact.what} ${fact.of}` : fact.what
+    case 'fee':
+      return `fee ${fact.fee}`
+    case 'tick':
+      return `${fact.what} ${fact.of} ${fact.side satisfies SideName}`
+    case 'withdrawal':
+      return 'withdrawal'
+    case 'cost':
+    case 'attachment':
+      return null
+  }
+}

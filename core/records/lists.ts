@@ -1,0 +1,56 @@
+/** Every list of the trade that a record may name a thing of: type, parser and the database's check come from here. */
+
+export const SPECIES = ['hog', 'lamb', 'steer', 'broiler'] as const
+export type Species = (typeof SPECIES)[number]
+
+export const HALVES = ['left', 'right'] as const
+export type Half = (typeof HALVES)[number]
+/** Which half a choice is for; `animal` for parts there is one of. */
+export const SIDES = [...HALVES, 'animal'] as const
+export type SideName = (typeof SIDES)[number]
+
+export const TOOLS = ['knife', 'saw', 'grinder', 'cure', 'none'] as const
+export type Tool = (typeof TOOLS)[number]
+
+export const TRIM_LEVELS = ['generous', 'standard', 'close', 'strict'] as const
+export type TrimLevel = (typeof TRIM_LEVELS)[number]
+
+/** Where a cut goes: roast, steak or chop, braise, grind, cure, bone, fat, offal, loss. */
+export const DESTINATIONS = ['R', 'T', 'B', 'G', 'C', 'N', 'F', 'O', 'X'] as const
+export type Destination = (typeof DESTINATIONS)[number]
+
+/** A measurement a grader or the plant gives. */
+export const MEASURES = ['fat-depth', 'eye-area', 'kidney-fat'] as const
+export type MeasureId = (typeof MEASURES)[number]
+
+/** Weights a person may write down; the chain knows more stages. */
+export const WEIGHED_STAGES = ['live', 'shrunk', 'hot', 'hanging'] as const
+export type WeighedStage = (typeof WEIGHED_STAGES)[number]
+/** What a "hanging weight" was printed on: hot rail weight, hot less a cooler rebate, cold, or aged. */
+export const HANGING_BASES = ['hot', 'hot×0.98', 'hot×0.975', 'cold', 'aged'] as const
+export type HangingBasis = (typeof HANGING_BASES)[number]
+export const SOURCES = ['scale', 'plant', 'tape', 'guess'] as const
+export type Source = (typeof SOURCES)[number]
+
+/** How the animal is slaughtered, and so what of it may be sold. */
+export const ROUTE_IDS = ['inspected', 'state', 'custom', 'poultry-exempt', 'household'] as const
+export type Route = (typeof ROUTE_IDS)[number]
+
+/** What a processor bills, by what, and on which weight. */
+export const FEE_IDS = ['kill', 'cut-wrap', 'pack'] as const
+export type FeeId = (typeof FEE_IDS)[number]
+export const FEE_UNITS = ['head', 'kg', 'lb', 'pack'] as const
+export const FEE_BASES = ['hot', 'hanging'] as const
+export type FeeBasis = (typeof FEE_BASES)[number]
+
+/** What a price may end in: any minor unit, 5, 9, or 49/99. */
+export const ENDINGS = ['exact', 'fives', 'nines', 'halves'] as const
+export type Ending = (typeof ENDINGS)[number]
+
+/** How much of the animal a buyer takes: all, a half, a quarter. */
+export const SHARES = [1, 2, 4] as const
+export type Share = (typeof SHARES)[number]
+
+/** What may be attached: a picture or a page, as a camera or a plant hands it over. */
+export const ATTACHMENT_TYPES = ['image/jpeg', 'image/png', 'image/webp', 'application/pdf'] as const
+export type AttachmentType = (typeof ATTACHMENT_TYPES)[number]

@@ -1,0 +1,44 @@
+import { z } from 'zod'
+import { commandSchema } from './decisions.ts'
+import { entrySchema, revisionSchema } from './entry.ts'
+import { factSchema } from './facts.ts'
+import { SPECIES } from './lists.ts'
+import { hashSchema, idSchema, lineSchema } from './text.ts'
+import { instantSchema } from './time.ts'
+import { packSchema, weighingSchema } from './weights.ts'
+
+const animals = z.number().int().min(1).max(2000)
+
+/** A number of animals that are weighed, planned and packed together. A lot is one group until it is split. */
+export const groupSchema = entrySchema
+  .omit({ group: true })
+  .extend({ rev: revisionSchema, parent: idSchema.nullable(), animals })
+export type Group = z.infer<typeof groupSchema>
+
+export const newLotSchema = z.object({
+  id: idSchema,
+  tag: lineSchema(80),
+  species: z.enum(SPECIES),
+  count: animals,
+})
+export type NewLot = z.infer<typeof newLotSchema>
+
+/** What a lot is, without what was recorded of it. `rev` counts the records; the next one has the next number. */
+export const lotHeadSchema = newLotSchema.extend({
+  anatomy: hashSchema,
+  createdAt: instantSchema,
+  device: idSchema,
+  person: idSchema,
+  rev: revisionSchema,
+})
+export type LotHead = z.infer<typeof lotHeadSchema>
+
+/** A lot with every record of it, each list in the order of revisions. */
+export const lotSchema = lotHeadSchema.extend({
+  groups: z.array(groupSchema).min(1),
+  weighings: z.array(weighingSchema),
+  commands: z.array(commandSchema),
+  facts: z.array(factSchema),
+  packs: z.array(packSchema),
+})
+export type Lot = z.infer<typeof lotSchema>

@@ -1,0 +1,19 @@
+import { z } from 'zod'
+import { SHARES } from './lists.ts'
+import { idSchema, keySchema } from './text.ts'
+import { instantSchema } from './time.ts'
+
+/** `share` is for letters: the whole animal, a half, a quarter. */
+/** Which kinds there are is the papers' own to say. */
+const asked = { id: idSchema, kind: keySchema, share: z.literal(SHARES) }
+export const newPaperSchema = z.object({ ...asked, share: asked.share.default(1) })
+export type NewPaper = z.infer<typeof newPaperSchema>
+
+/** A paper as it was issued: the data printed, so that a later figure never changes it. */
+export const paperSchema = z.object({
+  ...asked,
+  lot: idSchema,
+  data: z.record(z.string(), z.unknown()),
+  issuedAt: instantSchema,
+})
+export type Paper = z.infer<typeof paperSchema>

@@ -1,0 +1,163 @@
+import { KG_PER_LB, milli, type MassUnit } from '#core/measure'
+import { UNNAMED } from './entry.ts'
+import type { FactBody } from './facts.ts'
+
+/** Bodies of an earlier form: nothing is known of them but that they are objects. */
+type Loose = Record<string, unknown>
+type Step = (body: Loose) => Loose
+
+const list = (value: unknown): Loose[] => (Array.isArray(value) ? (value as Loose[]) : [])
+
+/** Brings a body from the form it was written in to the form of today, a step at a time. */
+export function broughtUp(body: Loose, from: number, steps: Readonly<Record<number, Step>>): Loose {
+  let now = body
+  for (let form = from; form in steps; form++) now = steps[form]!(now)
+  return now
+}
+
+/** The content of a farm bundle, or all a database holds, of versions 1 to 3 in the form of version 4. */
+export const CONTENT_STEPS: Readonly<Record<number, Step>> = {
+  // There were hogs only, and neither own ways nor named plans.
+  1: (content) => ({ ...content, own: [], plans: [] }),
+  2: fromSecond,
+  3: (content) => {
+    const farm = content.farm as Loose | null
+    return { ...content, farm: farm && farmUp(farm), lots: list(content.lots).map(lotUp), attachments: {} }
+  },
+}
+
+const SHARE_OF_WORD: Record<string, number> = { half: 2, quarter: 4 }
+/** Version 2 knew no revisions, at first no plans, and a letter's share only in its words. */
+function fromSecond(content: Loose): Loose {
+  const first = { revision: 1 }
+  return {
+    ...content,
+    farm: content.farm && { ...(content.farm as Loose), ...first },
+    plans: list(content.plans).map((p) => ({ ...p, ...first })),
+    papers: list(content.papers).map((p) => ({
+      ...p,
+      share: (p.kind === 'letter' && SHARE_OF_WORD[String((p.data as Loose | null)?.share)]) || 1,
+    })),
+  }
+}
+
+/** Mince had a price per kg that was not rounded; a farm had no rate for an hour. */
+export function farmUp({ mincePerKg, ...farm }: Loose): Loose {
+  const unit = farm.massUnit as MassUnit
+  const perUnit = Number(mincePerKg) * (unit === 'lb' ? KG_PER_LB : 1)
+  return { ...farm, mince: { milli: milli(perUnit * 1000), per: unit }, hour: 0 }
+}
+
+/** Prices were whole minor units. */
+function priceUp(value: unknown): unknown {
+  const price = value as { minor: number; per: string } | null
+  return price && { milli: price.minor * 1000, per: price.per }
+}
+const PRICED = new Set(['price', 'floor', 'ceiling', 'sharePrice'])
+
+interface OldCommand extends Loose {
+  id: string
+  at: string
+  decision: { field: string; target: string; side: string; value: unknown }
+}
+
+/** What was seen, paid, billed or ticked stood among the decisions; a fact of today, `null` to withdraw, else undefined. */
+function factOf({ field, target, side, value }: OldCommand['decision']): FactBody | null | undefined {
+  const gone = value === null
+  const seen = (body: object) => (gone ? null : ({ kind: 'observation', ...body } as FactBody))
+  switch (field) {
+    case 'skin':
+    case 'head':
+      return seen({ what: 'dressing', of: field, value })
+    case 'convention':
+      return seen({ what: 'dressing', of: target, value })
+    case 'measure':
+      return seen({ what: 'measure', of: target, value })
+    case 'ribs':
+    case 'route':
+      return seen({ what: field, value })
+    case 'cost':
+      return gone ? null : ({ kind: 'cost', ...(value as object) } as FactBody)
+    case 'fee':
+      return gone ? null : ({ kind: 'fee', fee: target, ...(value as object) } as FactBody)
+    case 'step':
+      return value ? ({ kind: 'tick', what: 'step', of: target, side } as FactBody) : null
+    case 'done':
+      return value ? ({ kind: 'tick', what: 'cut', of: target, side: 'animal' } as FactBody) : null
+    default:
+      return undefined
+  }
+}
+
+/** Rows of several lists in the order they were written; each list's own order stands, whatever a clock said. */
+function interleaved(lists: { kind: string; rows: Loose[] }[]): { kind: string; row: Loose }[] {
+  const waiting = lists.map(({ kind, rows }) => ({ kind, rows: [...rows] }))
+  const out: { kind: string; row: Loose }[] = []
+  for (;;) {
+    const next = waiting
+      .filter((w) => w.rows.length > 0)
+      .sort((a, b) => Date.parse(String(a.rows[0]!.at)) - Date.parse(String(b.rows[0]!.at)))[0]
+    if (!next) return out
+    out.push({ kind: next.kind, row: next.rows.shift()! })
+  }
+}
+
+/**
+ * A lot of the forms before facts were records of their own: decisions that were facts become facts, each correcting
+ * the one before about the same thing; every row gets the revision it would have had. Nobody knows who wrote them.
+ */
+export function lotUp(lot: Loose): Loose {
+  const id = String(lot.id)
+  const author = { device: UNNAMED, person: UNNAMED }
+  const standing = new Map<string, { id: string; fact: FactBody }>()
+  const out = {
+    weighings: [] as Loose[],
+    packs: [] as Loose[],
+    commands: [] as Loose[],
+    facts: [] as Loose[],
+  }
+  let rev = 0
+  const entry = (at: unknown) => ({ group: id, rev: ++rev, at, ...author })
+  const fact = (c: OldCommand, body: FactBody | null) => {
+    const about = `${c.decision.field} ${c.decision.target} ${c.decision.side}`
+    const held = standing.get(about)
+    if (!body && !held) return
+    const stated = body ?? held!.fact
+    out.facts.push({
+      id: c.id,
+      ...entry(c.at),
+      corrects: held?.id ?? null,
+      stands: body !== null,
+      fact: stated,
+    })
+    if (body) standing.set(about, { id: c.id, fact: body })
+    else standing.delete(about)
+  }
+  for (const { kind, row } of interleaved([
+    { kind: 'weighings', rows: list(lot.weighings) },
+    { kind: 'packs', rows: list(lot.packs) },
+    { kind: 'commands', rows: list(lot.commands) },
+  ])) {
+    if (kind !== 'commands') {
+      out[kind as 'weighings' | 'packs'].push({ ...row, ...entry(row.at) })
+      continue
+    }
+    const { seq: _, ...c } = row as OldCommand
+    const body = factOf(c.decision)
+    if (body !== undefined) fact(c, body)
+    else {
+      const { decision } = c
+      const value = PRICED.has(decision.field) ? priceUp(decision.value) : decision.value
+      out.commands.push({ ...c, ...entry(c.at), decision: { ...decision, value } })
+    }
+  }
+  const { count, ...head } = lot
+  return {
+    ...head,
+    count,
+    ...author,
+    rev,
+    groups: [{ id, parent: null, animals: count, rev: 0, at: lot.createdAt, ...author }],
+    ...out,
+  }
+}

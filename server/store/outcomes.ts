@@ -1,0 +1,44 @@
+import { createHash } from 'node:crypto'
+import same from 'fast-deep-equal'
+import { stringify } from 'safe-stable-stringify'
+import type { Clash, Lot } from '#contracts'
+import { issueOf, type Issue } from '#core/measure'
+import { selectLot } from './queries.ts'
+import type { Tx } from './rows.ts'
+
+/** Two things with one id: what is held, and what was sent. Neither is lost, and nothing was changed. */
+export interface Taken {
+  result: 'taken'
+  held: unknown
+  sent: unknown
+}
+export interface Refused {
+  result: 'refused'
+  issues: Issue[]
+}
+/** What came of a write: kept (with the lot as it now stands), or why not. */
+export type Kept =
+  | { result: 'kept'; lot: Lot }
+  | Refused
+  | { result: 'conflict'; conflicts: Clash[] }
+  | { result: 'missing' }
+  | Taken
+/** What came of changing a thing in place: kept, or what another made of it since. */
+export type Changed<T> =
+  { result: 'kept'; value: T } | { result: 'changed'; held: T | null; sent: unknown } | Refused
+
+/** SHA-256 of a value as JSON with sorted keys: the same for the same content, however it was stored. */
+export const digestOf = (content: unknown) => createHash('sha256').update(stringify(content)!).digest('hex')
+
+export const missing = { result: 'missing' } as const
+export const kept = async (tx: Tx, id: string): Promise<Kept> => ({
+  result: 'kept',
+  lot: (await selectLot(tx, id))!,
+})
+export const refusedFor = (...issues: Issue[]): Refused => ({ result: 'refused', issues })
+export const stranger = (kind: string, id: string): Refused =>
+  refusedFor(issueOf('unknown-id', 'corrects', { kind, id }))
+
+/** A row sent again is kept once; another under its id is refused, with both. */
+export const again = (tx: Tx, lot: string, held: unknown, sent: unknown): Promise<Kept> | Kept =>
+  same(held, sent) ? kept(tx, lot) : { result: 'taken', held, sent }
