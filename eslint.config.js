@@ -4,60 +4,6 @@ import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import ts from 'typescript-eslint'
 
-// The floors of the house, from the ground up: a room uses only rooms named before it.
-const CORE = ['measure', 'records', 'rules', 'anatomy', 'carcass', 'plan', 'ledger', 'forecast']
-const FLOORS = {
-  contracts: { below: CORE.map((r) => `#core/${r}`) },
-  paper: { below: [...CORE.map((r) => `#core/${r}`)] },
-  demo: { below: [...CORE.map((r) => `#core/${r}`), '#contracts'] },
-  server: { below: [...CORE.map((r) => `#core/${r}`), '#contracts', '#paper', '#demo'] },
-  web: { below: [...CORE.map((r) => `#core/${r}`), '#contracts'] },
-}
-const ROOMS = [...CORE.map((r) => `#core/${r}`), '#contracts', '#paper', '#demo']
-const OUTSIDE = [
-  'vue',
-  'vue-router',
-  'pinia',
-  'primevue',
-  'primevue/*',
-  'express',
-  '@electric-sql/*',
-  'echarts',
-  'echarts/*',
-  'node:*',
-]
-
-const floor = (files, below, outside = []) => ({
-  files,
-  ignores: ['**/*.test.ts'],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        paths: ROOMS.filter((r) => !below.includes(r)).map((name) => ({
-          name,
-          message: 'A room uses only rooms below it.',
-        })),
-        patterns: [
-          {
-            group: [
-              '../../*/**',
-              '!../../pieces/**',
-              '!../../state/**',
-              '!../../theme/**',
-              '!../../frame/**',
-            ],
-            message: 'Other rooms are entered by their face: #core/ROOM, #contracts, #paper.',
-          },
-          ...(outside.length > 0
-            ? [{ group: outside, message: 'The core knows no interface, server or database.' }]
-            : []),
-        ],
-      },
-    ],
-  },
-})
-
 export default ts.config(
   { ignores: ['dist/', './data/', 'node_modules/'] },
   js.configs.recommended,
@@ -80,13 +26,44 @@ export default ts.config(
       'vue/require-default-prop': 'off',
     },
   },
-  ...CORE.map((room, i) =>
-    floor(
-      [`core/${room}/**/*.ts`],
-      CORE.slice(0, i).map((r) => `#core/${r}`),
-      OUTSIDE,
-    ),
-  ),
-  ...Object.entries(FLOORS).map(([room, { below }]) => floor([`${room}/**/*.{ts,vue}`], below)),
+  {
+    // Promises are waited for or let go in so many words; a switch over a union names every case.
+    files: ['**/*.ts', '**/*.vue'],
+    ignores: ['vitest.config.ts'],
+    languageOptions: {
+      parserOptions: {
+        project: 'tsconfig.lint.json',
+        extraFileExtensions: ['.vue'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: false },
+      ],
+    },
+  },
+  {
+    // The core takes the time and its chances from whoever calls it: same input, same output.
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time is passed in.' },
+        { object: 'Math', property: 'random', message: 'A seeded generator is passed in.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'TSEnumDeclaration', message: 'Use a union of literals.' },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Time is passed in.' },
+      ],
+      'no-restricted-globals': ['error', 'process', 'performance', 'fetch', 'setTimeout', 'crypto'],
+    },
+  },
   prettier,
 )

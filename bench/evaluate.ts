@@ -3,18 +3,19 @@ import { ANATOMIES, type Species } from '#core/anatomy'
 import {
   chainUnder,
   compile,
-  evaluate,
+  cutUp,
+  drawLot,
   evidenceOf,
-  newYield,
   NO_CHOICES,
-  pour,
   sampleChain,
-  setFlow,
   type Flow,
 } from '#core/carcass'
-import { drawLot, reckon, tallyWith, type LotState } from '#core/forecast'
-import { grams } from '#core/measure'
-import { alternativesFor } from '#core/plan'
+import { gramsOf, kg, minor, priceOf } from '#core/measure'
+import { alternativesFor, reckon, type LotState } from '#core/reading'
+// The floor is measured inside the room whose speed is measured; nothing else looks at its arrays.
+import { evaluate, newYield } from '../core/carcass/evaluate.ts'
+import { LAID, setFlow } from '../core/carcass/flow.ts'
+import { pour } from '../core/carcass/pour.ts'
 
 /** Times of the figures the Block shows, as ratios to a bare typed-array loop over the same outputs, one run, one machine. */
 function median(run: () => void, times: number, repeats = 31): number {
@@ -26,7 +27,7 @@ function median(run: () => void, times: number, repeats = 31): number {
   return samples.sort((a, b) => a - b)[Math.floor(repeats / 2)]!
 }
 
-const lotOf = (kg: number): LotState => ({
+const lotOf = (value: number): LotState => ({
   count: 1,
   weighings: [
     {
@@ -34,22 +35,24 @@ const lotOf = (kg: number): LotState => ({
       stage: 'live',
       basis: null,
       source: 'scale',
-      shown: { value: kg, unit: 'kg' },
-      grams: grams(kg * 1000),
+      shown: { value, unit: 'kg' },
+      grams: gramsOf({ value, unit: 'kg' }),
       corrects: null,
       stands: true,
       at: '',
     },
   ],
   commands: [],
+  facts: [],
   packs: [],
 })
-const farm = { massUnit: 'lb', mincePerKg: 1650 } as const
+const farm = { massUnit: 'lb', mince: priceOf(1650, 'kg'), hour: minor(0) } as const
 
 /** The same sums over the active outputs as `evaluate`, and nothing else: no choices, no cuts, no order. */
 function bareLoop(flow: Flow, inputs: Float64Array): () => void {
   const setting = setFlow(flow, NO_CHOICES)
-  const active = flow.slots.flatMap((_, s) =>
+  const { slots: all, shares, rowCut } = flow[LAID]
+  const active = all.flatMap((_, s) =>
     Array.from(
       { length: setting.end[s]! - setting.start[s]! },
       (_, i) => [setting.start[s]! + i, s] as const,
@@ -57,8 +60,8 @@ function bareLoop(flow: Flow, inputs: Float64Array): () => void {
   )
   const rows = Int32Array.from(active, ([r]) => r)
   const slots = Int32Array.from(active, ([, s]) => s)
-  const share = flow.shares.standard
-  const out = new Float64Array(flow.rowCut.length)
+  const share = shares.standard
+  const out = new Float64Array(rowCut.length)
   return () => {
     for (let k = 0; k < rows.length; k++) {
       const j = rows[k]! * 4
@@ -76,7 +79,7 @@ function bareLoop(flow: Flow, inputs: Float64Array): () => void {
 function samplingFloor(flow: Flow, inputs: Float64Array, draws: number): () => void {
   const setting = setFlow(flow, NO_CHOICES)
   const bare = bareLoop(flow, inputs)
-  const active = flow.slots.reduce((sum, _, s) => sum + setting.end[s]! - setting.start[s]!, 0)
+  const active = flow[LAID].slots.reduce((sum, _, s) => sum + setting.end[s]! - setting.start[s]!, 0)
   return () => {
     const normal = randomNormal.source(randomLcg(0.5))(0, 1)
     let sum = 0
@@ -92,7 +95,9 @@ function benchSpecies(species: Species, liveKg: number, part: string) {
   const anatomy = ANATOMIES[species]
   const flow = compile(anatomy)
   const setting = setFlow(flow, NO_CHOICES)
-  const inputs = pour(flow, setting, {}, anatomy.referenceKg)
+  const hung = { conventions: {}, carcass: kg(anatomy.referenceKg), live: kg(0) }
+  const inputs = pour(flow, setting, {}, hung.carcass, hung.live)
+  const cutting = cutUp(flow, NO_CHOICES, hung)
   const out = newYield(flow)
   const lot = lotOf(liveKg)
   const read = reckon(flow, lot, farm)
@@ -105,16 +110,13 @@ function benchSpecies(species: Species, liveKg: number, part: string) {
     ['one evaluation', median(() => void evaluate(flow, setting, inputs, out), 20000), floor, '≤ 3'],
     [
       'a moved line: pour and evaluate',
-      median(() => void evaluate(flow, setting, pour(flow, setting, {}, 84), out), 2000),
+      median(() => void evaluate(flow, setting, pour(flow, setting, {}, kg(84), kg(0)), out), 2000),
       floor,
       '',
     ],
     [
       `all alternatives of the ${part}, whole plans`,
-      median(
-        () => void alternativesFor(flow, read.plan, part, ['left', 'right'], tallyWith(lot, farm, read)),
-        20,
-      ),
+      median(() => void alternativesFor(read, part, ['left', 'right']), 20),
       floor,
       '',
     ],
@@ -123,11 +125,7 @@ function benchSpecies(species: Species, liveKg: number, part: string) {
     ['compiling the anatomy', median(() => void compile(anatomy), 1), floor, ''],
     [
       `${DRAWS} draws, against the sampling floor`,
-      median(
-        () => void drawLot(flow, setting, inputs, 1, sampleChain(...chain, evidenceOf(lot.weighings)), DRAWS),
-        1,
-        5,
-      ),
+      median(() => void drawLot(cutting, 1, sampleChain(...chain, evidenceOf(lot.weighings)), DRAWS), 1, 5),
       sampling,
       '≤ 1.5',
     ],

@@ -1,14 +1,5 @@
-import { KG_PER_LB } from '#core/measure'
-import {
-  compile,
-  evaluate,
-  newYield,
-  pour,
-  setFlow,
-  type Flow,
-  type FlowSetting,
-  type Yield,
-} from '#core/carcass'
+import { kg, KG_PER_LB, mm } from '#core/measure'
+import { compile, cutUp, SidedMap, type CutUp } from '#core/carcass'
 import type { Anatomy } from '#core/anatomy'
 import type { Chart, ChartLine, Sum } from './charts.ts'
 
@@ -21,40 +12,38 @@ export interface Compared extends ChartLine {
 
 /** Cuts a carcass as the chart does, and sets what comes of it beside what was published; lb. */
 export function compare(chart: Chart, anatomy: Anatomy = chart.anatomy): Compared[] {
-  const flow = compile(anatomy)
-  const keyed = (of: Record<string, string>, side: string) =>
-    Object.entries(of).map(([id, value]) => [`${id}:${side}`, value] as const)
-  const setting = setFlow(flow, {
-    paths: new Map([...keyed(chart.left, 'left'), ...keyed(chart.right, 'right')]),
-    lines: new Map([...keyed(chart.lines, 'left'), ...keyed(chart.lines, 'right')]),
-    mm: new Map(
-      Object.entries(chart.mm).flatMap(([id, mm]) =>
-        [`${id}:left`, `${id}:right`].map((k) => [k, mm] as const),
-      ),
-    ),
+  const keyed = <V>(of: Record<string, V>, ...sides: ('left' | 'right')[]) =>
+    Object.entries(of).flatMap(([id, value]) => sides.map((side) => ({ id, side, value })))
+  const long = Object.fromEntries(Object.entries(chart.mm).map(([id, at]) => [id, mm(at)]))
+  const choices = {
+    paths: new SidedMap([...keyed(chart.left, 'left'), ...keyed(chart.right, 'right')]),
+    lines: new SidedMap(keyed(chart.lines, 'left', 'right')),
+    mm: new SidedMap(keyed(long, 'left', 'right')),
     trim: chart.trim,
+  }
+  const cutting = cutUp(compile(anatomy), choices, {
+    conventions: chart.conventions,
+    carcass: kg(chart.carcassKg),
+    live: kg(0),
   })
-  const inputs = pour(flow, setting, chart.conventions, chart.carcassKg)
-  const y = evaluate(flow, setting, inputs, newYield(flow))
   const carcassLb = chart.carcassKg / KG_PER_LB
   return chart.rows.map((row) => {
-    const found = sumOf(flow, setting, y, row.of) / KG_PER_LB
+    const found = sumOf(cutting, row.of) / KG_PER_LB
     return { ...row, found, points: ((found - row.lb) / carcassLb) * 100, ratio: found / row.lb }
   })
 }
 
-function sumOf(flow: Flow, setting: FlowSetting, y: Yield, { parts, to, less }: Sum): number {
+function sumOf(cutting: CutUp, { parts, to, less }: Sum): number {
   let sum = 0
-  flow.slots.forEach((slot, s) => {
-    if (!parts.includes(slot.part)) return
-    if (!to) for (let t = 0; t < 4; t++) sum += y.slotKg[s * 4 + t]!
-    for (let r = setting.start[s]!; r < setting.end[s]!; r++) {
-      const cut = flow.rowCut[r]!
-      const target = cut >= 0 ? flow.anatomy.cuts[cut]!.id : flow.slots[flow.rowSlot[r]!]!.part
-      if (to?.includes(target)) sum += y.rowKg[r]!
-      if (less?.includes(target)) sum -= y.rowKg[r]!
+  for (const slot of cutting.slots) {
+    if (!parts.includes(slot.part)) continue
+    if (!to) sum += slot.kg
+    for (const row of slot.rows) {
+      const target = row.cut?.id ?? row.part!
+      if (to?.includes(target)) sum += row.green
+      if (less?.includes(target)) sum -= row.green
     }
-  })
+  }
   return sum
 }
 

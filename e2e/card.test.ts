@@ -29,11 +29,11 @@ describe('the block card', () => {
       .locator('.now .huge')
       .evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize))
     expect(size).toBeGreaterThanOrEqual(80)
-    const box = (await page.getByRole('button', { name: 'Done' }).boundingBox())!
+    const box = (await page.getByRole('button', { name: 'Done', exact: true }).boundingBox())!
     expect(box.height).toBeGreaterThanOrEqual(56)
-    await page.getByRole('button', { name: 'Done' }).click()
+    await page.getByRole('button', { name: 'Done', exact: true }).click()
     await expect.poll(() => page.getByTestId('progress').innerText()).toMatch(/^3 of /)
-    await page.getByRole('button', { name: 'Undo' }).click()
+    await page.getByRole('button', { name: 'is not done yet' }).click()
     await expect.poll(() => page.getByTestId('progress').innerText()).toMatch(/^2 of /)
     await page.getByRole('button', { name: 'Leave floor mode' }).click()
   })

@@ -133,6 +133,7 @@ describe('a bundle with a right digest', () => {
   })
   it('that has no form at all is refused in words', () => {
     for (const content of [null, 7, [], {}, { plans: 1, papers: [null] }, { farm: 3, plans: [], papers: [] }])
-      for (const version of [1, 2, 3, 4]) expect(complaints(sealedAs(content, version)).join()).toMatch(/damaged/)
+      for (const version of [1, 2, 3, 4])
+        expect(complaints(sealedAs(content, version)).join()).toMatch(/damaged/)
   })
 })

@@ -192,7 +192,11 @@ describe('what the sender got wrong is never our bug', () => {
       () => test.api.put('/api/farm').send({ ...FARM, zone: 'Mars/Olympus' }),
       400,
     ],
-    ['mince at 5e-324', () => test.api.put('/api/farm').send({ ...FARM, mince: { milli: 5e-324, per: 'lb' } }), 400],
+    [
+      'mince at 5e-324',
+      () => test.api.put('/api/farm').send({ ...FARM, mince: { milli: 5e-324, per: 'lb' } }),
+      400,
+    ],
     ['an origin of null', () => test.api.put('/api/farm').set('origin', 'null').send(FARM), 403],
     ['%ff in an address', () => test.api.get('/api/lots/%ff'), 400],
     ['NUL in an address', () => test.api.get('/api/anatomies/%00'), 404],

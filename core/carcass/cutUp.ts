@@ -22,8 +22,8 @@ export interface CutRow {
   /** What its process adds, and what comes out of it. */
   readonly added: Kg
   readonly product: Kg
-  /** Product per green kilogram; 1 without a process. */
-  readonly yield: number
+  /** Lean and fat, as much as the process leaves of them. */
+  readonly edible: Kg
 }
 
 /** A part of one side (or of the animal) as it lies on the block: what it holds, how it is opened, what comes of it. */
@@ -111,8 +111,8 @@ class Cutting implements CutUp {
     return sumOf(this.slots, (s) => (s.part === part && (!side || s.side === side) ? s.kg : kg(0)))
   }
   cutKg(cut: string): Kg {
-    const i = this.flow.anatomy.cuts.findIndex((c) => c.id === cut)
-    return kg(i < 0 ? 0 : this[YIELD].cutKg[i]!)
+    const i = this.flow[LAID].cutOf.get(cut)
+    return kg(i === undefined ? 0 : this[YIELD].cutKg[i]!)
   }
   lineAt(side: SideName) {
     return this[SETTING].lineAt[side === 'right' ? 'right' : 'left']
@@ -162,28 +162,46 @@ class SlotView implements CutSlot {
     if (!this.made) {
       const { start, end } = this.of[SETTING]
       this.made = []
-      for (let r = start[this.s]!; r < end[this.s]!; r++) this.made.push(this.row(r))
+      for (let r = start[this.s]!; r < end[this.s]!; r++) this.made.push(new RowView(this.of, this.s, r))
     }
     return this.made
   }
-  private row(r: number): CutRow {
+}
+
+class RowView implements CutRow {
+  constructor(
+    private readonly of: Cutting,
+    private readonly s: number,
+    private readonly r: number,
+  ) {}
+  get cut() {
     const { flow } = this.of
-    const { rowCut, rowSlot, rowAdded, rowYield, shares, slots } = flow[LAID]
-    const { rowKg, slotKg } = this.of[YIELD]
-    const share = shares[this.of[SETTING].trim]
-    const [cut, next, green] = [rowCut[r]!, rowSlot[r]!, rowKg[r]!]
-    const s = this.s
-    return {
-      cut: cut < 0 ? null : flow.anatomy.cuts[cut]!,
-      part: next < 0 ? null : slots[next]!.part,
-      green: kg(green),
-      added: kg(green * rowAdded[r]!),
-      product: kg(green * rowYield[r]!),
-      yield: rowYield[r]!,
-      get tissue() {
-        return tissueOf((t) => share[r * T + t]! * slotKg[s * T + t]!)
-      },
-    }
+    const i = flow[LAID].rowCut[this.r]!
+    return i < 0 ? null : flow.anatomy.cuts[i]!
+  }
+  get part() {
+    const { rowSlot, slots } = this.of.flow[LAID]
+    const next = rowSlot[this.r]!
+    return next < 0 ? null : slots[next]!.part
+  }
+  get green() {
+    return kg(this.of[YIELD].rowKg[this.r]!)
+  }
+  get added() {
+    return kg(this.green * this.of.flow[LAID].rowAdded[this.r]!)
+  }
+  get product() {
+    return kg(this.green * this.of.flow[LAID].rowYield[this.r]!)
+  }
+  get edible() {
+    return kg((this.tissueKg(0) + this.tissueKg(1)) * this.of.flow[LAID].rowYield[this.r]!)
+  }
+  get tissue() {
+    return tissueOf((t) => this.tissueKg(t))
+  }
+  private tissueKg(t: number): number {
+    const share = this.of.flow[LAID].shares[this.of[SETTING].trim]
+    return share[this.r * T + t]! * this.of[YIELD].slotKg[this.s * T + t]!
   }
 }
 

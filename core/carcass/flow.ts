@@ -38,6 +38,7 @@ export interface Flow {
 export interface Laid {
   slots: Slot[]
   slotOf: Sided<number>
+  cutOf: ReadonlyMap<string, number>
   /** The cut a row goes to, or −1; and the slot it goes on to, or −1. */
   rowCut: Int32Array
   rowSlot: Int32Array
@@ -141,6 +142,7 @@ export function compile(anatomy: Anatomy): Flow {
   const laid: Laid = {
     slots,
     slotOf,
+    cutOf: cutIndex,
     spanSlots: { left: spanSlotsOf('left'), right: spanSlotsOf('right') },
     rowCut: Int32Array.from(rows, (r) => r.cut),
     rowSlot: Int32Array.from(rows, (r) => r.slot),

@@ -1,6 +1,7 @@
 import { fromKg, kg, minor, perKg, priceOf, sumOf, type Kg, type Minor } from '#core/measure'
 import type { Plan } from '#core/plan'
-import type { Fee, FeeId } from '#core/records'
+import type { Fee } from '#core/records'
+import { feeKind } from './fees.ts'
 
 export interface CostRow {
   id: string
@@ -23,8 +24,6 @@ export interface Billed {
   minutes: number
 }
 
-const FEE_WORD: Record<FeeId, string> = { kill: 'Kill fee', 'cut-wrap': 'Cut and wrap', pack: 'Packing' }
-
 function feeAmount(fee: Fee, billed: Billed): Minor {
   const weight = fee.basis === 'hanging' ? billed.hanging : billed.hot
   switch (fee.per) {
@@ -44,7 +43,7 @@ const total = (rows: readonly CostRow[]): Minor => sumOf(rows, (r) => r.amount)
 export function feesOf(fees: Plan['fees'], billed: Billed): CostRow[] {
   return Object.values(fees).map((fee) => ({
     id: fee.fee,
-    label: FEE_WORD[fee.fee],
+    label: feeKind(fee.fee).bill,
     amount: feeAmount(fee, billed),
     fromPlan: true,
   }))

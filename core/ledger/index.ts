@@ -1,6 +1,8 @@
 /** What did the animal cost, what is a plan worth, and do the cuts pay for it? */
 export { costsOf, feePerKg, feesOf, labourOf, neededPerKg } from './costs.ts'
 export type { Billed, CostFigures, CostRow } from './costs.ts'
+export { FEE_KINDS } from './fees.ts'
+export type { FeeKind } from './fees.ts'
 export { priceInForce, soldFactor, takings, takingsPerKg } from './takings.ts'
 export { afterBench, lessWorth, perPlate, valueOf, worthOf } from './valuation.ts'
 export type { ValuedCut, ValuingTerms, Worth } from './valuation.ts'

@@ -13,9 +13,8 @@ export {
   sumOf,
   times,
 } from './units.ts'
-export type { Grams, Kg, MassUnit, Milli, Minor, Mm } from './units.ts'
+export type { Grams, Kg, MassUnit, Milli, Minor, Mm, TypedMass } from './units.ts'
 export { formatMass, formatMassRange, fromKg, gramsOf, massDigits, parseMass, toKg } from './mass.ts'
-export type { TypedMass } from './mass.ts'
 export {
   currencyDigits,
   formatMoney,

@@ -1,6 +1,5 @@
-import type { TypedMass } from './mass.ts'
 import type { Names } from './names.ts'
-import type { Kg, Mm } from './units.ts'
+import type { Kg, Mm, TypedMass } from './units.ts'
 
 type Nothing = Record<never, never>
 

@@ -1,12 +1,6 @@
 import { refuse, type Outcome } from './issue.ts'
 import type { Interval } from './interval.ts'
-import { grams, kg, KG_PER_LB, type Grams, type Kg, type MassUnit } from './units.ts'
-
-/** A weight as it was typed or shown on a scale; `value` is in `unit`. */
-export interface TypedMass {
-  value: number
-  unit: MassUnit
-}
+import { grams, kg, KG_PER_LB, type Grams, type Kg, type MassUnit, type TypedMass } from './units.ts'
 
 const NUMBER = '(-?\\d+(?:[.,]\\d+)?|-?[.,]\\d+)'
 const UNITS: Record<string, { unit: MassUnit; scale: number }> = {

@@ -14,6 +14,12 @@ export type Milli = Branded<'milli'>
 export const MASS_UNITS = ['kg', 'lb'] as const
 export type MassUnit = (typeof MASS_UNITS)[number]
 
+/** A weight as it was typed or shown on a scale; `value` is in `unit`. */
+export interface TypedMass {
+  value: number
+  unit: MassUnit
+}
+
 /** The international avoirdupois pound, exact by definition (1959 agreement; NIST SP 811, appendix B). */
 export const KG_PER_LB = 0.45359237
 

@@ -12,7 +12,8 @@ export interface Portioned {
   /** The longest end piece, and the thickness it is too short for. */
   endMm: Mm
 }
-const NONE: Portioned = { pieces: 0, packs: 0, end: kg(0), endMm: mm(0) }
+/** A cut that is not portioned, or of which there is none. */
+export const NONE: Readonly<Portioned> = { pieces: 0, packs: 0, end: kg(0), endMm: mm(0) }
 
 export interface SlotSpan {
   mm: Mm
@@ -33,37 +34,40 @@ export function portionsOf(
   count: number,
   unit: MassUnit,
   own: Plan['portions'] = new Map(),
-): ReadonlyMap<string, Portioned> {
+): ReadonlyMap<string, Readonly<Portioned>> {
   const { anatomy } = cutting.flow
-  const out = new Map<string, Portioned>(anatomy.cuts.map((c) => [c.id, NONE]))
+  const out = new Map<string, Portioned>()
   for (const slot of cutting.slots) {
     if (!slot.holds || (slot.path.pair && slot.side === 'right')) continue
     const sidesAtOnce = slot.path.pair ? 2 : 1
+    let span: SlotSpan | null = null
     for (const row of slot.rows) {
-      const portion = row.cut && portionFor(row.cut, own)
+      const { cut } = row
+      const portion = cut && portionFor(cut, own)
+      if (!portion || row.green * sidesAtOnce <= 1e-9) continue
       const each = kg((row.product * sidesAtOnce) / count)
-      if (!row.cut || !portion || row.green * sidesAtOnce <= 1e-9) continue
-      const span = spanOf(cutting, slot, count)
+      span ??= spanOf(cutting, slot, count)
       const n = piecesOf(portion, each, span)
-      const held = out.get(row.cut.id)!
-      const next = { ...held, pieces: held.pieces + count * n }
-      if (portion.kind === 'sawn' && span.mm > 0) {
-        const left = mm(span.mm - n * (portion.thicknessMm + portion.kerfMm))
-        next.end = kg(held.end + (count * each * left) / span.mm)
-        next.endMm = mm(Math.max(held.endMm, left))
-      }
-      out.set(row.cut.id, next)
+      const held = out.get(cut.id) ?? { ...NONE }
+      out.set(cut.id, held)
+      held.pieces += count * n
+      if (portion.kind !== 'sawn' || span.mm === 0) continue
+      const left = mm(span.mm - n * (portion.thicknessMm + portion.kerfMm))
+      held.end = kg(held.end + (count * each * left) / span.mm)
+      held.endMm = mm(Math.max(held.endMm, left))
     }
   }
   for (const cut of anatomy.cuts) {
     const portion = portionFor(cut, own)
     const mass = cutting.cutKg(cut.id)
     if (!portion || mass <= 1e-9) continue
-    const held = out.get(cut.id)!
-    if (portion.kind === 'pack') {
-      const packs = Math.ceil(mass / (unit === 'kg' ? portion.kg : toKg(portion.lb, 'lb')) - 1e-9)
-      out.set(cut.id, { ...held, packs, pieces: packs })
-    } else out.set(cut.id, { ...held, packs: Math.ceil(held.pieces / portion.perPack) })
+    const held = out.get(cut.id) ?? { ...NONE }
+    out.set(cut.id, held)
+    if (portion.kind === 'pack')
+      held.pieces = held.packs = Math.ceil(
+        mass / (unit === 'kg' ? portion.kg : toKg(portion.lb, 'lb')) - 1e-9,
+      )
+    else held.packs = Math.ceil(held.pieces / portion.perPack)
   }
   return out
 }

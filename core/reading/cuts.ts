@@ -2,7 +2,7 @@ import type { Cut } from '#core/anatomy'
 import type { CutUp, Drawn } from '#core/carcass'
 import { priceInForce, valueOf, type ValuedCut } from '#core/ledger'
 import { interval, kg, kgOf, minus, plus, sumOf, type Kg } from '#core/measure'
-import { portionsOf, type Plan } from '#core/plan'
+import { NO_PIECES, portionsOf, type Plan } from '#core/plan'
 import { inForce } from '#core/records'
 import { saleOf } from '#core/rules'
 import type { CutFigure, FarmFigures, PackRow } from './lot.ts'
@@ -18,9 +18,10 @@ function edibleOf(cutting: CutUp): ReadonlyMap<string, Kg> {
   const sums = new Map<string, Kg>()
   for (const slot of cutting.slots) {
     if (!slot.holds) continue
-    for (const { cut, tissue, yield: left } of slot.rows)
-      if (cut && isEaten(cut))
-        sums.set(cut.id, kg((sums.get(cut.id) ?? 0) + (tissue.lean + tissue.fat) * left))
+    for (const row of slot.rows) {
+      const { cut } = row
+      if (cut && isEaten(cut)) sums.set(cut.id, plus(sums.get(cut.id) ?? kg(0), row.edible))
+    }
   }
   return sums
 }
@@ -36,7 +37,7 @@ export function plannedCuts(
   const edible = edibleOf(cutting)
   return cutting.flow.anatomy.cuts.map((cut) => {
     const terms = plan.terms.get(cut.id)!
-    const { pieces, packs, end, endMm } = portions.get(cut.id)!
+    const { pieces, packs, end, endMm } = portions.get(cut.id) ?? NO_PIECES
     return {
       cut,
       kg: cutting.cutKg(cut.id),

@@ -142,13 +142,13 @@ export function lotUp(lot: Loose): Loose {
       out[kind as 'weighings' | 'packs'].push({ ...row, ...entry(row.at) })
       continue
     }
-    const { seq: _, ...c } = row as OldCommand
-    const body = factOf(c.decision)
+    const c = row as OldCommand
+    const { id: own, batch, undoes, redoes, decision } = c
+    const body = factOf(decision)
     if (body !== undefined) fact(c, body)
     else {
-      const { decision } = c
       const value = PRICED.has(decision.field) ? priceUp(decision.value) : decision.value
-      out.commands.push({ ...c, ...entry(c.at), decision: { ...decision, value } })
+      out.commands.push({ id: own, batch, undoes, redoes, ...entry(c.at), decision: { ...decision, value } })
     }
   }
   const { count, ...head } = lot

@@ -43,8 +43,9 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }): Promise
   const { confirmed, ...sent } = to.weighing
   const held = await q.selectWeighing(tx, sent.id)
   if (held) {
-    const { group, rev: _, at: __, device: ___, person: ____, grams: _____, ...as } = held
-    return again(tx, lot.id, { ...as, group }, { ...sent, group: wholeOf(lot).id })
+    const { id, group, stage, basis, source, shown, corrects, stands } = held
+    const as = { id, group, stage, basis, source, shown, corrects, stands }
+    return again(tx, lot.id, as, { ...sent, group: wholeOf(lot).id })
   }
   if (sent.corrects && !correctable(lot.weighings, sent.corrects))
     return stranger('weighing that still stands', sent.corrects)
@@ -66,8 +67,9 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }): Promise<Kept> {
   const sent = to.pack
   const held = await q.selectPack(tx, sent.id)
   if (held) {
-    const { group, rev: _, at: __, device: ___, person: ____, grams: _____, ...as } = held
-    return again(tx, lot.id, { ...as, group }, { ...sent, group: wholeOf(lot).id })
+    const { id, group, cut, shown, packs, corrects, stands } = held
+    const as = { id, group, cut, shown, packs, corrects, stands }
+    return again(tx, lot.id, as, { ...sent, group: wholeOf(lot).id })
   }
   const anatomy = await anatomyOf(tx, lot)
   if (!anatomy.cuts.some((c) => c.id === sent.cut))

@@ -2,8 +2,10 @@
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
-import type { Portion } from '#core/anatomy'
-import type { Decision } from '#core/plan'
+import type { Clash } from '#contracts'
+import { kg } from '#core/measure'
+import type { Decision, FactBody, Portion } from '#core/records'
+import { ruleOf } from '#core/rules'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
 
@@ -16,35 +18,68 @@ const anatomy = computed(() => {
 
 function sayPortion(p: Portion): string {
   if (p.kind === 'sawn') return `${p.thicknessMm} mm thick, ${p.perPack} to a pack`
-  if (p.kind === 'roast') return `${words.mass(p.kg)} each`
-  if (p.kind === 'pack') return `${words.mass(p.kg)} a pack`
+  if (p.kind === 'roast') return `${words.mass(kg(p.kg))} each`
+  if (p.kind === 'pack') return `${words.mass(kg(p.kg))} a pack`
   return `${p.perPack} to a pack`
 }
-/** A decision in the farm's words. */
-function say(d: Decision): { what: string; value: string } {
-  const named = [
-    ...(anatomy.value?.parts ?? []),
-    ...(anatomy.value?.cuts ?? []),
-    ...(anatomy.value?.lines ?? []),
-  ].find((x) => x.id === d.target)
-  const side = d.side === 'animal' ? '' : `, ${d.side} side`
-  const path = d.field === 'path' ? anatomy.value?.paths.find((p) => p.id === d.value) : undefined
-  const value =
-    d.value === null
-      ? 'the usual'
-      : path
-        ? words.name(path.names)
-        : typeof d.value === 'object'
-          ? 'kind' in d.value
-            ? sayPortion(d.value)
-            : 'minor' in d.value
-              ? words.price(d.value)
-              : 'label' in d.value
-                ? `${d.value.label} ${words.money(d.value.amount)}`
-                : words.money(d.value.amount)
-          : String(d.value)
-  return { what: `${named ? words.name(named.names) : d.field}${side}: ${d.field}`, value }
+const nameOf = (id: string): string | null => {
+  const { parts = [], cuts = [], lines = [], conventions = [], measures = [] } = anatomy.value ?? {}
+  const named = [...parts, ...cuts, ...lines, ...conventions, ...measures].find((x) => x.id === id)
+  return named ? words.name(named.names) : null
 }
+interface Said {
+  what: string
+  value: string
+}
+/** A decision in the farm's words. */
+function sayDecision(d: Decision): Said {
+  const side = d.side === 'animal' ? '' : `, ${d.side} side`
+  const what = `${nameOf(d.target) ?? d.field}${side}: ${d.field}`
+  if (d.value === null) return { what, value: 'the usual' }
+  if (d.field === 'portion') return { what, value: sayPortion(d.value) }
+  if (typeof d.value === 'object') return { what, value: words.price(d.value) }
+  const path = d.field === 'path' ? anatomy.value?.paths.find((p) => p.id === d.value) : undefined
+  return { what, value: path ? words.name(path.names) : String(d.value) }
+}
+/** A fact in the farm's words. */
+function sayFact(f: FactBody): Said {
+  switch (f.kind) {
+    case 'cost':
+      return { what: 'A cost', value: `${f.label} ${words.money(f.amount)}` }
+    case 'fee':
+      return { what: `Fee: ${f.fee}`, value: `${words.money(f.amount)} per ${f.per}` }
+    case 'tick':
+      return { what: `${nameOf(f.of) ?? f.of}: done`, value: 'yes' }
+    case 'attachment':
+      return { what: 'Attached', value: f.name }
+    case 'withdrawal':
+      return { what: 'The lot', value: 'taken off the rail' }
+    case 'observation':
+      switch (f.what) {
+        case 'route':
+          return { what: 'How it is slaughtered', value: ruleOf(f.value)!.label }
+        case 'ribs':
+          return { what: 'Ribs counted', value: String(f.value) }
+        case 'measure':
+          return { what: nameOf(f.of) ?? f.of, value: String(f.value) }
+        case 'dressing': {
+          const c = anatomy.value?.conventions.find((x) => x.id === f.of)
+          return { what: nameOf(f.of) ?? f.of, value: (f.value ? c?.on : c?.off) ?? String(f.value) }
+        }
+      }
+  }
+}
+const say = (said: Clash['mine']): Said => {
+  if (said === null) return { what: '', value: 'taken away' }
+  return 'field' in said ? sayDecision(said) : sayFact(said)
+}
+const rows = computed(() =>
+  store.conflict!.conflicts.map((c) => ({
+    what: say(c.mine ?? c.theirs).what,
+    mine: say(c.mine).value,
+    theirs: say(c.theirs).value,
+  })),
+)
 </script>
 
 <template>
@@ -62,13 +97,13 @@ function say(d: Decision): { what: string; value: string } {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="c in store.conflict!.conflicts" :key="c.seq">
-          <td>{{ say(c.mine).what }}</td>
+        <tr v-for="r in rows" :key="r.what">
+          <td>{{ r.what }}</td>
           <td>
-            <b>{{ say(c.mine).value }}</b>
+            <b>{{ r.mine }}</b>
           </td>
           <td>
-            <b>{{ say(c.theirs).value }}</b>
+            <b>{{ r.theirs }}</b>
           </td>
         </tr>
       </tbody>

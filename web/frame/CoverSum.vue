@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
-import { shownWeights } from '#core/forecast'
+import { shownWeights } from '#core/reading'
 import { massDigits } from '#core/measure'
 import { useReading } from '../state/lot.ts'
 import { useWords } from '../state/words.ts'

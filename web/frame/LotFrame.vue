@@ -2,7 +2,8 @@
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { STATIONS, type Station } from '../router.ts'
+import { readFacts } from '#core/plan'
+import { stationOf, STATIONS } from '../stations/registry.ts'
 import { useFarm } from '../state/farm.ts'
 import { useKeys } from '../state/keys.ts'
 import { provideLot } from '../state/lot.ts'
@@ -19,17 +20,18 @@ const open = provideLot(() => String(route.params.id))
 const { lot, reading, undoable, redoable, undo, redo } = open
 const helping = ref(false)
 const finding = ref(false)
-const others = computed(() => [...store.lots.values()].slice(0, 7))
+const others = computed(() =>
+  [...store.lots.values()].filter((l) => !readFacts(l.facts).withdrawn).slice(0, 7),
+)
 
 /** Where the last key led, so that two quick ones go two stations even while the first still loads. */
-const stationOf = (name: unknown): Station => STATIONS.find((s) => s === name) ?? 'block'
 const heading = ref(stationOf(route.name))
 watch(
   () => route.name,
   (name) => (heading.value = stationOf(name)),
 )
 function step(by: number) {
-  const next = STATIONS[STATIONS.indexOf(heading.value) + by]
+  const next = STATIONS[STATIONS.findIndex((s) => s.id === heading.value) + by]?.id
   if (!next) return
   heading.value = next
   void router.push({ name: next })
@@ -85,6 +87,10 @@ useKeys(() => ({
       <Button text size="small" icon="pi pi-question" aria-label="Keys" @click="helping = true" />
     </header>
     <TheStair />
+    <p v-if="store.oldPins.has(lot.anatomy)" class="old" role="note">
+      <i class="pi pi-history" aria-hidden="true" /> Its figures are those of an earlier Ekko: what each cut
+      weighs stays as it was then; pieces, likely ranges and minutes follow today’s rules.
+    </p>
     <main v-if="reading" id="main" class="station" :data-station="route.name"><RouterView /></main>
     <p v-else class="station" role="status">Reading the carcass…</p>
     <KeysDialog v-if="helping" @close="helping = false" />
@@ -105,6 +111,12 @@ useKeys(() => ({
   min-height: 40px;
   padding: 0 1rem;
   border-bottom: 5px solid var(--ink);
+}
+.old {
+  margin: 0;
+  padding: 0.3rem 1rem;
+  color: var(--muted);
+  border-bottom: 1px solid var(--rule, #d9ceba);
 }
 .strip h1 {
   font-size: 1.15rem;

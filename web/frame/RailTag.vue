@@ -2,14 +2,14 @@
 import CoverBar from '../pieces/CoverBar.vue'
 import SpeciesMark from '../pieces/SpeciesMark.vue'
 import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
-import type { LotSummary } from './lotSummary.ts'
+import { NEXT_WORDS, type LotSummary } from './lotSummary.ts'
 
 defineProps<{ summary: LotSummary }>()
 const words = useWords()
 </script>
 
 <template>
-  <RouterLink class="tag" :to="{ name: summary.next.station, params: { id: summary.lot.id } }">
+  <RouterLink class="tag" :to="{ name: NEXT_WORDS[summary.next].station, params: { id: summary.lot.id } }">
     <span class="row top"
       ><SpeciesMark :of="summary.lot.species" /><span v-if="summary.lot.count > 1" class="muted"
         >× {{ summary.lot.count }}</span
@@ -18,7 +18,7 @@ const words = useWords()
     <span class="name">{{ summary.lot.tag }}</span>
     <span v-if="summary.key" class="weight" :class="{ pale: !summary.key.weighed }"
       ><span :class="{ estimate: !summary.key.weighed }">{{ words.mass(summary.key.kg) }}</span>
-      <small>{{ summary.key.word }}</small></span
+      <small>{{ summary.key.is }}</small></span
     >
     <span v-else class="muted">no weight yet</span>
     <CoverBar :cover="summary.cover" :target="summary.goal" />

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import type { StageFigure } from '#core/forecast'
+import type { StageFigure } from '#core/reading'
 import { useLot } from '../state/lot.ts'
+import { stationOf, STATIONS } from '../stations/registry.ts'
 import { useWords } from '../state/words.ts'
 import CoverFlag from './CoverFlag.vue'
 
@@ -70,17 +71,12 @@ const lost = (i: number) => {
   </nav>
   <nav class="stations" aria-label="Stations">
     <RouterLink
-      v-for="s in [
-        ['hang', 'Hang'],
-        ['block', 'Block'],
-        ['price', 'Price'],
-        ['pack', 'Pack'],
-      ] as const"
-      :key="s[0]"
-      :to="{ name: s[0] }"
+      v-for="s in STATIONS"
+      :key="s.id"
+      :to="{ name: s.id }"
       class="flag"
-      :class="{ here: (route.meta.station ?? route.name) === s[0] }"
-      >{{ s[1] }}</RouterLink
+      :class="{ here: stationOf(route.name) === s.id }"
+      >{{ s.word }}</RouterLink
     >
   </nav>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
-import { sayIssue, type Outcome } from '#core/measure'
+import type { Outcome } from '#core/measure'
+import { useWords } from '../state/words.ts'
 
 /** A figure in a table: read when left or on Enter, kept when right; when wrong it says why and stays as typed. */
 const {
@@ -15,6 +16,7 @@ const {
   label: string
   optional?: boolean
 }>()
+const words = useWords()
 const emit = defineEmits<{ take: [value: number | null] }>()
 const text = ref(shown)
 const issue = ref<string | null>(null)
@@ -33,7 +35,7 @@ function leave() {
     return emit('take', null)
   }
   const out = read(text.value)
-  issue.value = out.ok ? null : sayIssue(out.issues[0]!)
+  issue.value = out.ok ? null : words.issue(out.issues[0]!)
   if (out.ok) emit('take', out.value)
 }
 </script>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Interval } from '#core/measure'
+import type { Interval, Kg } from '#core/measure'
 import { useWords } from '../state/words.ts'
 
 /** A weight as it is known: weighed plainly, estimated with a dashed rule and its interval. */
-defineProps<{ kg: number; range?: Interval | null; inline?: boolean }>()
+defineProps<{ kg: Kg; range?: Interval | null; inline?: boolean }>()
 const words = useWords()
 </script>
 

@@ -5,16 +5,20 @@ import Select from 'primevue/select'
 import { computed, reactive, ref } from 'vue'
 import type { OwnVersion } from '#contracts'
 import {
+  closedWay,
   extendAnatomy,
-  ownAdditionsSchema,
+  openShare,
   TISSUES,
   TOOLS,
+  withoutWay,
+  withWay,
   type Anatomy,
   type Destination,
-  type OwnAdditions,
+  type Goal,
   type Tissue,
+  type WayLine,
 } from '#core/anatomy'
-import { sayIssue } from '#core/measure'
+import { ownAdditionsSchema, type OwnAdditions } from '#core/records'
 import FieldIssues from '../pieces/FieldIssues.vue'
 import { ask, fieldIssue, issuesOf, type FieldIssue } from '../state/api.ts'
 import { useWords } from '../state/words.ts'
@@ -48,7 +52,6 @@ const form = reactive({
   minutes: '5',
   steps: '',
   cut: '',
-  index: '1',
 })
 interface Row {
   to: string
@@ -69,47 +72,52 @@ const tissues = computed<readonly Tissue[]>(() =>
   base.bands.some((b) => b.tissue.skin > 0) ? TISSUES : TISSUES.filter((t) => t !== 'skin'),
 )
 const share = (text: string) => Number(text.trim().replace(',', '.') || '0') / 100
-const left = (t: Tissue) => 1 - rows.value.reduce((s, r) => s + share(r.shares[t]), 0)
-const restTo = (t: Tissue) => {
-  const to = { lean: base.roles.trim, fat: base.roles.fat, bone: 'bones', skin: 'skin' }[t]
-  const id = anatomy.parts.some((p) => p.id === to)
-    ? `> ${to}`
-    : anatomy.cuts.some((c) => c.id === to)
-      ? to
-      : base.roles.discard
-  return id
+const goalOf = (to: string): Goal => {
+  if (to === NEW) return { fresh: true }
+  return to.startsWith('> ') ? { part: to.slice(2) } : { cut: to }
 }
+const nameOf = (to: Goal) => ('fresh' in to ? NEW : 'part' in to ? `> ${to.part}` : to.cut)
+const lines = computed<WayLine[]>(() =>
+  rows.value.map((r) => ({
+    to: goalOf(r.to),
+    shares: Object.fromEntries(TISSUES.map((t) => [t, share(r.shares[t])])) as Record<Tissue, number>,
+  })),
+)
+const left = (t: Tissue) => openShare(lines.value, t)
+/** Tissues the species does not have close on the first line, so that they need not be typed. */
+const whole = computed<WayLine[]>(() =>
+  lines.value.map((l, i) => ({
+    ...l,
+    shares: Object.fromEntries(
+      TISSUES.map((t) => [t, tissues.value.includes(t) ? l.shares[t] : i === 0 ? 1 : 0]),
+    ) as Record<Tissue, number>,
+  })),
+)
 /** What is left of each tissue goes where it usually goes: trim, fat, bones, skin. */
 function fillRest() {
-  for (const t of tissues.value) {
-    const x = left(t)
-    if (x < 1e-9) continue
-    const to = restTo(t)
-    if (!rows.value.some((r) => r.to === to)) rows.value.push(fresh(to))
-    const row = rows.value.find((r) => r.to === to)!
-    row.shares[t] = String(Number(((share(row.shares[t]) + x) * 100).toFixed(4)))
-  }
-}
-const slug = (text: string) =>
-  text
-    .toLowerCase()
-    .normalize('NFKD')
-    .replaceAll(/[^a-z0-9]+/g, '-')
-    .replaceAll(/^-|-$/g, '') || 'way'
-function freeId(text: string): string {
-  const all = new Set([...anatomy.cuts, ...anatomy.parts, ...anatomy.paths].map((x) => x.id))
-  let id = `own-${slug(text)}`.slice(0, 54)
-  for (let n = 2; all.has(id); n++) id = `own-${slug(text)}`.slice(0, 50) + `-${n}`
-  return id
+  const shown = (x: number) => (x === 0 ? '' : String(Number((x * 100).toFixed(4))))
+  rows.value = closedWay(anatomy, whole.value).map(({ to, shares }, i) => ({
+    to: nameOf(to),
+    shares: Object.fromEntries(
+      TISSUES.map((t) => [
+        t,
+        rows.value[i] && share(rows.value[i].shares[t]) === shares[t]
+          ? rows.value[i].shares[t]
+          : tissues.value.includes(t)
+            ? shown(shares[t])
+            : '',
+      ]),
+    ) as Record<Tissue, string>,
+  }))
 }
 
-/** The additions with this way, or what is missing of it. */
-function additions(): OwnAdditions | FieldIssue[] {
+/** What is missing of the way, or wrong with it, before it can be checked. */
+function missing(): FieldIssue[] {
   const makesNew = rows.value.some((r) => r.to === NEW)
   const odd = rows.value
     .flatMap((r) => TISSUES.map((t) => r.shares[t]))
     .find((x) => !(share(x) >= 0 && share(x) <= 1))
-  const missing = [
+  return [
     ...(form.name.trim() ? [] : [fieldIssue('name', 'The way has no name yet. Type what you call it.')]),
     ...(form.part ? [] : [fieldIssue('part', 'Say which part is opened this way.')]),
     ...(makesNew && !form.cut.trim() ? [fieldIssue('cut', 'The new cut has no name yet.')] : []),
@@ -118,67 +126,30 @@ function additions(): OwnAdditions | FieldIssue[] {
       : []),
     ...(odd === undefined ? [] : [fieldIssue('outputs', `“${odd}” is not a share from 0 to 100 %.`)]),
   ]
-  if (missing.length > 0) return missing
-  const names = (text: string) => ({ american: text.trim(), commonwealth: text.trim() })
-  const cutId = freeId(form.cut || 'cut')
-  return {
-    ...own.value,
-    cuts: makesNew
-      ? [
-          ...own.value.cuts,
-          {
-            id: cutId,
-            names: names(form.cut),
-            destination: form.destination,
-            kind: 'product' as const,
-            index: Number(form.index) || 1,
-            portion: { kind: 'pack' as const, kg: 0.5, lb: 1 },
-          },
-        ]
-      : own.value.cuts,
-    paths: [
-      ...own.value.paths,
-      {
-        id: freeId(form.name),
-        part: form.part,
-        names: names(form.name),
-        destination: form.destination,
-        minutes: Number(form.minutes) || 0,
-        tool: form.tool,
-        steps: form.steps,
-        outputs: rows.value.map((r) => ({
-          ...(r.to.startsWith('> ') ? { part: r.to.slice(2) } : { cut: r.to === NEW ? cutId : r.to }),
-          ...(Object.fromEntries(
-            TISSUES.map((t) => [t, tissues.value.includes(t) ? share(r.shares[t]) : 0]),
-          ) as Record<Tissue, number>),
-        })),
-      },
-    ],
-  }
 }
 
 async function keep() {
   kept.value = ''
-  const next = additions()
-  if (Array.isArray(next)) return void (issues.value = next)
-  const closed = closeUnused(next)
-  const parsed = ownAdditionsSchema.safeParse(closed)
+  issues.value = missing()
+  if (issues.value.length > 0) return
+  const parsed = ownAdditionsSchema.safeParse(
+    withWay(anatomy, own.value, {
+      ...form,
+      minutes: Number(form.minutes) || 0,
+      freshCut: form.cut,
+      lines: whole.value,
+    }),
+  )
   if (!parsed.success)
     return void (issues.value = parsed.error.issues.map((i) =>
       fieldIssue('outputs', `${i.path.join('.')}: ${i.message}`),
     ))
   const sound = extendAnatomy(base, parsed.data)
-  if (!sound.ok) return void (issues.value = sound.issues.map((i) => fieldIssue('outputs', sayIssue(i))))
+  if (!sound.ok) return void (issues.value = sound.issues.map((i) => fieldIssue('outputs', words.issue(i))))
   await send(
     parsed.data,
     `“${form.name}” is kept. New lots can be cut this way; those already hung keep theirs.`,
   )
-}
-/** Tissues the species does not have close on the first line, so that they need not be typed. */
-function closeUnused(next: OwnAdditions): OwnAdditions {
-  const last = next.paths.at(-1)!
-  for (const t of TISSUES) if (!tissues.value.includes(t)) last.outputs[0]![t] = 1
-  return next
 }
 async function send(body: OwnAdditions, said: string) {
   const answer = await ask('POST', '/own', { base: version.value, body })
@@ -194,14 +165,7 @@ async function send(body: OwnAdditions, said: string) {
   emit('kept')
 }
 /** Takes an own way away, and the own cuts nothing else makes. */
-async function remove(id: string) {
-  const paths = own.value.paths.filter((p) => p.id !== id)
-  const used = new Set(paths.flatMap((p) => p.outputs.flatMap((o) => o.cut ?? [])))
-  await send(
-    { ...own.value, paths, cuts: own.value.cuts.filter((c) => used.has(c.id)) },
-    'It is taken away from new lots.',
-  )
-}
+const remove = (id: string) => send(withoutWay(own.value, id), 'It is taken away from new lots.')
 </script>
 
 <template>

@@ -2,7 +2,10 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { STANDINGS, useSummaries } from '../frame/lotSummary.ts'
+import type { Lot } from '#contracts'
+import { inForce } from '#core/records'
+import { STANDINGS } from '#core/reading'
+import { NEXT_WORDS, STANDING_WORDS, useSummaries, useWithdrawn } from '../frame/lotSummary.ts'
 import RailTag from '../frame/RailTag.vue'
 import SaveState from '../frame/SaveState.vue'
 import { useFarm } from '../state/farm.ts'
@@ -13,11 +16,19 @@ const MOST_TAGS = 8
 const store = useFarm()
 const words = useWords()
 const summaries = useSummaries()
+const withdrawn = useWithdrawn()
+/** Hung after all: the withdrawal is withdrawn, and everything stands as it did. */
+function hangAgain(lot: Lot) {
+  const gone = inForce(lot.facts).filter((f) => f.fact.kind === 'withdrawal')
+  store.note(lot.id, [], gone)
+}
 const wanted = ref('')
 const groups = computed(() =>
-  STANDINGS.map((s) => ({ ...s, lots: summaries.value.filter((x) => x.standing === s.id) })).filter(
-    (g) => g.lots.length > 0,
-  ),
+  STANDINGS.map((id) => ({
+    id,
+    word: STANDING_WORDS[id],
+    lots: summaries.value.filter((x) => x.standing === id),
+  })).filter((g) => g.lots.length > 0),
 )
 const bundled = computed(() => summaries.value.length > MOST_TAGS)
 const listed = computed(() => {
@@ -26,9 +37,7 @@ const listed = computed(() => {
     (s) =>
       !text ||
       s.lot.tag.toLowerCase().includes(text) ||
-      STANDINGS.find((x) => x.id === s.standing)!
-        .word.toLowerCase()
-        .includes(text),
+      STANDING_WORDS[s.standing].toLowerCase().includes(text),
   )
 })
 </script>
@@ -108,11 +117,11 @@ const listed = computed(() => {
                 ><b>{{ s.lot.tag }}</b></RouterLink
               ><span v-if="s.lot.count > 1" class="muted"> × {{ s.lot.count }}</span>
             </td>
-            <td>{{ STANDINGS.find((x) => x.id === s.standing)!.word }}</td>
+            <td>{{ STANDING_WORDS[s.standing] }}</td>
             <td class="right">
               <template v-if="s.key"
                 ><span :class="{ estimate: !s.key.weighed }">{{ words.mass(s.key.kg) }}</span>
-                {{ s.key.word }}</template
+                {{ s.key.is }}</template
               ><span v-else class="muted">none yet</span>
             </td>
             <td class="right">
@@ -122,8 +131,8 @@ const listed = computed(() => {
               ><span v-else class="muted">{{ s.uncovered ? UNCOVERED_WORDS[s.uncovered] : '' }}</span>
             </td>
             <td>
-              <RouterLink :to="{ name: s.next.station, params: { id: s.lot.id } }"
-                >{{ s.next.say }} <i class="pi pi-arrow-right" aria-hidden="true"
+              <RouterLink :to="{ name: NEXT_WORDS[s.next].station, params: { id: s.lot.id } }"
+                >{{ NEXT_WORDS[s.next].say }} <i class="pi pi-arrow-right" aria-hidden="true"
               /></RouterLink>
             </td>
           </tr>
@@ -131,6 +140,21 @@ const listed = computed(() => {
       </table>
       <p v-if="listed.length === 0" class="muted">No lot or station is called “{{ wanted }}”.</p>
     </section>
+    <details v-if="withdrawn.length > 0" class="off">
+      <summary>Taken off the rail ({{ withdrawn.length }})</summary>
+      <ul>
+        <li v-for="l in withdrawn" :key="l.id" class="row">
+          <b>{{ l.tag }}</b>
+          <Button
+            size="small"
+            outlined
+            label="Hang it again"
+            :aria-label="`Hang ${l.tag} again`"
+            @click="hangAgain(l)"
+          />
+        </li>
+      </ul>
+    </details>
   </main>
 </template>
 
@@ -237,6 +261,16 @@ const listed = computed(() => {
 }
 .next {
   padding-top: 1rem;
+}
+.off {
+  padding-top: 1rem;
+}
+.off ul {
+  padding: 0.4rem 0 0;
+  margin: 0;
+  list-style: none;
+  display: grid;
+  gap: 0.4rem;
 }
 .next table td {
   padding: 0.5rem 0.4rem;

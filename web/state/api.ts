@@ -1,4 +1,5 @@
-import type { Problem } from '#contracts'
+import { DEVICE_HEADER, type Problem } from '#contracts'
+import { ME } from './device.ts'
 
 /**
  * What a request came to: the body, the problem it met, or no answer: the server is away, or has stopped taking records
@@ -34,15 +35,20 @@ export const ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, 
   answerOf<T>(path, {
     method,
     ...(body !== undefined && {
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', [DEVICE_HEADER]: ME.device },
       body: JSON.stringify(body),
     }),
   })
 
 /** Sends bytes as they are, or takes bytes back. */
-export const askBytes = <T>(path: string, body: BodyInit, headers: Record<string, string>) =>
+export const askBytes = <T>(
+  path: string,
+  body: BodyInit,
+  headers: Record<string, string> = {},
+  method: 'POST' | 'PUT' = 'POST',
+) =>
   answerOf<T>(path, {
-    method: 'POST',
+    method,
     headers: { 'content-type': 'application/octet-stream', ...headers },
     body,
   })

@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { computed, markRaw, ref, shallowRef } from 'vue'
+import same from 'fast-deep-equal'
 import type {
-  Farm,
+  FarmChange,
   Home,
   KeptFarm,
   Lot,
+  NewFact,
   NewLot,
   NewPack,
   NewWeighing,
@@ -14,11 +16,14 @@ import type {
   StoredPlan,
 } from '#contracts'
 import type { Anatomy } from '#core/anatomy'
-import { compile, type Flow, type Weighing } from '#core/carcass'
-import type { LotState, PackWeighing } from '#core/forecast'
-import type { Command, CutPlan, Decision } from '#core/plan'
+import { compile, type Flow } from '#core/carcass'
+import { standingFact, type CommandRow, type FactRow } from '#core/plan'
+import type { FarmFigures, LotState } from '#core/reading'
+import type { CutPlan, Decision, FactBody } from '#core/records'
+import { minor, priceOf } from '#core/measure'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
-import { decisionQueue, type Pending } from './queue.ts'
+import { ME } from './device.ts'
+import { outbox, type Pending } from './queue.ts'
 
 export interface OpenConflict {
   pending: Pending
@@ -31,6 +36,8 @@ export const useFarm = defineStore('farm', () => {
   const lots = shallowRef<Map<string, Lot>>(new Map())
   const plans = shallowRef<StoredPlan[]>([])
   const flows = shallowRef<Map<string, Flow>>(new Map())
+  /** Pins written in an earlier form: their lots say so. */
+  const oldPins = shallowRef<ReadonlySet<string>>(new Set())
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   /** Why the records did not open, in the server's own words. */
   const failure = ref<string | null>(null)
@@ -41,12 +48,11 @@ export const useFarm = defineStore('farm', () => {
 
   const put = (lot: Lot) => {
     const held = lots.value.get(lot.id)
-    // Records are append-only: an answer with no more of them is the same, or an older one that came late.
-    const records = (l: Lot) => l.commands.length + l.weighings.length + l.packs.length
-    if (held && records(held) >= records(lot)) return
+    // Records are append-only: an answer of no later revision is the same, or an older one that came late.
+    if (held && held.rev >= lot.rev) return
     lots.value = new Map(lots.value).set(lot.id, markRaw(lot))
   }
-  const queue = decisionQueue({
+  const queue = outbox({
     kept: put,
     conflict: (pending, conflicts) => {
       conflict.value = { pending, conflicts }
@@ -60,8 +66,11 @@ export const useFarm = defineStore('farm', () => {
 
   async function fetchFlow(hash: string) {
     if (flows.value.has(hash)) return
-    const answer = await ask<Anatomy>('GET', `/anatomies/${hash}`)
-    if (answer.kind === 'ok') flows.value = new Map(flows.value).set(hash, markRaw(compile(answer.body)))
+    const answer = await ask<{ anatomy: Anatomy; old: boolean }>('GET', `/anatomies/${hash}`)
+    if (answer.kind !== 'ok') return
+    const { anatomy, old } = answer.body
+    flows.value = new Map(flows.value).set(hash, markRaw(compile(anatomy)))
+    if (old) oldPins.value = new Set([...oldPins.value, hash])
   }
 
   async function load() {
@@ -110,7 +119,7 @@ export const useFarm = defineStore('farm', () => {
 
   /** Saves the farm's settings; where another window changed them since, what stands now comes back beside them. */
   async function saveFarm(
-    next: Farm,
+    next: Omit<FarmChange, 'base'>,
     base = farm.value?.revision ?? 0,
   ): Promise<{ issues: FieldIssue[]; theirs?: KeptFarm }> {
     const answer = await ask<KeptFarm>('PUT', '/farm', { ...next, base })
@@ -139,7 +148,7 @@ export const useFarm = defineStore('farm', () => {
       lot,
       append: {
         batch,
-        base: held.commands.at(-1)?.seq ?? 0,
+        base: held.rev,
         own: mine.slice(-200),
         undoes: back.undoes ?? null,
         redoes: back.redoes ?? null,
@@ -149,40 +158,71 @@ export const useFarm = defineStore('farm', () => {
     own.set(lot, [...mine, batch])
   }
 
+  /** Notes facts of a lot. Each corrects what is known about the same thing; `null` after an id withdraws that one. */
+  function note(lot: string, facts: FactBody[], withdrawn: FactRow[] = []) {
+    const held = lots.value.get(lot)
+    if (!held || facts.length + withdrawn.length === 0) return
+    const known = stateOf(held).facts
+    const stated = facts.flatMap((fact): NewFact[] => {
+      const now = standingFact(known, fact)
+      return same(now?.fact, fact) ? [] : [{ id: uuid(), corrects: now?.id ?? null, stands: true, fact }]
+    })
+    const gone = withdrawn.map(({ id, fact }): NewFact => ({ id: uuid(), corrects: id, stands: false, fact }))
+    const all = [...stated, ...gone]
+    if (all.length > 0) queue.add({ lot, facts: all })
+  }
+
+  /** Puts another fact in the place of one: a cost that was mistyped. */
+  function correct(lot: string, row: FactRow, fact: FactBody) {
+    queue.add({ lot, facts: [{ id: uuid(), corrects: row.id, stands: true, fact }] })
+  }
+
   /** A conflict is settled: mine is sent again knowing theirs, or let go. */
   function settle(choice: 'mine' | 'theirs') {
     const open = conflict.value
     conflict.value = null
-    if (open && choice === 'mine')
+    if (!open || choice === 'theirs') return
+    const { pending, conflicts } = open
+    if ('append' in pending)
       decide(
-        open.pending.lot,
-        open.pending.append.commands.map((c) => c.decision),
+        pending.lot,
+        pending.append.commands.map((c) => c.decision),
       )
+    else
+      queue.add({
+        lot: pending.lot,
+        facts: pending.facts.flatMap((f): NewFact[] => {
+          const clash = conflicts.find((c) => same(c.mine, f.stands ? f.fact : null))
+          if (!clash) return [{ ...f, id: uuid() }]
+          return f.stands || clash.id ? [{ ...f, id: uuid(), corrects: clash.id }] : []
+        }),
+      })
   }
 
-  /** A lot as it stands with the decisions still on their way. */
+  /** A lot as it stands with what is still on its way. */
   function stateOf(lot: Lot): LotState {
-    const last = lot.commands.at(-1)?.seq ?? 0
-    const sent = new Set(lot.commands.map((c) => c.id))
-    const coming: Command[] = queue
-      .decisionsFor(lot.id)
-      .filter((p) => !sent.has(p.id))
-      .map((p, i) => ({
-        id: p.id,
-        seq: last + 1 + i,
-        batch: p.append.batch,
-        undoes: p.append.undoes,
-        redoes: p.append.redoes,
-        decision: p.decision,
-        at: '',
-      }))
-    return {
-      count: lot.count,
-      weighings: lot.weighings as Weighing[],
-      commands: [...lot.commands, ...coming],
-      packs: lot.packs as PackWeighing[],
+    const commands: CommandRow[] = [...lot.commands]
+    const facts: FactRow[] = [...lot.facts]
+    const kept = new Set([...commands, ...facts].map((r) => r.id))
+    let rev = lot.rev
+    for (const item of queue.pendingOf(lot.id)) {
+      if ('facts' in item) {
+        for (const f of item.facts) if (!kept.has(f.id)) facts.push({ ...f, at: '' })
+        continue
+      }
+      const { batch, undoes, redoes } = item.append
+      for (const { id, decision } of item.append.commands)
+        if (!kept.has(id)) commands.push({ id, rev: ++rev, batch, undoes, redoes, decision, ...ME })
     }
+    return { count: lot.count, weighings: lot.weighings, commands, facts, packs: lot.packs }
   }
+
+  /** What figures are reckoned by; plain ones before a farm has said how. */
+  const figures = computed<FarmFigures>(() => ({
+    massUnit: farm.value?.massUnit ?? 'kg',
+    mince: farm.value?.mince ?? priceOf(1000, 'kg'),
+    hour: farm.value?.hour ?? minor(0),
+  }))
 
   const saving = computed<'saved' | 'saving' | 'held'>(() => {
     if (!queue.reachable.value) return 'held'
@@ -206,6 +246,10 @@ export const useFarm = defineStore('farm', () => {
     saveFarm,
     keepPlan,
     decide,
+    note,
+    correct,
+    figures,
+    oldPins,
     settle,
     stateOf,
     hangLot: (lot: NewLot) => keep('/lots', lot),

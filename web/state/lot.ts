@@ -1,18 +1,18 @@
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type InjectionKey } from 'vue'
 import type { NewPack, NewWeighing } from '#contracts'
-import type { Anatomy, SideName } from '#core/anatomy'
-import { reckon, type LotState, type Reckoning } from '#core/forecast'
-import { nextRedo, nextUndo, tried, type Decision } from '#core/plan'
+import { lookup, sidesOf, type Anatomy, type SideName } from '#core/anatomy'
+import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
+import { reckon, type LotState, type Rank, type Reckoning } from '#core/reading'
+import { inForce, type Decision, type FactBody } from '#core/records'
+import { ME } from './device.ts'
 import { useFarm } from './farm.ts'
 
 export type Sides = 'left' | 'right' | 'both'
-/** What the ways to open a part are put in order by. */
-export type Rank = 'listed' | 'money' | 'take-home' | 'minutes'
 
 /** Long enough for the central figures to be painted first. */
 const AFTER_PAINT_MS = 24
 
-const ids = (s: LotState) => [...s.commands, ...s.weighings, ...s.packs].map((x) => x.id).join()
+const ids = (s: LotState) => [...s.commands, ...s.facts, ...s.weighings, ...s.packs].map((x) => x.id).join()
 /** The same records in the same order, whether kept or still on their way. */
 const isSame = (a: LotState, b: LotState) => a.count === b.count && ids(a) === ids(b)
 
@@ -28,12 +28,9 @@ function openLot(id: () => string) {
     if (!held) return null
     // A decision that was on its way and is kept now is the same decision: nothing is worked out anew for it.
     if (preview.value.length === 0) return before && isSame(before, held) ? before : held
-    return { ...held, commands: tried(held.commands, preview.value) }
+    return { ...held, ...tried(held, preview.value) }
   })
-  const farmFigures = computed(() => ({
-    massUnit: store.farm?.massUnit ?? ('kg' as const),
-    mincePerKg: store.farm?.mincePerKg ?? 1000,
-  }))
+  const farmFigures = computed(() => store.figures)
   const central = computed<Reckoning | null>(() =>
     flow.value && state.value ? reckon(flow.value, state.value, farmFigures.value, 0) : null,
   )
@@ -58,8 +55,8 @@ function openLot(id: () => string) {
   const reading = computed(() =>
     drawn.value && drawn.value.of === central.value ? drawn.value.read : central.value,
   )
-  const undoable = computed(() => (state.value ? nextUndo(state.value.commands) : null))
-  const redoable = computed(() => (state.value ? nextRedo(state.value.commands) : null))
+  const undoable = computed(() => (state.value ? nextUndo(state.value.commands, ME) : null))
+  const redoable = computed(() => (state.value ? nextRedo(state.value.commands, ME) : null))
   const picked = ref<string | null>(null)
   const part = computed({
     get: () => picked.value ?? firstPart(flow.value?.anatomy),
@@ -81,11 +78,16 @@ function openLot(id: () => string) {
     sides,
     rank,
     sidesOf: (partId: string): SideName[] => {
-      const scope = flow.value?.anatomy.parts.find((p) => p.id === partId)?.scope
-      if (scope === 'animal') return ['animal']
-      return sides.value === 'both' ? ['left', 'right'] : [sides.value]
+      const known = flow.value && lookup(flow.value.anatomy).part(partId)
+      const all = sidesOf(known ?? { scope: 'side' })
+      return all.length === 1 || sides.value === 'both' ? [...all] : [sides.value]
     },
     decide: (...decisions: Decision[]) => store.decide(id(), decisions),
+    note: (...facts: FactBody[]) => store.note(id(), facts),
+    correct: (row: FactRow, fact: FactBody) => store.correct(id(), row, fact),
+    withdraw: (...facts: FactRow[]) => store.note(id(), [], facts),
+    /** The fact in force about a thing, to be withdrawn. */
+    factOf: (is: (fact: FactBody) => boolean) => inForce(state.value?.facts ?? []).filter((f) => is(f.fact)),
     weigh: (body: NewWeighing) => store.weigh(id(), body),
     pack: (body: NewPack) => store.pack(id(), body),
     undo: () =>

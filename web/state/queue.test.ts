@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Lot } from '#contracts'
-import { decisionQueue, type Pending } from './queue.ts'
+import { outbox, type Pending } from './queue.ts'
 
 const held = new Map<string, unknown>()
 vi.mock('idb-keyval', () => ({
@@ -39,7 +39,7 @@ describe('decisions on their way', () => {
       return json(200, lot)
     })
     const events = heard()
-    const queue = decisionQueue(events)
+    const queue = outbox(events)
     queue.add(batch(1))
     queue.add(batch(2))
     await vi.waitFor(() => expect(events.kept).toHaveBeenCalledTimes(2))
@@ -51,7 +51,7 @@ describe('decisions on their way', () => {
   it('stay pending until what was kept is in place: a plan never blinks back to what it was', async () => {
     vi.stubGlobal('fetch', async () => json(200, lot))
     const waiting: number[] = []
-    const queue = decisionQueue({ ...heard(), kept: () => void waiting.push(queue.pending.value.length) })
+    const queue = outbox({ ...heard(), kept: () => void waiting.push(queue.pending.value.length) })
     queue.add(batch(1))
     await vi.waitFor(() => expect(queue.pending.value).toEqual([]))
     expect(waiting).toEqual([1])
@@ -64,13 +64,14 @@ describe('decisions on their way', () => {
       return json(200, lot)
     })
     const events = heard()
-    const queue = decisionQueue(events)
+    const queue = outbox(events)
     queue.add(batch(1))
     await vi.waitFor(() => expect(queue.reachable.value).toBe(false))
-    expect(queue.decisionsFor(id(99)).map((d) => d.id)).toEqual([id(101)])
+    expect(queue.pendingOf(id(99))).toEqual([batch(1)])
+    expect(queue.pendingOf(id(98))).toEqual([])
     expect(held.get('ekko-pending')).toHaveLength(1)
 
-    const reloaded = decisionQueue(events)
+    const reloaded = outbox(events)
     await reloaded.resume()
     away = false
     await vi.advanceTimersByTimeAsync(4000)
@@ -81,16 +82,31 @@ describe('decisions on their way', () => {
 
   it('that met a conflict or a refusal are handed back, and the next one still goes', async () => {
     const answers = [
-      json(409, { status: 409, title: '', type: '', conflicts: [{ mine: {}, theirs: {}, seq: 4 }] }),
+      json(409, { status: 409, title: '', type: '', conflicts: [{ mine: {}, theirs: {}, id: null }] }),
       json(422, { status: 422, title: 'no', type: '' }),
       json(200, lot),
     ]
     vi.stubGlobal('fetch', async () => answers.shift())
     const events = heard()
-    const queue = decisionQueue(events)
+    const queue = outbox(events)
     for (const n of [1, 2, 3]) queue.add(batch(n))
     await vi.waitFor(() => expect(events.kept).toHaveBeenCalledOnce())
     expect(events.conflict.mock.calls[0]![0].append.batch).toBe(id(1))
     expect(events.refused.mock.calls[0]![0].append.batch).toBe(id(2))
+  })
+
+  it('facts go to an address of their own, in turn with what was decided', async () => {
+    const sent: string[] = []
+    vi.stubGlobal('fetch', async (url: string) => {
+      sent.push(url)
+      return json(200, lot)
+    })
+    const events = heard()
+    const queue = outbox(events)
+    const fact = { kind: 'observation', what: 'ribs', value: 14 } as const
+    queue.add({ lot: id(99), facts: [{ id: id(5), corrects: null, stands: true, fact }] })
+    queue.add(batch(1))
+    await vi.waitFor(() => expect(events.kept).toHaveBeenCalledTimes(2))
+    expect(sent).toEqual([`/api/lots/${id(99)}/facts`, `/api/lots/${id(99)}/decisions`])
   })
 })

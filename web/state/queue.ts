@@ -1,26 +1,27 @@
 import { get, set } from 'idb-keyval'
 import { ref } from 'vue'
-import type { Append, Lot, Problem } from '#contracts'
-import type { Decision } from '#core/plan'
+import type { Append, Lot, NewFact, Problem } from '#contracts'
 import { ask } from './api.ts'
 
-/** Decisions on their way to the server; kept in the browser until they are acknowledged. */
-export interface Pending {
-  lot: string
-  append: Append
-}
+/** What is on its way to the server; kept in the browser until it is acknowledged. */
+export type Pending = { lot: string } & ({ append: Append } | { facts: NewFact[] })
 
 const PLACE = 'ekko-pending'
 const RETRY_MS = 1500
 
 export interface QueueEvents {
-  kept(lot: Lot, batch: string): void
+  kept(lot: Lot): void
   conflict(pending: Pending, conflicts: NonNullable<Problem['conflicts']>): void
   refused(pending: Pending, problem: Problem): void
 }
 
-/** Sends batches one after another; an outage holds them, a reload finds them again. */
-export function decisionQueue(events: QueueEvents) {
+const sent = (item: Pending) =>
+  'append' in item
+    ? ask<Lot>('POST', `/lots/${item.lot}/decisions`, item.append)
+    : ask<Lot>('POST', `/lots/${item.lot}/facts`, { facts: item.facts })
+
+/** Sends one after another what was decided and noted; an outage holds it, a reload finds it again. */
+export function outbox(events: QueueEvents) {
   const pending = ref<Pending[]>([])
   const reachable = ref(true)
   /** Why nothing is taken, in the server's own words, where it has any. */
@@ -34,7 +35,7 @@ export function decisionQueue(events: QueueEvents) {
     sending = true
     while (pending.value.length > 0) {
       const next = pending.value[0]!
-      const answer = await ask<Lot>('POST', `/lots/${next.lot}/decisions`, next.append)
+      const answer = await sent(next)
       reachable.value = answer.kind !== 'unreachable'
       why.value = answer.kind === 'unreachable' ? (answer.why ?? null) : null
       if (answer.kind === 'unreachable') {
@@ -42,7 +43,7 @@ export function decisionQueue(events: QueueEvents) {
         break
       }
       // What was kept is put in place before it stops being pending, in one turn: a plan never blinks back.
-      if (answer.kind === 'ok') events.kept(answer.body, next.append.batch)
+      if (answer.kind === 'ok') events.kept(answer.body)
       pending.value.shift()
       if (answer.kind !== 'ok') {
         if (answer.problem.conflicts) events.conflict(next, answer.problem.conflicts)
@@ -69,9 +70,6 @@ export function decisionQueue(events: QueueEvents) {
         void send()
       }
     },
-    decisionsFor: (lot: string): { append: Append; decision: Decision; id: string }[] =>
-      pending.value
-        .filter((p) => p.lot === lot)
-        .flatMap((p) => p.append.commands.map((c) => ({ ...c, append: p.append }))),
+    pendingOf: (lot: string): Pending[] => pending.value.filter((p) => p.lot === lot),
   }
 }

@@ -1,16 +1,17 @@
 import { computed } from 'vue'
-import type { Names } from '#core/anatomy'
-import type { Uncovered } from '#core/forecast'
+import type { Uncovered } from '#core/reading'
 import {
   formatMass,
-  formatMassRange,
   formatMoney,
   formatPercent,
-  formatPrice,
   fromKg,
   massDigits,
-  type Interval,
-  type UnitPrice,
+  PLAIN,
+  sayIssue,
+  saysFor,
+  type Issue,
+  type Kg,
+  type Says,
 } from '#core/measure'
 import { useFarm } from './farm.ts'
 
@@ -37,8 +38,10 @@ const sayInstant = (at: string, zone: string): string =>
 /** Figures and names in the farm's units, money and words. */
 export function useWords() {
   const store = useFarm()
-  const unit = computed(() => store.farm?.massUnit ?? 'kg')
-  const currency = computed(() => store.farm?.currency ?? 'USD')
+  const tongue = computed(() => store.farm ?? { ...PLAIN, massUnit: 'kg' as const })
+  const unit = computed(() => tongue.value.massUnit)
+  const currency = computed(() => tongue.value.currency)
+  const says = computed(() => saysFor(tongue.value))
   /** A change with its sign; what rounds to nothing has none. */
   const signed = (text: string, value: number) => {
     if (!/[1-9]/.test(text)) return text.replace('-', '')
@@ -47,14 +50,16 @@ export function useWords() {
   return {
     unit,
     currency,
-    name: (names: Names) => names[store.farm?.nameSet ?? 'american'],
-    mass: (kg: number) => formatMass(kg, unit.value),
-    massRange: (range: Interval) => formatMassRange(range, unit.value),
-    massFigure: (kg: number) => fromKg(kg, unit.value).toFixed(massDigits(unit.value)),
-    massChange: (kg: number) => signed(formatMass(kg, unit.value), kg),
-    money: (minor: number) => formatMoney(minor, currency.value),
+    says,
+    name: (names: Parameters<Says['name']>[0]) => says.value.name(names),
+    mass: (kg: Kg) => says.value.mass(kg),
+    massRange: (range: Parameters<Says['massRange']>[0]) => says.value.massRange(range),
+    massFigure: (kg: Kg) => fromKg(kg, unit.value).toFixed(massDigits(unit.value)),
+    massChange: (kg: Kg) => signed(formatMass(kg, unit.value), kg),
+    money: (minor: number) => says.value.money(minor),
     moneyChange: (minor: number) => signed(formatMoney(minor, currency.value), minor),
-    price: (price: UnitPrice) => formatPrice(price, currency.value),
+    price: (price: Parameters<Says['price']>[0]) => says.value.price(price),
+    issue: (issue: Issue) => sayIssue(issue, says.value),
     percent: (ratio: number) => formatPercent(ratio),
     instant: (at: string) => sayInstant(at, store.farm?.zone ?? 'UTC'),
     change: (n: number, word: string) => signed(`${n} ${word}`, n),

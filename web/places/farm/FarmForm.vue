@@ -4,7 +4,17 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { nextTick, reactive, ref, watch } from 'vue'
 import type { KeptFarm } from '#contracts'
-import { currencyDigits, formatMoney, KG_PER_LB, parseMoney, sayIssue, type MassUnit } from '#core/measure'
+import {
+  currencyDigits,
+  formatMoney,
+  formatPrice,
+  minorOf,
+  parseMoney,
+  priceIn,
+  priceOf,
+  sayIssue,
+  type MassUnit,
+} from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
@@ -14,7 +24,6 @@ const emit = defineEmits<{ saved: [] }>()
 const store = useFarm()
 let held = store.farm
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-const perUnit = (unit: MassUnit) => (unit === 'kg' ? 1 : KG_PER_LB)
 const shown = (minor: number, currency: string) =>
   (Math.round(minor) / 10 ** currencyDigits(currency)).toFixed(currencyDigits(currency))
 const filled = (f: KeptFarm | null) => ({
@@ -22,7 +31,8 @@ const filled = (f: KeptFarm | null) => ({
   massUnit: f?.massUnit ?? ('lb' as MassUnit),
   currency: f?.currency ?? 'USD',
   nameSet: f?.nameSet ?? ('american' as const),
-  mince: f ? shown(f.mincePerKg * perUnit(f.massUnit), f.currency) : '7.50',
+  mince: f ? shown(minorOf(priceIn(f.mince, f.massUnit)), f.currency) : '7.50',
+  hour: f ? shown(f.hour, f.currency) : '0.00',
 })
 const form = reactive(filled(held))
 function fill(f: KeptFarm | null) {
@@ -38,7 +48,7 @@ watch(
   (unit, before) => {
     if (isFilling) return
     const typed = parseMoney(form.mince, form.currency)
-    if (typed.ok) form.mince = shown((typed.value / perUnit(before)) * perUnit(unit), form.currency)
+    if (typed.ok) form.mince = shown(minorOf(priceIn(priceOf(typed.value, before), unit)), form.currency)
   },
 )
 const issues = ref<FieldIssue[]>([])
@@ -58,18 +68,21 @@ const said = (f: KeptFarm) =>
     UNIT_WORD[f.massUnit],
     f.currency,
     NAMES_WORD[f.nameSet],
-    `mince ${formatMoney(f.mincePerKg * perUnit(f.massUnit), f.currency)}/${f.massUnit}`,
+    `mince ${formatPrice(priceIn(f.mince, f.massUnit), f.currency)}`,
+    `an hour ${formatMoney(f.hour, f.currency)}`,
   ].join(' · ')
 
 async function save() {
   const mince = parseMoney(form.mince, form.currency, 'mince')
+  const hour = parseMoney(form.hour.trim() || '0', form.currency, 'hour')
   issues.value = [
     ...(form.name.trim()
       ? []
       : [fieldIssue('name', 'The farm has no name yet. Type one; it stands on every paper.')]),
     ...(mince.ok ? [] : mince.issues.map((i) => fieldIssue('mince', sayIssue(i)))),
+    ...(hour.ok ? [] : hour.issues.map((i) => fieldIssue('hour', sayIssue(i)))),
   ]
-  if (!mince.ok || issues.value.length > 0) return
+  if (!mince.ok || !hour.ok || issues.value.length > 0) return
   const base = theirs.value?.revision ?? held?.revision ?? 0
   const out = await store.saveFarm(
     {
@@ -78,11 +91,12 @@ async function save() {
       currency: form.currency,
       nameSet: form.nameSet,
       zone: held?.zone ?? zone,
-      mincePerKg: mince.value / perUnit(form.massUnit),
+      mince: priceOf(mince.value, form.massUnit),
+      hour: hour.value,
     },
     base,
   )
-  issues.value = out.issues.map((i) => (i.field === 'mincePerKg' ? { ...i, field: 'mince' } : i))
+  issues.value = out.issues.map((i) => ({ ...i, field: i.field.split('.')[0]! }))
   theirs.value = out.theirs ?? null
   if (issues.value.length > 0 || theirs.value) return
   held = store.farm
@@ -160,7 +174,21 @@ function takeTheirs() {
       >
       <FieldIssues :issues="at('mince')" />
     </div>
-    <FieldIssues :issues="issues.filter((i) => !['name', 'mince'].includes(i.field))" />
+    <div class="field">
+      <label for="farm-hour">What an hour at the bench costs you</label>
+      <InputText
+        id="farm-hour"
+        v-model="form.hour"
+        inputmode="decimal"
+        :invalid="at('hour').length > 0"
+        aria-describedby="farm-hour-why"
+      />
+      <small id="farm-hour-why" class="muted"
+        >Each plan then counts its own minutes. Leave it at 0 if labour is among the costs you type in.</small
+      >
+      <FieldIssues :issues="at('hour')" />
+    </div>
+    <FieldIssues :issues="issues.filter((i) => !['name', 'mince', 'hour'].includes(i.field))" />
     <div v-if="theirs" class="theirs" role="alert">
       <p>
         <b>Another window saved the farm meanwhile.</b> It stands as: {{ said(theirs) }}. Yours is still in

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { offeredParts } from '#core/reading'
 import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useKeys } from '../../state/keys.ts'
@@ -8,11 +9,11 @@ import BlockTabs from './BlockTabs.vue'
 import CutTray from './CutTray.vue'
 import HungSides from './HungSides.vue'
 import PathTable from './PathTable.vue'
-import { partOrder, usePathChoice } from './pathChoice.ts'
+import { usePathChoice } from './pathChoice.ts'
 
 const { read, body, part, sides } = useReading()
 const { choose, numbered } = usePathChoice()
-const order = computed(() => partOrder(body.value, read.value))
+const order = computed(() => offeredParts(read.value))
 const move = (by: number) => {
   const i = order.value.indexOf(part.value)
   part.value = order.value[(i + by + order.value.length) % order.value.length] ?? part.value

@@ -3,8 +3,9 @@ import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { blockCard, SHARES, stepDone, type CardStep, type Share } from '#core/forecast'
-import type { Decision } from '#core/plan'
+import { drawUp, stepDone, type BlockCard, type CardStep } from '#core/papers'
+import { SHARES, type FactBody, type Share } from '#core/records'
+import { kg, PLAIN } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { useReading } from '../../state/lot.ts'
 import { usePapers } from '../../state/papers.ts'
@@ -14,7 +15,7 @@ import BlockTabs from './BlockTabs.vue'
 import ReplanPane from './ReplanPane.vue'
 
 /** The plan as steps in the order of the bench, ticked off as they are done; large, for wet hands, in floor mode. */
-const { lot, read, decide } = useReading()
+const { lot, read, note, withdraw, factOf } = useReading()
 const words = useWords()
 const store = useFarm()
 const { issues, busy, take } = usePapers(() => lot.value!.id)
@@ -23,34 +24,42 @@ const share = ref<Share>(2)
 const SHARE_WORDS: Record<Share, string> = { 1: 'Whole', 2: 'Half', 4: 'Quarter' }
 const shares = SHARES.map((v) => ({ v, w: SHARE_WORDS[v] }))
 
-const card = computed(() =>
-  blockCard(read.value, lot.value!.count, words.unit.value, store.farm?.nameSet ?? 'american', {
-    farm: store.farm?.name ?? '',
-    lot: lot.value!.tag,
-    date: '',
-    hanging: words.mass(read.value.weights?.aged ?? 0),
-  }),
-)
+/** The card as it would be printed now; empty before there is a weight. */
+const card = computed<BlockCard | null>(() => {
+  const farm = { ...PLAIN, name: '', ...store.farm }
+  const about = { read: read.value, farm, lot: lot.value!.tag, date: '', share: 1 as const }
+  const out = drawUp('block-card', about)
+  return out.ok ? (out.value as BlockCard) : null
+})
+const steps = computed(() => card.value?.steps ?? [])
 const done = (step: CardStep) => stepDone(step, read.value.plan.steps)
-const count = computed(() => card.value.steps.filter(done).length)
-const next = computed(() => card.value.steps.find((s) => !done(s)) ?? null)
+const count = computed(() => steps.value.filter(done).length)
+const next = computed(() => steps.value.find((s) => !done(s)) ?? null)
+const isMarkOf = (step: CardStep) => (f: FactBody) =>
+  f.kind === 'tick' && f.what === 'step' && step.marks.some((m) => m.target === f.of && m.side === f.side)
+/** The step ticked last: with wet hands the wrong one is soon pressed. */
+const last = computed(() => {
+  const [newest] = factOf((f) => f.kind === 'tick' && f.what === 'step').slice(-1)
+  return newest ? (steps.value.find((s) => done(s) && isMarkOf(s)(newest.fact)) ?? null) : null
+})
+/** Ticks a step off on every side it is for; ticked already, the ticks are withdrawn. */
 function tick(step: CardStep) {
-  const value = done(step) ? null : true
-  decide(...step.marks.map((m): Decision => ({ field: 'step', target: m.target, side: m.side, value })))
+  if (done(step)) withdraw(...factOf(isMarkOf(step)))
+  else note(...step.marks.map((m): FactBody => ({ kind: 'tick', what: 'step', of: m.target, side: m.side })))
 }
 </script>
 
 <template>
   <div :class="{ floor }">
     <BlockTabs v-if="!floor" />
-    <p v-if="!read.weights" class="muted">
+    <p v-if="!card" class="muted">
       There is no weight yet, so the card has no figures.
       <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink> first.
     </p>
     <template v-else>
       <div class="row head">
-        <h2>{{ card.what }}, {{ card.hanging }} hanging</h2>
-        <span class="muted" data-testid="progress">{{ count }} of {{ card.steps.length }} steps done</span>
+        <h2>{{ card.what }}, {{ words.mass(read.weights?.aged ?? kg(0)) }} hanging</h2>
+        <span class="muted" data-testid="progress">{{ count }} of {{ steps.length }} steps done</span>
         <span style="flex: 1" />
         <Button
           size="small"
@@ -113,11 +122,19 @@ function tick(step: CardStep) {
         <button type="button" class="tick" @click="tick(next)">
           <i class="pi pi-check" aria-hidden="true" /> Done
         </button>
+        <button v-if="last" type="button" class="back" @click="tick(last)">
+          <i class="pi pi-undo" aria-hidden="true" /> {{ last.title }} is not done yet
+        </button>
       </section>
-      <p v-else-if="floor" class="huge">All steps are done.</p>
+      <div v-else-if="floor">
+        <p class="huge">All steps are done.</p>
+        <button v-if="last" type="button" class="back" @click="tick(last)">
+          <i class="pi pi-undo" aria-hidden="true" /> {{ last.title }} is not done yet
+        </button>
+      </div>
       <ol class="steps">
         <li
-          v-for="s in card.steps"
+          v-for="s in steps"
           :key="s.title + s.side + s.way"
           :class="{ done: done(s) }"
           :data-step="s.marks[0]!.target"
@@ -241,6 +258,16 @@ h2 {
   color: #fff;
   background: #1d4a2e;
   border: 0;
+  cursor: pointer;
+}
+.back {
+  min-height: 56px;
+  width: 100%;
+  margin-top: 0.6rem;
+  font: 600 1.3rem var(--body);
+  color: var(--ink);
+  background: none;
+  border: 2px solid var(--ink);
   cursor: pointer;
 }
 @media (max-width: 900px) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { shownWeights, type CutFigure } from '#core/forecast'
+import { shownWeights, type CutFigure } from '#core/reading'
 import { massDigits } from '#core/measure'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'

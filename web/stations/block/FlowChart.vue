@@ -6,7 +6,8 @@ import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import { computed } from 'vue'
 import type { Destination } from '#core/anatomy'
-import { flowPicture } from '#core/forecast'
+import { kg, sumOf } from '#core/measure'
+import { flowPicture } from '#core/reading'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -38,11 +39,8 @@ const colourOf = (id: string) =>
 const option = computed(() => {
   const links = flowPicture(read.value)
   const ids = [...new Set(links.flatMap((l) => [l.from, l.to]))]
-  const through = (id: string) =>
-    Math.max(
-      links.filter((l) => l.from === id).reduce((s, l) => s + l.kg, 0),
-      links.filter((l) => l.to === id).reduce((s, l) => s + l.kg, 0),
-    )
+  const sum = (end: 'from' | 'to', id: string) => sumOf(links, (l) => (l[end] === id ? l.kg : kg(0)))
+  const through = (id: string) => kg(Math.max(sum('from', id), sum('to', id)))
   return {
     animation: false,
     textStyle: { fontFamily: 'Fira Sans Condensed' },

@@ -29,7 +29,7 @@ const handles = computed(() => {
   const placed = across
     .map((l) => {
       const marks = drawing.marks.filter((m) => m.line === l.id)
-      const setting = read.value.plan.choices.lines.get(`${l.id}:${side}`) ?? l.fallback
+      const setting = read.value.plan.choices.lines.get(l.id, side) ?? l.fallback
       return { line: l, marks, setting, y: marks.find((m) => m.setting === setting)!.y }
     })
     .sort((a, b) => a.y - b.y)

@@ -3,7 +3,6 @@ import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
 import { computed } from 'vue'
 import { drawHung, TRIM_LEVELS, type SideName, type TrimLevel } from '#core/anatomy'
-import { slotKey } from '#core/carcass'
 import { useReading, type Sides } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import HalfCarcass from './HalfCarcass.vue'
@@ -16,18 +15,15 @@ const { read, body, part, sides, decide } = useReading()
 const words = useWords()
 const hanging = computed(() => read.value.stages.find((s) => s.id === 'hanging'))
 const hungAt = (side: 'left' | 'right') => {
-  const { lineAt, mm } = read.value.setting
+  const { cutting } = read.value
   const whole = read.value.plan.conventions.split === false
-  return drawHung(body.value.anatomy, { at: lineAt[side], mm: mm[side] }, whole)
+  return drawHung(body.value.anatomy, { at: cutting.lineAt(side), mm: cutting.mmAt(side) }, whole)
 }
 const left = computed(() => hungAt('left'))
 const right = computed(() => hungAt('right'))
 const differ = computed(() => {
-  const { slots, slotIndex } = body.value
-  const { pathOf } = read.value.setting
-  return slots.some(
-    (slot, s) => slot.side === 'left' && pathOf[s] !== pathOf[slotIndex.get(slotKey(slot.part, 'right'))!],
-  )
+  const { cutting } = read.value
+  return cutting.slots.some((s) => s.side === 'left' && s.path !== cutting.slot(s.part, 'right')?.path)
 })
 const CHOICES: { v: Sides; w: string }[] = [
   { v: 'left', w: 'Left' },

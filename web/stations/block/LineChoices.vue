@@ -1,44 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { setFlow } from '#core/carcass'
-import { tallyWith } from '#core/forecast'
-import type { Decision } from '#core/plan'
+import { lineOptions } from '#core/reading'
+import type { Decision, SideName } from '#core/records'
+import { saleOf } from '#core/rules'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** What each place of the break lines at the part would give: how far the shoulder goes, how many vertebrae as T-bones. */
-const { body, read, state, farmFigures, part, sidesOf, decide } = useReading()
+const { read, part, sidesOf, decide } = useReading()
 const words = useWords()
 
-const lines = computed(() => {
-  const { anatomy } = body.value
-  const { plan } = read.value
-  const sides = sidesOf(part.value).filter((s) => s !== 'animal')
-  if (sides.length === 0) return []
-  const touching = new Set(
-    anatomy.bands.flatMap((b) =>
-      b.spans.flatMap((span, i) =>
-        span.part === part.value ? [span.until, b.spans[i - 1]?.until ?? ''] : [],
-      ),
-    ),
-  )
-  const tally = tallyWith(state.value!, farmFigures.value, read.value)
-  const now = tally(read.value.setting, []).tally
-  return anatomy.lines.flatMap((line) => {
-    if (line.kind !== 'across' || line.settings.length < 2 || !touching.has(line.id)) return []
-    const settings = line.settings.map((s) => {
-      const taken = new Map(plan.choices.lines)
-      for (const side of sides) taken.set(`${line.id}:${side}`, s.id)
-      const then = tally(setFlow(body.value, { ...plan.choices, lines: taken }), []).tally
-      const inForce = sides.every(
-        (side) => (plan.choices.lines.get(`${line.id}:${side}`) ?? line.fallback) === s.id,
-      )
-      return { ...s, inForce, kg: then.takeHomeKg - now.takeHomeKg, money: then.money - now.money }
-    })
-    return [{ line, sides, settings }]
-  })
-})
-const take = (line: string, sides: readonly ('left' | 'right' | 'animal')[], value: string) =>
+const lines = computed(() => lineOptions(read.value, part.value, sidesOf(part.value)))
+const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
+const take = (line: string, sides: readonly SideName[], value: string) =>
   decide(
     ...sides.map((side): Decision => ({
       field: 'line',
@@ -63,7 +37,10 @@ const take = (line: string, sides: readonly ('left' | 'right' | 'animal')[], val
       @click="take(l.line.id, l.sides, s.id)"
     >
       {{ s.label }}
-      <small v-if="!s.inForce">{{ words.massChange(s.kg) }}, {{ words.moneyChange(s.money) }}</small>
+      <small v-if="!s.inForce"
+        >{{ words.massChange(s.kg)
+        }}<template v-if="priced">, {{ words.moneyChange(s.money) }}</template></small
+      >
       <small v-else>in force</small>
     </button>
   </section>

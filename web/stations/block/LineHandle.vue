@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { CrossLine, LineMark } from '#core/anatomy'
-import type { Decision } from '#core/plan'
+import type { Decision } from '#core/records'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { LongLine, Point } from '#core/anatomy'
-import type { Decision } from '#core/plan'
+import { mm as millimetres } from '#core/measure'
+import type { Decision } from '#core/records'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -17,7 +18,7 @@ const { line, side, path, at, pxPerMm, x } = defineProps<{
 const { read, sides, decide, preview } = useReading()
 const words = useWords()
 const WIDTH = 150
-const mm = computed(() => read.value.plan.choices.mm.get(`${line.id}:${side}`) ?? line.mm.usual)
+const mm = computed(() => read.value.plan.choices.mm.get(line.id, side) ?? line.mm.usual)
 const handle = ref<SVGGElement | null>(null)
 const start = ref<{ x: number; mm: number } | null>(null)
 const dragged = ref<number | null>(null)
@@ -37,7 +38,7 @@ const decisions = (value: number): Decision[] =>
     field: 'mm',
     target: line.id,
     side: s,
-    value,
+    value: millimetres(value),
   }))
 const along = (event: PointerEvent) =>
   new DOMPoint(event.clientX, event.clientY).matrixTransform(

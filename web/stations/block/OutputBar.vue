@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Destination } from '#core/anatomy'
-import { slotKey } from '#core/carcass'
-import type { Output } from '#core/plan'
+import type { Output } from '#core/reading'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
@@ -15,9 +14,8 @@ const total = computed(() => outputs.reduce((s, o) => s + o.kg, 0))
 
 /** Where a part that is opened in its turn goes: by the way it is planned. */
 function destinationOf(part: string): Destination {
-  const { slotIndex, slots } = body.value
-  const slot = slotIndex.get(slotKey(part, 'left')) ?? slotIndex.get(slotKey(part, 'animal'))!
-  return slots[slot]!.paths[read.value.setting.pathOf[slot]!]!.path.destination
+  const { cutting } = read.value
+  return (cutting.slot(part, 'left') ?? cutting.slot(part, 'animal'))!.path.destination
 }
 const bars = computed(() =>
   outputs.map((o) => {

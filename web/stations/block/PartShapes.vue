@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PartShape, SideName } from '#core/anatomy'
-import { slotKey } from '#core/carcass'
+import { kg } from '#core/measure'
+import { fromInside, offered } from '#core/reading'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
-import { fromInside, offered, partKg } from './pathChoice.ts'
 
 /** Drawn parts: coloured by what they become, named by weight, pressed to decide on them. The slot lies under the names. */
 const { shapes, side, x } = defineProps<{
@@ -22,20 +22,18 @@ const closed = (points: PartShape['polygon'], at: (value: number) => number) =>
   `M${points.map(([px, py]) => `${at(px).toFixed(1)} ${py.toFixed(1)}`).join('L')}Z`
 
 const drawn = computed(() => {
-  const { anatomy, slotIndex, slots } = body.value
-  const { setting, slotKg } = read.value
-  const all = slotKg.length > 0 ? (read.value.weights?.aged ?? 0) / (side === 'animal' ? 1 : 2) : 0
-  const selected = fromInside(body.value, part.value)
+  const { anatomy } = body.value
+  const { cutting, weights } = read.value
+  const all = (weights?.aged ?? kg(0)) / (side === 'animal' ? 1 : 2)
+  const selected = fromInside(anatomy, part.value)
   return shapes.flatMap((shape) => {
     const id =
-      shape.parts.find((p) => partKg(body.value, read.value, p, side) > 1e-9) ??
-      shape.parts.find((p) => slotIndex.has(slotKey(p, side)) && offered(body.value, read.value, p))
-    if (!id) return []
-    const kg = partKg(body.value, read.value, id, side)
-    const slot = slotIndex.get(slotKey(id, side))!
-    const way = slots[slot]!.paths[setting.pathOf[slot]!]!.path
-    const other =
-      side === 'animal' ? undefined : slotIndex.get(slotKey(id, side === 'left' ? 'right' : 'left'))
+      shape.parts.find((p) => cutting.partKg(p, side) > 1e-9) ??
+      shape.parts.find((p) => cutting.slot(p, side) && offered(read.value, p))
+    const slot = id === undefined ? null : cutting.slot(id, side)
+    if (!id || !slot) return []
+    const way = slot.path
+    const other = side === 'animal' ? null : cutting.slot(id, side === 'left' ? 'right' : 'left')
     const on = shape.parts.includes(part.value) || selected.includes(id)
     const chosen = on && (side === 'animal' || sides.value === 'both' || sides.value === side)
     const d = closed(shape.polygon, x) + (shape.both ? closed(shape.polygon, (v) => 400 - v) : '')
@@ -43,14 +41,14 @@ const drawn = computed(() => {
       {
         id,
         d,
-        kg,
+        kg: slot.kg,
         way,
         on,
         chosen,
         label: shape.label,
-        differs: other !== undefined && slots[other]!.paths[setting.pathOf[other]!]!.path !== way,
+        differs: other !== null && other.path !== way,
         name: words.name(anatomy.parts.find((p) => p.id === id)!.names),
-        labelled: chosen || kg / all >= SMALLEST_LABEL,
+        labelled: chosen || slot.kg / all >= SMALLEST_LABEL,
       },
     ]
   })

@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { sayIssue } from '#core/measure'
 import { openedFrom } from '#core/anatomy'
-import { PLATE_KG, type Alternative } from '#core/plan'
-import { ruleOf } from '#core/rules'
+import { perPlate } from '#core/ledger'
+import { PLATE } from '#core/plan'
+import { offered, type Alternative, type Rank } from '#core/reading'
+import { saleOf } from '#core/rules'
 import DestinationMark from '../../pieces/DestinationMark.vue'
-import { useReading, type Rank } from '../../state/lot.ts'
+import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import LineChoices from './LineChoices.vue'
 import OutputBar from './OutputBar.vue'
 import PortionPane from './PortionPane.vue'
-import { offered, usePathChoice } from './pathChoice.ts'
+import { usePathChoice } from './pathChoice.ts'
 
 const { body, read, lot, part, sides, rank } = useReading()
 const { alternatives, choose, remedy, make, sides: chosenSides } = usePathChoice()
@@ -39,7 +40,7 @@ const outer = computed(() => {
 })
 const inner = computed(() =>
   anatomy.value.parts.filter(
-    (p) => openedFrom(anatomy.value, p.id) === part.value && offered(body.value, read.value, p.id),
+    (p) => openedFrom(anatomy.value, p.id) === part.value && offered(read.value, p.id),
   ),
 )
 const mixed = computed(() => alternatives.value.every((a) => !a.inForce))
@@ -61,7 +62,6 @@ function remedyWords(path: string): string | null {
     ...(way.bothSides ? ['take both sides'] : []),
   ].join(', ')
 }
-const perPlate = (a: Alternative['whole']) => a.money / Math.max(1, a.edibleKg / PLATE_KG)
 const rows = computed(() =>
   alternatives.value.map((a, i) => {
     const path = anatomy.value.paths.find((p) => p.id === a.path)!
@@ -69,9 +69,9 @@ const rows = computed(() =>
       ...a,
       path,
       key: i + 1,
-      reason: a.refusal && sayIssue(a.refusal),
+      reason: a.refusal && words.issue(a.refusal),
       remedy: a.refusal && remedyWords(a.path),
-      plate: perPlate(a.whole),
+      plate: perPlate(a.whole, PLATE),
       shuts: (path.shutsOut ?? []).map((s) => ({
         name: words.name(anatomy.value.cuts.find((c) => c.id === s.cut)!.names),
         reason: s.reason,
@@ -82,9 +82,9 @@ const rows = computed(() =>
 const inForce = computed(() => rows.value.find((r) => r.inForce))
 const tone = (n: number) => (n > 0 ? 'good' : n < 0 ? 'bad' : 'muted')
 const spoken = (a: Pick<Alternative, 'difference'>) =>
-  `take-home ${words.massChange(a.difference.takeHomeKg)}${priced.value ? `, money ${words.moneyChange(a.difference.money)}` : ''}`
+  `take-home ${words.massChange(a.difference.takeHome)}${priced.value ? `, money ${words.moneyChange(a.difference.money)}` : ''}`
 /** Cuts have prices only where they may be sold by the piece. */
-const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-piece') === 'by-the-piece')
+const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
 </script>
 
 <template>
@@ -158,8 +158,8 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
               }}</small>
             </td>
             <td class="right">
-              <b>{{ words.mass(r.whole.takeHomeKg) }}</b><br /><small :class="r.inForce ? 'muted' : ''">{{
-                r.inForce ? 'in force' : words.massChange(r.difference.takeHomeKg)
+              <b>{{ words.mass(r.whole.takeHome) }}</b><br /><small :class="r.inForce ? 'muted' : ''">{{
+                r.inForce ? 'in force' : words.massChange(r.difference.takeHome)
               }}</small>
             </td>
             <td class="right wide">
@@ -168,9 +168,8 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
               }}</small>
             </td>
             <td class="right wide">
-              {{ r.inForce ? words.mass(r.whole.boneKg) : words.massChange(r.difference.boneKg)
-              }}<br /><small>{{
-                r.inForce ? words.mass(r.whole.fatKg) : words.massChange(r.difference.fatKg)
+              {{ r.inForce ? words.mass(r.whole.bone) : words.massChange(r.difference.bone) }}<br /><small>{{
+                r.inForce ? words.mass(r.whole.fat) : words.massChange(r.difference.fat)
               }}</small>
             </td>
             <td class="right wide nowrap">
@@ -185,7 +184,7 @@ const priced = computed(() => (ruleOf(read.value.plan.route)?.sale ?? 'by-the-pi
             <td
               v-if="priced"
               class="right wide"
-              :title="`${words.mass(r.whole.edibleKg)} can be eaten: ${Math.round(r.whole.edibleKg / PLATE_KG)} plates of ${words.mass(PLATE_KG)}`"
+              :title="`${words.mass(r.whole.edible)} can be eaten: ${Math.round(r.whole.edible / PLATE)} plates of ${words.mass(PLATE)}`"
             >
               {{ words.money(Math.round(r.plate)) }}
             </td>

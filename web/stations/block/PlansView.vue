@@ -4,9 +4,11 @@ import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
-import { differencesOf, sayDifference, valuePlan } from '#core/forecast'
-import { formatPercent, sayIssue } from '#core/measure'
-import { cutPlanOf, housePlans, readCutPlan, type CutPlan } from '#core/plan'
+import { differencesOf, sayDifference, valuePlan } from '#core/reading'
+import { afterBench } from '#core/ledger'
+import { formatPercent } from '#core/measure'
+import { cutPlanOf, housePlans, readCutPlan } from '#core/plan'
+import type { CutPlan } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
@@ -35,8 +37,7 @@ function pick(id: string, on: boolean) {
   const now = shownIds.value.filter((x) => x !== id)
   picked.value = on ? [...now, id].slice(-MOST) : now
 }
-const value = (plan: CutPlan | null) =>
-  valuePlan(flow.value!, state.value!, farmFigures.value, read.value, plan)
+const value = (plan: CutPlan | null) => valuePlan(flow.value!, state.value!, read.value, plan)
 const columns = computed(() => [
   { id: 'now', name: 'In force', says: '', figures: value(null), plan: null as CutPlan | null },
   ...plans.value
@@ -55,29 +56,37 @@ const cuts = computed(() => {
 const cell = (c: (typeof columns.value)[number], id: string) =>
   c.figures.read.cuts.find((x) => x.cut.id === id) ?? null
 const FIGURES = computed(() => [
-  { word: 'Taken home', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.products) },
+  { word: 'Taken home', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.worth.takeHome) },
   {
     word: 'of the carcass',
     of: (c: (typeof columns.value)[number]) =>
-      formatPercent(c.figures.products / c.figures.read.balance.carcass, 1),
+      formatPercent(c.figures.worth.takeHome / c.figures.read.balance.carcass, 1),
   },
-  { word: 'Brings', of: (c: (typeof columns.value)[number]) => words.money(c.figures.money) },
-  { word: 'Fees', of: (c: (typeof columns.value)[number]) => words.money(c.figures.fees) },
+  { word: 'Brings', of: (c: (typeof columns.value)[number]) => words.money(c.figures.worth.money) },
+  { word: 'Fees', of: (c: (typeof columns.value)[number]) => words.money(c.figures.worth.fees) },
+  ...(farmFigures.value.hour > 0
+    ? [
+        {
+          word: 'Labour',
+          of: (c: (typeof columns.value)[number]) => words.money(c.figures.worth.labour),
+        },
+      ]
+    : []),
   {
-    word: 'After fees',
-    of: (c: (typeof columns.value)[number]) => words.money(c.figures.money - c.figures.fees),
+    word: farmFigures.value.hour > 0 ? 'After fees and labour' : 'After fees',
+    of: (c: (typeof columns.value)[number]) => words.money(afterBench(c.figures.worth)),
   },
-  { word: 'Pieces', of: (c: (typeof columns.value)[number]) => String(c.figures.pieces) },
-  { word: 'Packs', of: (c: (typeof columns.value)[number]) => String(c.figures.packs) },
+  { word: 'Pieces', of: (c: (typeof columns.value)[number]) => String(c.figures.worth.pieces) },
+  { word: 'Packs', of: (c: (typeof columns.value)[number]) => String(c.figures.worth.packs) },
   {
     word: 'At the bench',
-    of: (c: (typeof columns.value)[number]) => `${Math.round(c.figures.minutes)} min`,
+    of: (c: (typeof columns.value)[number]) => `${Math.round(c.figures.worth.minutes)} min`,
   },
-  { word: 'Bones', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.boneKg) },
-  { word: 'Fat', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.fatKg) },
+  { word: 'Bones', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.worth.bone) },
+  { word: 'Fat', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.worth.fat) },
 ])
 const sentences = (c: (typeof columns.value)[number]) =>
-  differencesOf(first.value.figures, c.figures).map((d) => sayDifference(d, c.name, words))
+  differencesOf(first.value.figures, c.figures).map((d) => sayDifference(d, c.name, words.says.value))
 
 const name = ref('')
 const issues = ref<FieldIssue[]>([])
@@ -96,7 +105,7 @@ async function bring(event: Event) {
   const out = readCutPlan(await file.text())
   issues.value = out.ok
     ? await store.keepPlan(uuid(), out.value)
-    : out.issues.map((i) => problem(sayIssue(i)))
+    : out.issues.map((i) => problem(words.issue(i)))
   if (out.ok && issues.value.length === 0 && out.value.species !== anatomy.value.species)
     issues.value = [
       problem(

@@ -1,34 +1,29 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import type { Portion } from '#core/anatomy'
-import { slotKey } from '#core/carcass'
-import { fromKg, massDigits, parseMass, refuse, toKg, type Outcome } from '#core/measure'
-import { EATERS, keepsBone, lengthOf, oddPortion, portionFor, roastFor, thicknessFor } from '#core/plan'
+import { fromKg, kg, massDigits, parseMass, refuse, toKg, type Kg, type Outcome } from '#core/measure'
+import { EATERS, keepsBone, oddPortion, portionFor, roastFor, spanOf, thicknessFor } from '#core/plan'
+import { cutsOfPart } from '#core/reading'
+import type { Portion } from '#core/records'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** How the cuts of the selected part are divided: thickness or count, by the eater, by the pack. */
-const { body, read, lot, part, sidesOf, decide } = useReading()
+const { body, read, part, sidesOf, decide } = useReading()
 const words = useWords()
 
 const rows = computed(() => {
-  const { anatomy, slotIndex, rowCut } = body.value
-  const { setting, plan, cuts, weights } = read.value
-  const slots = sidesOf(part.value).flatMap((s) => slotIndex.get(slotKey(part.value, s)) ?? [])
-  const ids = new Set<string>()
-  for (const s of slots)
-    for (let r = setting.start[s]!; r < setting.end[s]!; r++)
-      if (rowCut[r]! >= 0) ids.add(anatomy.cuts[rowCut[r]!]!.id)
-  return cuts.flatMap((c) => {
+  const { plan, cutting, count } = read.value
+  const sides = sidesOf(part.value)
+  const slot = cutting.slot(part.value, sides[0]!)
+  return cutsOfPart(read.value, part.value, sides).flatMap((c) => {
     const portion = portionFor(c.cut, plan.portions)
-    if (!ids.has(c.cut.id) || !portion) return []
-    const span = lengthOf(body.value, setting, slots[0]!, weights!.aged, lot.value!.count)
-    const each = c.pieces > 0 ? c.kg / c.pieces : 0
-    return [
-      { ...c, portion, span, each, own: plan.portions.has(c.cut.id), odd: oddPortion(portion, each, span) },
-    ]
+    if (!slot || !portion) return []
+    const span = spanOf(cutting, slot, count)
+    const each = kg(c.pieces > 0 ? c.kg / c.pieces : 0)
+    const odd = oddPortion(portion, each, span)
+    return [{ ...c, portion, span, each, own: plan.portions.has(c.cut.id), odd }]
   })
 })
 type Row = (typeof rows.value)[number]
@@ -43,11 +38,11 @@ const number =
       ? { ok: true, value }
       : refuse('number-unreadable', field, { typed, low, high })
   }
-function weight(typed: string): Outcome<number> {
+function weight(typed: string): Outcome<Kg> {
   const out = parseMass(typed, words.unit.value, 'portion')
   return out.ok ? { ok: true, value: toKg(out.value.value, out.value.unit) } : out
 }
-const figure = (kg: number) => fromKg(kg, words.unit.value).toFixed(massDigits(words.unit.value))
+const figure = (mass: Kg) => fromKg(mass, words.unit.value).toFixed(massDigits(words.unit.value))
 const EATER_WORDS: Record<number, string> = { 2.5: 'for 2–3', 4: 'for 4', 6: 'for 6' }
 const boneIn = (row: Row) => keepsBone(body.value.anatomy, row.cut.id)
 const eaters = (row: Row) =>
@@ -60,7 +55,7 @@ const eatersNow = (row: Row) =>
     ? eaters(row).find((e) => Math.abs(e.v - (row.portion as { kg: number }).kg) < 0.01)?.v
     : undefined
 const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
-  words.unit.value === 'kg' ? portion.kg : toKg(portion.lb, 'lb')
+  words.unit.value === 'kg' ? kg(portion.kg) : toKg(portion.lb, 'lb')
 </script>
 
 <template>
@@ -136,7 +131,7 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
         <label
           ><span>{{ words.unit.value }} each</span>
           <FigureInput
-            :shown="figure(row.portion.kg)"
+            :shown="figure(kg(row.portion.kg))"
             :read="weight"
             :label="`Weight of ${words.name(row.cut.names)}`"
             @take="set(row, { ...row.portion, kg: $event! } as Portion)"
@@ -149,7 +144,7 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
           :shown="figure(packed(row.portion))"
           :read="weight"
           :label="`Pack of ${words.name(row.cut.names)}`"
-          @take="set(row, { kind: 'pack', kg: $event!, lb: fromKg($event!, 'lb') })"
+          @take="set(row, { kind: 'pack', kg: $event!, lb: fromKg(kg($event!), 'lb') })"
         />
       </label>
       <label v-if="row.portion.kind !== 'pack'"

@@ -2,14 +2,13 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
-import { tallyWith } from '#core/forecast'
-import { replan, type Trouble } from '#core/plan'
+import { afterBench } from '#core/ledger'
+import { condemnable, replan, uncutParts, type Trouble } from '#core/reading'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
-import { offered } from './pathChoice.ts'
 
 /** Something went wrong at the bench: what is left, what it costs, and taking it. Steps already done stay as they are. */
-const { body, read, state, farmFigures, decide } = useReading()
+const { body, read, decide } = useReading()
 const words = useWords()
 const trouble = ref<Trouble | null>(null)
 const TOOL_WORDS = { knife: 'knife', saw: 'saw', grinder: 'grinder', cure: 'cure room', none: '' }
@@ -17,35 +16,14 @@ const troubles = computed<{ word: string; trouble: Trouble }[]>(() => [
   ...(['saw', 'grinder', 'cure'] as const)
     .filter((tool) => !read.value.plan.without.has(tool))
     .map((tool) => ({ word: `The ${TOOL_WORDS[tool]} is down`, trouble: { kind: 'tool' as const, tool } })),
-  ...body.value.anatomy.parts
-    .filter((p) => p.offCarcass && offered(body.value, read.value, p.id) && !leaves(p.id))
-    .map((p) => ({
-      word: `${words.name(p.names).split(':')[0]} condemned`,
-      trouble: { kind: 'condemned' as const, part: p.id },
-    })),
+  ...condemnable(read.value).map((part) => ({
+    word: `${nameOf('parts', part).split(':')[0]} condemned`,
+    trouble: { kind: 'condemned' as const, part },
+  })),
   { word: 'A helper is gone', trouble: { kind: 'hands' as const } },
 ])
-const cuttable = computed(() =>
-  body.value.anatomy.parts
-    .filter((p) => !p.offCarcass && offered(body.value, read.value, p.id) && !done(p.id))
-    .map((p) => ({ v: p.id, w: words.name(p.names) })),
-)
-const done = (part: string) =>
-  (['left', 'right', 'animal'] as const).some((side) => read.value.plan.steps.get(`${part}:${side}`))
-function leaves(part: string) {
-  const slot = body.value.slotIndex.get(`${part}:animal`)!
-  return body.value.slots[slot]!.paths[read.value.setting.pathOf[slot]!]!.path.leaves
-}
-const found = computed(() =>
-  trouble.value
-    ? replan(
-        body.value,
-        read.value.plan,
-        trouble.value,
-        tallyWith(state.value!, farmFigures.value, read.value),
-      )
-    : null,
-)
+const cuttable = computed(() => uncutParts(read.value).map((v) => ({ v, w: nameOf('parts', v) })))
+const found = computed(() => (trouble.value ? replan(read.value, trouble.value) : null))
 const nameOf = (list: 'parts' | 'paths', id: string) =>
   words.name(body.value.anatomy[list].find((x) => x.id === id)!.names)
 function take() {
@@ -95,11 +73,9 @@ const down = computed(() => [...read.value.plan.without])
       <template v-else>
         <p>
           Best of what is left, steps already done as they are:
-          <template v-if="found.difference">
-            <b>{{ words.massChange(found.difference.takeHomeKg) }}</b> to take home,
-            <b>{{ words.moneyChange(found.difference.money - found.difference.fees) }}</b> after fees,
-            <b>{{ words.change(Math.round(found.difference.minutes), 'min') }}</b> at the bench.
-          </template>
+          <b>{{ words.massChange(found.difference.takeHome) }}</b> to take home,
+          <b>{{ words.moneyChange(afterBench(found.difference)) }}</b> after fees,
+          <b>{{ words.change(Math.round(found.difference.minutes), 'min') }}</b> at the bench.
         </p>
         <ul>
           <li v-for="c in found.changes" :key="c.part + c.sides.join()">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
-import { trimLedger } from '#core/forecast'
+import { trimLedger } from '#core/reading'
 import { formatPercent } from '#core/measure'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'

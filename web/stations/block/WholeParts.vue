@@ -1,33 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { openedFrom } from '#core/anatomy'
-import { slotKey } from '#core/carcass'
+import { lookup } from '#core/anatomy'
+import { loneParts } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
-import { offered, partKg } from './pathChoice.ts'
 
 /** What there is one of, on a line of its own: offal kept or left, and the trim, fat and bones of both sides together. */
 const emit = defineEmits<{ select: [part: string] }>()
 const { read, body, part } = useReading()
 const words = useWords()
-const parts = computed(() => {
-  const { anatomy, slotIndex, slots } = body.value
-  const onMap = new Set(anatomy.map.shapes.flatMap((s) => s.parts))
-  return anatomy.parts
-    .filter(
-      (p) =>
-        p.scope === 'animal' &&
-        !onMap.has(p.id) &&
-        openedFrom(anatomy, p.id) === null &&
-        offered(body.value, read.value, p.id),
-    )
-    .map((p) => {
-      const slot = slotIndex.get(slotKey(p.id, 'animal'))!
-      const way = slots[slot]!.paths[read.value.setting.pathOf[slot]!]!.path
-      return { ...p, way, kg: partKg(body.value, read.value, p.id) }
-    })
-})
+const parts = computed(() =>
+  loneParts(read.value).map((slot) => ({
+    ...lookup(body.value.anatomy).part(slot.part)!,
+    way: slot.path,
+    kg: slot.kg,
+  })),
+)
 </script>
 
 <template>

@@ -2,14 +2,14 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import type { Measure } from '#core/anatomy'
-import { sayIssue } from '#core/measure'
+import { issueOf } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** What a grader or the plant measured, and by how much it shifts the estimate. */
-const { read, body, decide } = useReading()
+const { read, body, note, withdraw, factOf } = useReading()
 const words = useWords()
 const measures = computed(() => body.value.anatomy.measures)
 const issues = ref<FieldIssue[]>([])
@@ -26,17 +26,22 @@ function take(m: Measure, event: Event) {
   const now = read.value.plan.measured[m.id] ?? null
   const value = typed === '' ? null : Number(typed)
   const right = value === null || (Number.isFinite(value) && value >= m.low && value <= m.high)
-  const figures = { what: words.name(m.names), typed, unit: m.unit, low: m.low, high: m.high }
+  const figures = { what: m.names, typed: Number(typed), unit: m.unit, low: m.low, high: m.high }
   issues.value = right
     ? []
     : [
         {
           field: m.id,
-          detail: sayIssue({ code: 'measure-impossible', field: m.id, figures }),
+          detail: Number.isFinite(value)
+            ? words.issue(issueOf('measure-impossible', m.id, figures))
+            : `“${typed}” is not a number of ${m.unit}.`,
           confirmable: false,
         },
       ]
-  if (right && value !== now) decide({ field: 'measure', target: m.id, side: 'animal', value })
+  if (!right || value === now) return
+  if (value === null)
+    withdraw(...factOf((f) => f.kind === 'observation' && f.what === 'measure' && f.of === m.id))
+  else note({ kind: 'observation', what: 'measure', of: m.id, value })
 }
 </script>
 

@@ -3,15 +3,14 @@ import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import { chainUnder } from '#core/carcass'
-import { sayIssue } from '#core/measure'
-import { conventionsOf, type Decision } from '#core/plan'
+import { conventionsOf } from '#core/plan'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** How the animal was dressed: each is a door, and moves the dressing; what was not said is as usual. */
-const { read, decide, body } = useReading()
+const { read, decide, note, body } = useReading()
 const words = useWords()
 const lot = { target: 'lot', side: 'animal' } as const
 const anatomy = computed(() => body.value.anatomy)
@@ -21,7 +20,7 @@ const issues = ref<FieldIssue[]>([])
 const kind = computed(() => words.name(anatomy.value.names).toLowerCase())
 
 function say(target: string, value: boolean | null) {
-  if (value !== null) decide({ field: 'convention', target, side: 'animal', value })
+  if (value !== null) note({ kind: 'observation', what: 'dressing', of: target, value })
 }
 /** Reads a whole number in a field, or says at the field what would be right. */
 function whole(event: Event, field: 'days' | 'ribs', low: number, high: number, usual: string, now: number) {
@@ -31,14 +30,16 @@ function whole(event: Event, field: 'days' | 'ribs', low: number, high: number, 
   issues.value = right
     ? []
     : [{ field, detail: `“${typed}” is not a number from ${low} to ${high}. ${usual}`, confirmable: false }]
-  if (right && value !== now) decide({ field, ...lot, value } as Decision)
+  if (!right || value === now) return
+  if (field === 'ribs') note({ kind: 'observation', what: 'ribs', value })
+  else decide({ field, ...lot, value })
 }
 const dropped = computed(() =>
   read.value.plan.dropped.map((d) => ({
     ...d,
     name: words.name(anatomy.value.parts.find((p) => p.id === d.part)!.names),
     way: words.name(anatomy.value.paths.find((p) => p.id === d.path)!.names),
-    reason: sayIssue(d.issue),
+    reason: words.issue(d.issue),
   })),
 )
 </script>

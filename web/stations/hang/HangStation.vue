@@ -6,9 +6,11 @@ import { useWords } from '../../state/words.ts'
 import CarcassMeasures from './CarcassMeasures.vue'
 import DressingChoice from './DressingChoice.vue'
 import RouteChoice from './RouteChoice.vue'
+import SlipList from './SlipList.vue'
 import WeighingList from './WeighingList.vue'
 import WeightEntry from './WeightEntry.vue'
 import WhereItGoes from './WhereItGoes.vue'
+import WithdrawLot from './WithdrawLot.vue'
 
 const { read, body } = useReading()
 const words = useWords()
@@ -31,6 +33,8 @@ const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'co
         </span>
       </div>
       <WeighingList />
+      <SlipList />
+      <WithdrawLot />
     </section>
     <section class="stack">
       <div class="pane-head"><h2>What does it weigh?</h2></div>

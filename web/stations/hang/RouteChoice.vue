@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import RadioButton from 'primevue/radiobutton'
-import type { Route } from '#core/plan'
+import type { Route } from '#core/records'
 import { routesFor } from '#core/rules'
 import { useReading } from '../../state/lot.ts'
 
-const { read, body, decide } = useReading()
-const take = (value: Route) => decide({ field: 'route', target: 'lot', side: 'animal', value })
+const { read, body, note } = useReading()
+const take = (value: Route) => note({ kind: 'observation', what: 'route', value })
 </script>
 
 <template>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { currentWeighings } from '#core/carcass'
+import { inForce } from '#core/records'
 import { useReading } from '../../state/lot.ts'
 import { BASIS_WORDS, SOURCE_WORDS, STAGE_WORDS } from './weighingWords.ts'
 
 /** Every weight ever entered: a corrected one is struck through, never lost. */
 const { lot } = useReading()
-const standing = computed(() => new Set(currentWeighings(lot.value!.weighings).map((w) => w.id)))
+const standing = computed(() => new Set(inForce(lot.value!.weighings).map((w) => w.id)))
 const rows = computed(() => [...lot.value!.weighings].reverse())
 const when = (at: string) => new Date(at).toLocaleString('en', { dateStyle: 'medium', timeStyle: 'short' })
 </script>

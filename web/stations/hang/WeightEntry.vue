@@ -5,8 +5,9 @@ import Select from 'primevue/select'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import type { NewWeighing } from '#contracts'
-import { currentWeighings, tapeWeightLb } from '#core/carcass'
-import { fromKg, parseMass, sayIssue, type TypedMass } from '#core/measure'
+import { tapeWeightLb } from '#core/carcass'
+import { inForce } from '#core/records'
+import { fromKg, kg as kilograms, parseMass, type TypedMass } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -24,10 +25,10 @@ const example = computed(() => {
     hot: referenceKg,
     hanging: referenceKg * 0.98,
   }
-  const each = fromKg(kg[stage] * lot.value!.count, words.unit.value)
+  const each = fromKg(kilograms(kg[stage] * lot.value!.count), words.unit.value)
   return `${each.toFixed(each < 20 ? 1 : 0)} ${words.unit.value}`
 })
-const held = computed(() => currentWeighings(lot.value!.weighings).findLast((w) => w.stage === stage) ?? null)
+const held = computed(() => inForce(lot.value!.weighings).findLast((w) => w.stage === stage) ?? null)
 const mode = ref<'rest' | 'correct' | 'again'>('rest')
 const open = computed(() => !held.value || mode.value !== 'rest')
 const text = ref('')
@@ -59,7 +60,7 @@ async function send(confirmed: boolean) {
   if (!typed.ok)
     return void (issues.value = typed.issues.map((i) => ({
       field: i.field,
-      detail: sayIssue(i),
+      detail: words.issue(i),
       confirmable: false,
     })))
   await post(typed.value, true, confirmed)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { whereItGoes, type Loss } from '#core/forecast'
-import { formatPercent } from '#core/measure'
+import { whereItGoes, type Loss } from '#core/reading'
+import { formatPercent, kg } from '#core/measure'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -21,8 +21,8 @@ const { read } = useReading()
 const words = useWords()
 const losses = computed(() => whereItGoes(read.value))
 const dressed = computed(() => losses.value.find((l) => l.id === 'dressing')?.of ?? [])
-const live = computed(() => read.value.weights?.live ?? 0)
-const home = computed(() => losses.value.at(-1)?.left ?? 0)
+const live = computed(() => read.value.weights?.live ?? kg(0))
+const home = computed(() => losses.value.at(-1)?.left ?? kg(0))
 const width = (kg: number) => `${(100 * Math.abs(kg)) / live.value}%`
 </script>
 
@@ -40,7 +40,7 @@ const width = (kg: number) => `${(100 * Math.abs(kg)) / live.value}%`
       </tr>
       <tr v-for="l in losses" :key="l.id">
         <th scope="row">{{ l.id === 'cooler' && l.kg < 0 ? TAKEN_UP : WORDS[l.id] }}</th>
-        <td class="kg">{{ words.massChange(-l.kg) }}</td>
+        <td class="kg">{{ words.massChange(kg(-l.kg)) }}</td>
         <td class="lane">
           <span
             class="slab gone"

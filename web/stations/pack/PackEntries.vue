@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { currentWeighings } from '#core/carcass'
+import { inForce } from '#core/records'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -9,7 +9,7 @@ import { useWords } from '../../state/words.ts'
 const emit = defineEmits<{ correct: [id: string] }>()
 const { lot, body } = useReading()
 const words = useWords()
-const standing = computed(() => new Set(currentWeighings(lot.value!.packs).map((p) => p.id)))
+const standing = computed(() => new Set(inForce(lot.value!.packs).map((p) => p.id)))
 const rows = computed(() => [...lot.value!.packs].reverse())
 const name = (id: string) => {
   const cut = body.value.anatomy.cuts.find((c) => c.id === id)

@@ -2,21 +2,27 @@
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
-import type { CutFigure } from '#core/forecast'
+import { sumOf } from '#core/measure'
+import type { CutFigure } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 
 const emit = defineEmits<{ weigh: [cut: string] }>()
-const { read, decide } = useReading()
+const { read, note, withdraw, factOf } = useReading()
+/** A cut of which all packs are weighed is ticked; unticked, the tick is withdrawn. */
+function tick(cut: string, on: boolean) {
+  if (on) note({ kind: 'tick', what: 'cut', of: cut, side: 'animal' })
+  else withdraw(...factOf((f) => f.kind === 'tick' && f.what === 'cut' && f.of === cut))
+}
 const words = useWords()
 const rows = computed(() => read.value.cuts.filter((c) => c.cut.kind !== 'loss'))
 const widest = computed(() =>
   Math.max(...rows.value.flatMap((c) => [c.range?.high ?? c.expectedKg, c.weighedKg])),
 )
 const at = (kg: number) => `${(100 * kg) / widest.value}%`
-const weighed = computed(() => read.value.cuts.reduce((s, c) => s + c.weighedKg, 0))
+const weighed = computed(() => sumOf(read.value.cuts, (c) => c.weighedKg))
 /** Weighed and done, yet outside what was likely: worth a second look before it is believed. */
 const odd = (c: CutFigure) =>
   c.done && c.range !== null && (c.weighedKg < c.range.low || c.weighedKg > c.range.high)
@@ -93,7 +99,7 @@ const odd = (c: CutFigure) =>
               :model-value="c.done"
               binary
               :aria-label="`All ${words.name(c.cut.names)} weighed`"
-              @update:model-value="decide({ field: 'done', target: c.cut.id, side: 'animal', value: $event })"
+              @update:model-value="tick(c.cut.id, Boolean($event))"
             />
           </td>
           <td>

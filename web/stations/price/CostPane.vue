@@ -2,10 +2,9 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref } from 'vue'
-import { sayIssue } from '#core/measure'
-import type { Fee, FeeBasis } from '#core/plan'
+import { FEE_KINDS, type FeeKind } from '#core/ledger'
+import type { FeeBasis, FeeId } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import type { FieldIssue } from '../../state/api.ts'
@@ -14,33 +13,26 @@ import { useWords } from '../../state/words.ts'
 import { readMoney } from './figures.ts'
 import { usePrices } from './prices.ts'
 
-const { read, decide } = useReading()
+const { read, note, correct, withdraw, factOf, farmFigures } = useReading()
 const words = useWords()
 const { typed } = usePrices()
 const money = computed(() => readMoney(words.currency.value))
 const fresh = reactive({ label: '', amount: '' })
 const issues = ref<FieldIssue[]>([])
-const FEES = computed(() => [
-  { id: 'kill' as const, word: 'Kill, per head', per: 'head' as const },
-  { id: 'cut-wrap' as const, word: `Cut and wrap, per ${words.unit.value}`, per: words.unit.value },
-  { id: 'pack' as const, word: 'Packing, per pack', per: 'pack' as const },
-])
-const fee = (id: 'kill' | 'cut-wrap' | 'pack') => read.value.plan.fees[id]
+const fee = (id: FeeId) => read.value.plan.fees[id]
 const amountOf = (id: string) => read.value.money.costs.rows.find((r) => r.id === id)?.amount ?? 0
-const basis = computed<FeeBasis>(() => fee('cut-wrap')?.basis ?? 'hot')
+const basisOf = (id: FeeId): FeeBasis => fee(id)?.basis ?? 'hot'
+const labour = computed(() => read.value.money.costs.rows.find((r) => r.id === 'labour'))
 
-function setFee(
-  id: 'kill' | 'cut-wrap' | 'pack',
-  per: Fee['per'],
-  amount: number | null,
-  on: FeeBasis = basis.value,
-) {
-  decide({
-    field: 'fee',
-    target: id,
-    side: 'animal',
-    value: amount === null ? null : { amount, per, basis: id === 'cut-wrap' ? on : null },
-  })
+function setFee({ id, per, onWeight }: FeeKind, amount: number | null, on: FeeBasis = basisOf(id)) {
+  if (amount === null) return withdraw(...factOf((f) => f.kind === 'fee' && f.fee === id))
+  const unit = fee(id)?.per ?? per(words.unit.value)
+  note({ kind: 'fee', fee: id, amount, per: unit, basis: onWeight ? on : null })
+}
+const rowOf = (id: string) => factOf((f) => f.kind === 'cost').filter((f) => f.id === id)
+function setCost(id: string, label: string, amount: number) {
+  const [row] = rowOf(id)
+  if (row) correct(row, { kind: 'cost', label, amount })
 }
 function add() {
   const amount = money.value(fresh.amount)
@@ -50,15 +42,10 @@ function add() {
       : [{ field: 'label', detail: 'Say what was paid for: weaner, feed, haulage…', confirmable: false }]),
     ...(amount.ok
       ? []
-      : amount.issues.map((i) => ({ field: 'amount', detail: sayIssue(i), confirmable: false }))),
+      : amount.issues.map((i) => ({ field: 'amount', detail: words.issue(i), confirmable: false }))),
   ]
   if (issues.value.length > 0 || !amount.ok) return
-  decide({
-    field: 'cost',
-    target: uuid(),
-    side: 'animal',
-    value: { label: fresh.label.trim(), amount: amount.value },
-  })
+  note({ kind: 'cost', label: fresh.label.trim(), amount: amount.value })
   Object.assign(fresh, { label: '', amount: '' })
 }
 </script>
@@ -80,15 +67,7 @@ function add() {
               :shown="typed(c.amount)"
               :read="money"
               :label="`Cost: ${c.label}`"
-              @take="
-                $event !== null &&
-                decide({
-                  field: 'cost',
-                  target: c.id,
-                  side: 'animal',
-                  value: { label: c.label, amount: $event },
-                })
-              "
+              @take="$event !== null && setCost(c.id, c.label, $event)"
             />
           </td>
           <td>
@@ -98,7 +77,7 @@ function add() {
               icon="pi pi-times"
               severity="secondary"
               :aria-label="`Take ${c.label} off`"
-              @click="decide({ field: 'cost', target: c.id, side: 'animal', value: null })"
+              @click="withdraw(...rowOf(c.id))"
             />
           </td>
         </tr>
@@ -130,14 +109,14 @@ function add() {
     </div>
     <table class="plain costs">
       <tbody>
-        <tr v-for="f in FEES" :key="f.id">
+        <tr v-for="f in FEE_KINDS" :key="f.id">
           <td>
-            {{ f.word
+            {{ f.asks(words.unit.value)
             }}<Select
-              v-if="f.id === 'cut-wrap'"
+              v-if="f.onWeight"
               size="small"
               class="basis"
-              :model-value="basis"
+              :model-value="basisOf(f.id)"
               :options="[
                 { id: 'hot', word: 'on hot weight' },
                 { id: 'hanging', word: 'on weight as cut' },
@@ -145,14 +124,7 @@ function add() {
               option-label="word"
               option-value="id"
               aria-label="Weight the cut-and-wrap fee bills on"
-              @update:model-value="
-                setFee(
-                  'cut-wrap',
-                  fee('cut-wrap')?.per ?? words.unit.value,
-                  fee('cut-wrap')?.amount ?? 0,
-                  $event,
-                )
-              "
+              @update:model-value="setFee(f, fee(f.id)?.amount ?? 0, $event)"
             />
           </td>
           <td class="input">
@@ -160,11 +132,20 @@ function add() {
               optional
               :shown="fee(f.id) ? typed(fee(f.id)!.amount) : ''"
               :read="money"
-              :label="f.word"
-              @take="setFee(f.id, f.per, $event)"
+              :label="f.asks(words.unit.value)"
+              @take="setFee(f, $event)"
             />
           </td>
           <td class="right nowrap">{{ words.money(amountOf(f.id)) }}</td>
+        </tr>
+        <tr v-if="labour">
+          <td colspan="2">
+            {{ labour.label }}
+            <small class="muted"
+              >{{ Math.round(read.minutes) }} min at {{ words.money(farmFigures.hour) }} an hour</small
+            >
+          </td>
+          <td class="right nowrap">{{ words.money(labour.amount) }}</td>
         </tr>
       </tbody>
     </table>

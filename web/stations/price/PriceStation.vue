@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { pricePer } from '#core/measure'
+import { minorOf, pricePer } from '#core/measure'
 import { ruleOf } from '#core/rules'
 import { useKeys } from '../../state/keys.ts'
 import { useReading } from '../../state/lot.ts'
@@ -29,7 +29,7 @@ const rule = computed(() => ruleOf(read.value.plan.route))
           <template v-if="read.money.costPerKg"
             >What you take home costs you
             <b
-              >{{ words.money(Math.round(pricePer(read.money.costPerKg, words.unit.value).minor)) }}/{{
+              >{{ words.money(Math.round(minorOf(pricePer(read.money.costPerKg, words.unit.value)))) }}/{{
                 words.unit.value
               }}</b
             >.</template

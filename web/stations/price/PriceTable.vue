@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
-import { shownWeights, type CutFigure } from '#core/forecast'
-import { massDigits, type UnitPrice } from '#core/measure'
+import { shownWeights, type CutFigure } from '#core/reading'
+import { massDigits, priceOf, sumOf, type UnitPrice } from '#core/measure'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { useReading } from '../../state/lot.ts'
@@ -16,11 +16,11 @@ const { products, inUnit, typed } = usePrices()
 const money = computed(() => readMoney(words.currency.value))
 const terms = (c: CutFigure) => read.value.plan.terms.get(c.cut.id)!
 const at = (c: CutFigure) => ({ target: c.cut.id, side: 'animal' }) as const
-const priceOf = (minor: number | null): UnitPrice | null =>
-  minor === null ? null : { minor, per: words.unit.value }
+const priced = (minor: number | null): UnitPrice | null =>
+  minor === null ? null : priceOf(minor, words.unit.value)
 const bound = (price: UnitPrice | null) => (price ? typed(inUnit(price)) : '')
 const shown = computed(() => shownWeights(read.value, words.unit.value))
-const total = computed(() => products.value.reduce((s, c) => s + c.value, 0))
+const total = computed(() => sumOf(products.value, (c) => c.value))
 const others = computed(() => read.value.money.net - total.value)
 </script>
 
@@ -67,7 +67,7 @@ const others = computed(() => read.value.money.net - total.value)
               :shown="bound(terms(c).floor)"
               :read="money"
               :label="`Floor price of ${words.name(c.cut.names)}`"
-              @take="decide({ field: 'floor', ...at(c), value: priceOf($event) })"
+              @take="decide({ field: 'floor', ...at(c), value: priced($event) })"
             />
           </td>
           <td class="input">
@@ -76,7 +76,7 @@ const others = computed(() => read.value.money.net - total.value)
               :shown="bound(terms(c).ceiling)"
               :read="money"
               :label="`Ceiling price of ${words.name(c.cut.names)}`"
-              @take="decide({ field: 'ceiling', ...at(c), value: priceOf($event) })"
+              @take="decide({ field: 'ceiling', ...at(c), value: priced($event) })"
             />
           </td>
           <td class="input">
@@ -92,7 +92,7 @@ const others = computed(() => read.value.money.net - total.value)
               :shown="typed(inUnit(c.price))"
               :read="money"
               :label="`Price of ${words.name(c.cut.names)}`"
-              @take="decide({ field: 'price', ...at(c), value: priceOf($event) })"
+              @take="decide({ field: 'price', ...at(c), value: priced($event) })"
             />
           </td>
           <td>

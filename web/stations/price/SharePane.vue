@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { sharePrices } from '#core/ledger'
+import { minorOf, priceOf } from '#core/measure'
 import type { RouteRule } from '#core/rules'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { useReading } from '../../state/lot.ts'
@@ -23,7 +24,7 @@ const set = (minor: number | null) =>
     field: 'sharePrice',
     target: 'lot',
     side: 'animal',
-    value: minor === null ? null : { minor, per: words.unit.value },
+    value: minor === null ? null : priceOf(minor, words.unit.value),
   })
 </script>
 
@@ -54,7 +55,7 @@ const set = (minor: number | null) =>
             <td>{{ words.money(asked.whole) }}</td>
             <td>{{ words.money(asked.half) }}</td>
             <td>{{ words.money(asked.quarter) }}</td>
-            <td>{{ words.money(asked.perUnit) }}</td>
+            <td>{{ words.money(minorOf(asked.price)) }}</td>
           </tr>
         </tbody>
       </table>
@@ -68,7 +69,7 @@ const set = (minor: number | null) =>
             label="Share price"
             @take="set"
         /></span>
-        <Button size="small" outlined label="Take the price that pays" @click="set(asked.perUnit)" />
+        <Button size="small" outlined label="Take the price that pays" @click="set(minorOf(asked.price))" />
       </div>
       <p class="muted">
         The animal is sold before slaughter; the buyers are its owners, and usually pay the processor

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
-import { fromKg } from '#core/measure'
+import { minorOf, fromKg, pricePer } from '#core/measure'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -15,14 +15,14 @@ const bars = computed(() =>
       name: words.name(c.cut.names),
       destination: c.cut.destination,
       weight: fromKg(c.kg, words.unit.value),
-      price: c.price.minor,
+      price: minorOf(c.price),
       sold: c.sold,
       said: `${words.name(c.cut.names)}: ${words.mass(c.kg)} at ${words.price(c.price)} = ${words.money(c.value)}`,
     })),
 )
 const needed = computed(() => {
   const perKg = read.value.money.neededPerKg
-  return perKg === null ? null : perKg / fromKg(1, words.unit.value)
+  return perKg === null ? null : minorOf(pricePer(perKg, words.unit.value))
 })
 </script>
 

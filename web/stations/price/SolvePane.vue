@@ -3,10 +3,9 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { ref, watch } from 'vue'
 import type { PriceSolution } from '#core/ledger'
-import type { Ending } from '#core/plan'
+import type { Ending } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
-import { sayIssue } from '#core/measure'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -27,7 +26,7 @@ const ENDINGS: { id: Ending; word: string }[] = [
 ]
 // What was found stands until something is decided; a reading that only gains its intervals changes nothing.
 watch(
-  () => state.value?.commands.map((c) => c.id).join(),
+  () => [...(state.value?.commands ?? []), ...(state.value?.facts ?? [])].map((c) => c.id).join(),
   () => {
     found.value = null
     issues.value = []
@@ -39,7 +38,7 @@ function run() {
   found.value = out.ok ? out.value : null
   issues.value = out.ok
     ? []
-    : out.issues.map((i) => ({ field: i.field, detail: sayIssue(i), confirmable: false }))
+    : out.issues.map((i) => ({ field: i.field, detail: words.issue(i), confirmable: false }))
 }
 function accept() {
   if (found.value) take(found.value.prices)

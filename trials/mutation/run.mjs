@@ -1,0 +1,62 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { readFileSync, writeFileSync } from 'node:fs'
+
+// Changes the core a little at a time and looks which tests notice (docs/mutation.md). Run by hand, from the project's root:
+//   npm i --no-save @stryker-mutator/core@9.6.1 @stryker-mutator/vitest-runner@9.6.1 && node trials/mutation/run.mjs SEED SHARE
+const [seed = '8', share = '0.12'] = process.argv.slice(2)
+const ROOMS = ['ledger', 'plan', 'reading', 'carcass']
+
+/** mulberry32: the same lines for the same seed. */
+function generator(start) {
+  let state = start >>> 0
+  return () => {
+    state = (state + 0x6d2b79f5) | 0
+    let t = Math.imul(state ^ (state >>> 15), 1 | state)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
+  }
+}
+const files = execFileSync('git', ['ls-files', ...ROOMS.map((r) => `core/${r}/*.ts`)], { encoding: 'utf8' })
+  .trim()
+  .split('\n')
+  .filter((f) => !/\.test\.ts$|testing\.ts$|index\.ts$|house\.ts$/.test(f))
+const next = generator(Number(seed))
+const mutate = files.flatMap((file) =>
+  readFileSync(file, 'utf8')
+    .split('\n')
+    .flatMap((_, i) => (next() < Number(share) ? [`${file}:${i + 1}-${i + 1}`] : [])),
+)
+writeFileSync(
+  'stryker.config.json',
+  JSON.stringify({
+    testRunner: 'vitest',
+    plugins: ['@stryker-mutator/vitest-runner'],
+    vitest: { configFile: 'trials/mutation/vitest.config.ts' },
+    coverageAnalysis: 'perTest',
+    concurrency: 2,
+    reporters: ['json', 'progress-append-only'],
+    jsonReporter: { fileName: '.test-results/mutation.json' },
+    mutate,
+    disableTypeChecks: 'core/**/*.ts',
+    ignorePatterns: ['dist', 'data', 'docs', 'web', 'e2e'],
+    tempDirName: '.test-results/stryker',
+  }),
+)
+const { status } = spawnSync('npx', ['stryker', 'run'], { stdio: 'inherit' })
+if (status !== 0) process.exit(status ?? 1)
+
+const { files: found } = JSON.parse(readFileSync('.test-results/mutation.json', 'utf8'))
+const mutants = Object.entries(found).flatMap(([file, { mutants: all }]) => all.map((m) => ({ file, ...m })))
+const counted = mutants.filter((m) => ['Killed', 'Timeout', 'Survived', 'NoCoverage'].includes(m.status))
+const living = counted.filter((m) => m.status === 'Survived' || m.status === 'NoCoverage')
+const [n, killed] = [counted.length, counted.length - living.length]
+/** Wilson score interval for a proportion, z = 1.96. */
+const [p, z] = [killed / n, 1.96]
+const middle = (p + z ** 2 / (2 * n)) / (1 + z ** 2 / n)
+const half = (z / (1 + z ** 2 / n)) * Math.sqrt((p * (1 - p)) / n + z ** 2 / (4 * n ** 2))
+console.log(`seed ${seed}, share ${share}: ${mutate.length} lines, ${n} mutants, ${killed} killed = ${(100 * p).toFixed(1)} %`)
+console.log(`95 % interval (Wilson): ${(100 * (middle - half)).toFixed(1)}–${(100 * (middle + half)).toFixed(1)} %`)
+for (const m of living)
+  console.log(
+    `| ${m.file}:${m.location.start.line} | ${m.mutatorName} | \`${m.replacement.replaceAll(/\s+/g, ' ').slice(0, 70)}\` | ${m.status} |`,
+  )

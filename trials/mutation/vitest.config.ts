@@ -1,0 +1,4 @@
+import { defineConfig } from 'vitest/config'
+
+// The tests of the core alone, each file apart so that a change loaded once is not kept.
+export default defineConfig({ test: { include: ['core/**/*.test.ts'], testTimeout: 60_000 } })

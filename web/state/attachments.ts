@@ -1,0 +1,39 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex } from '@noble/hashes/utils.js'
+import { ref } from 'vue'
+import { ATTACHMENT_TYPES, type Attachment } from '#core/records'
+import { askBytes, fieldIssue, issuesOf, type FieldIssue } from './api.ts'
+import { useFarm } from './farm.ts'
+
+const MOST_BYTES = 16_000_000
+
+/** Attaches pictures and pages to a lot: the bytes first, under their hash, then the fact that names them. */
+export function useAttachments(lot: () => string) {
+  const store = useFarm()
+  const issues = ref<FieldIssue[]>([])
+  const busy = ref(false)
+
+  async function attach(file: File) {
+    issues.value = []
+    const type = ATTACHMENT_TYPES.find((t) => t === file.type)
+    if (!type)
+      return void (issues.value = [
+        fieldIssue('file', `“${file.name}” is no picture (JPEG, PNG, WebP) and no PDF. Choose another file.`),
+      ])
+    if (file.size === 0 || file.size > MOST_BYTES)
+      return void (issues.value = [
+        fieldIssue('file', `“${file.name}” has ${(file.size / 1e6).toFixed(1)} MB; up to 16 MB can be kept.`),
+      ])
+    busy.value = true
+    const bytes = new Uint8Array(await file.arrayBuffer())
+    const hash = bytesToHex(sha256(bytes))
+    const answer = await askBytes(`/attachments/${hash}`, bytes, {}, 'PUT')
+    busy.value = false
+    if (answer.kind !== 'ok') return void (issues.value = issuesOf(answer))
+    const name = file.name.slice(0, 120)
+    store.note(lot(), [{ kind: 'attachment', name, type, bytes: file.size, hash }])
+  }
+  const addressOf = (a: Pick<Attachment, 'hash' | 'type'>) =>
+    `/api/attachments/${a.hash}?type=${encodeURIComponent(a.type)}`
+  return { issues, busy, attach, addressOf }
+}

@@ -1,0 +1,41 @@
+import type { RouteRecordRaw } from 'vue-router'
+
+/** A station of a lot, in the order of the work; views are further pages of it. */
+export interface Station {
+  id: string
+  word: string
+  page: () => Promise<unknown>
+  views?: Record<string, () => Promise<unknown>>
+}
+
+export const STATIONS = [
+  { id: 'hang', word: 'Hang', page: () => import('./hang/HangStation.vue') },
+  {
+    id: 'block',
+    word: 'Block',
+    page: () => import('./block/BlockStation.vue'),
+    views: {
+      trim: () => import('./block/TrimView.vue'),
+      card: () => import('./block/CardView.vue'),
+      plans: () => import('./block/PlansView.vue'),
+    },
+  },
+  { id: 'price', word: 'Price', page: () => import('./price/PriceStation.vue') },
+  { id: 'pack', word: 'Pack', page: () => import('./pack/PackStation.vue') },
+] as const satisfies Station[]
+export type StationId = (typeof STATIONS)[number]['id']
+
+/** The station an address belongs to: its own, or the one it is a view of. */
+export const stationOf = (name: unknown): StationId =>
+  STATIONS.find((s: Station) => s.id === name || (s.views && String(name) in s.views))?.id ?? 'block'
+
+/** Pages of the stations and of their views, below a lot. */
+export const stationRoutes: RouteRecordRaw[] = STATIONS.flatMap((s: Station) => [
+  { path: s.id, name: s.id, component: s.page },
+  ...Object.entries(s.views ?? {}).map(([view, component]) => ({
+    path: view,
+    name: view,
+    meta: { station: s.id },
+    component,
+  })),
+])
