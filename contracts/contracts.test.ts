@@ -8,7 +8,8 @@ const farm = {
   massUnit: 'lb',
   nameSet: 'american',
   zone: 'UTC',
-  mincePerKg: 1300,
+  mince: { milli: 650_000, per: 'lb' },
+  hour: 0,
 }
 const weighing = {
   id: ID,
@@ -41,7 +42,7 @@ describe('what crosses the wire', () => {
   it.each([
     ['a currency there is not', farmSchema, { ...farm, currency: 'usd' }, 'currency'],
     ['a farm without a name', farmSchema, { ...farm, name: '  ' }, 'name'],
-    ['mince for nothing', farmSchema, { ...farm, mincePerKg: 0 }, 'mincePerKg'],
+    ['mince for nothing', farmSchema, { ...farm, mince: { milli: 0, per: 'lb' } }, 'mince.milli'],
     ['no animals', newLotSchema, { id: ID, tag: 'A', species: 'hog', count: 0 }, 'count'],
     ['a species not known yet', newLotSchema, { id: ID, tag: 'A', species: 'yak', count: 1 }, 'species'],
     ['a hanging weight without its basis', newWeighingSchema, { ...weighing, stage: 'hanging' }, 'basis'],
@@ -71,14 +72,26 @@ describe('what crosses the wire', () => {
     [
       'a price below zero',
       appendSchema,
-      append({ field: 'price', target: 'bacon', side: 'animal', value: { minor: -1, per: 'lb' } }),
-      'commands.0.decision.value.minor',
+      append({ field: 'price', target: 'bacon', side: 'animal', value: { milli: -1, per: 'lb' } }),
+      'commands.0.decision.value.milli',
     ],
     [
       'more sold than there is',
       appendSchema,
       append({ field: 'sold', target: 'bacon', side: 'animal', value: 1.2 }),
       'commands.0.decision.value',
+    ],
+    [
+      'a price finer than a thousandth of a cent',
+      appendSchema,
+      append({ field: 'price', target: 'bacon', side: 'animal', value: { milli: 895_000.5, per: 'lb' } }),
+      'commands.0.decision.value.milli',
+    ],
+    [
+      'a fact among the decisions',
+      appendSchema,
+      append({ field: 'route', target: 'lot', side: 'animal', value: 'inspected' }),
+      'commands.0.decision.field',
     ],
     ['a batch of nothing', appendSchema, { ...append(path), commands: [] }, 'commands'],
   ])('%s is refused, and the field is named', (_, schema, body, field) => {

@@ -80,9 +80,7 @@ describe('facts', () => {
     await page.unroute('**/facts')
     await page.getByRole('button', { name: 'Take what was decided here' }).click()
     await saved(page)
-    await expect
-      .poll(() => other.page.locator('.route.taken').innerText())
-      .toContain('State-inspected')
+    await expect.poll(() => other.page.locator('.route.taken').innerText()).toContain('State-inspected')
     await other.context.close()
   })
 })

@@ -1,3 +1,4 @@
+import { mm, type Mm } from '#core/measure'
 import { TISSUES, type Anatomy, type CrossLine, type Landmark, type Segment, type Tissue } from './types.ts'
 
 /** Where a landmark lies, in segments from the head end; NaN when the axis has no such place. */
@@ -38,8 +39,8 @@ export function linePositions(
 }
 
 /** Length in mm between two places on the axis, at the reference carcass. */
-export function lengthBetween(axis: readonly Segment[], from: number, to: number): number {
-  return axis.reduce((sum, s, i) => sum + s.mm * Math.max(0, Math.min(to, i + 1) - Math.max(from, i)), 0)
+export function lengthBetween(axis: readonly Segment[], from: number, to: number): Mm {
+  return mm(axis.reduce((sum, s, i) => sum + s.mm * Math.max(0, Math.min(to, i + 1) - Math.max(from, i)), 0))
 }
 
 /**

@@ -31,8 +31,8 @@ function sourceOf(sources: Record<string, string>, place: string): string | unde
 describe('docs/sources.md', () => {
   it.each(SPECIES)('lists where every figure of the %s comes from', (species) => {
     const anatomy = ANATOMIES[species]
-    const { version, sources, ...data } = anatomy
-    expect(version).toBeGreaterThan(0)
+    const { version, form, sources, ...data } = anatomy
+    expect(version * form).toBeGreaterThan(0)
     const unlisted = [...new Set(figures(data))].filter((place) => {
       const id = sourceOf(sources, place)
       return !id || !listed.has(id)
@@ -41,7 +41,9 @@ describe('docs/sources.md', () => {
   })
   it.each(SPECIES)('has no entry of the %s that no figure uses', (species) => {
     const anatomy = ANATOMIES[species]
-    const used = new Set(figures({ ...anatomy, version: '' }).map((p) => sourceOf(anatomy.sources, p)))
+    const used = new Set(
+      figures({ ...anatomy, version: '', form: '' }).map((p) => sourceOf(anatomy.sources, p)),
+    )
     expect(Object.values(anatomy.sources).filter((id) => !used.has(id))).toEqual([])
   })
   it('lists every source the code refers to', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import loadHighs from 'highs'
 import { describe, expect, it } from 'vitest'
-import { kg, KG_PER_LB, minor, minorOf, priceOf, sayIssue } from '#core/measure'
+import { kg, KG_PER_LB, minor, minorOf, priceOf, sayIssue, type Minor } from '#core/measure'
 import type { Fee } from '#core/records'
 import { costsOf, onGrid, priceInForce, sharePrices, solvePrices, takings, type PriceLine } from './index.ts'
 
@@ -11,10 +11,10 @@ const both = (name: string) => ({ american: name, commonwealth: name })
 const line = fc.record({
   quantity: fc.double({ min: 0.5, max: 60, noNaN: true }),
   index: fc.double({ min: 0.2, max: 4, noNaN: true }),
-  bound: fc.option(fc.integer({ min: 50, max: 3000 }), { nil: null }),
+  bound: fc.option(fc.integer({ min: 50, max: 3000 }).map(minor), { nil: null }),
 })
 const named = (
-  lines: { quantity: number; index: number; bound: number | null }[],
+  lines: { quantity: number; index: number; bound: Minor | null }[],
   bound: 'floor' | 'ceiling',
 ): PriceLine[] =>
   lines.map((l, i) => ({
@@ -38,7 +38,7 @@ describe('price solving agrees with a linear programme (HiGHS, npm package highs
           const lines = named(raw, 'ceiling')
           const lp = `Minimize\n obj: s\nSubject To\n need: ${lines.map((l, i) => `+ ${l.quantity} p${i}`).join(' ')} >= ${need}\n${lines.map((l, i) => ` r${i}: p${i} - ${l.index} s <= 0`).join('\n')}\nBounds\n${lines.map((l, i) => ` 0 <= p${i} <= ${l.ceiling ?? 1e7}`).join('\n')}\n 0 <= s\nEnd`
           const theirs = highs.solve(lp)
-          const ours = solvePrices({ lines, need, ending: 'exact' })
+          const ours = solvePrices({ lines, need: minor(need), ending: 'exact' })
           expect(ours.ok).toBe(theirs.Status === 'Optimal')
           if (ours.ok) expect(ours.value.scale / theirs.ObjectiveValue).toBeCloseTo(1, 5)
         },
@@ -55,7 +55,7 @@ describe('price solving agrees with a linear programme (HiGHS, npm package highs
           const lines = named(raw, 'floor')
           const lp = `Maximize\n obj: s\nSubject To\n need: ${lines.map((l, i) => `+ ${l.quantity} p${i}`).join(' ')} <= ${need}\n${lines.map((l, i) => ` r${i}: p${i} - ${l.index} s >= 0`).join('\n')}\nBounds\n${lines.map((l, i) => ` ${l.floor ?? 0} <= p${i} <= 1e7`).join('\n')}\n 0 <= s\nEnd`
           const theirs = highs.solve(lp)
-          const ours = solvePrices({ lines, need, ending: 'exact' })
+          const ours = solvePrices({ lines, need: minor(need), ending: 'exact' })
           if (!ours.ok) throw new Error('refused')
           if (theirs.Status === 'Optimal') expect(ours.value.scale).toBeCloseTo(theirs.ObjectiveValue, 3)
           else expect(ours.value.scale).toBe(0)
@@ -70,9 +70,9 @@ describe('endings', () => {
   const full = fc.record({
     quantity: fc.double({ min: 0.5, max: 60, noNaN: true }),
     index: fc.double({ min: 0.2, max: 4, noNaN: true }),
-    locked: fc.option(fc.integer({ min: 100, max: 2000 }), { nil: null, freq: 4 }),
-    floor: fc.option(fc.integer({ min: 50, max: 900 }), { nil: null }),
-    ceiling: fc.option(fc.integer({ min: 900, max: 4000 }), { nil: null }),
+    locked: fc.option(fc.integer({ min: 100, max: 2000 }).map(minor), { nil: null, freq: 4 }),
+    floor: fc.option(fc.integer({ min: 50, max: 900 }).map(minor), { nil: null }),
+    ceiling: fc.option(fc.integer({ min: 900, max: 4000 }).map(minor), { nil: null }),
   })
   it('net still covers cost and target, and lowering any unlocked price by one step breaks it or passes its floor', () => {
     const steps = { exact: 1, fives: 5, nines: 10, halves: 50 }
@@ -83,7 +83,7 @@ describe('endings', () => {
         fc.constantFrom('exact', 'fives', 'nines', 'halves' as const),
         (raw, need, ending) => {
           const lines = raw.map((l, i) => ({ ...l, cut: `c${i}`, names: both(`c${i}`) }))
-          const out = solvePrices({ lines, need, ending })
+          const out = solvePrices({ lines, need: minor(need), ending })
           if (!out.ok) return
           const bring = (change?: string) =>
             lines.reduce(
@@ -113,7 +113,7 @@ describe('endings', () => {
   })
   it('says which bounds make it impossible, and by how much', () => {
     const out = solvePrices({
-      need: 10000,
+      need: minor(10000),
       ending: 'exact',
       lines: [
         {
@@ -123,27 +123,43 @@ describe('endings', () => {
           index: 1,
           locked: null,
           floor: null,
-          ceiling: 500,
+          ceiling: minor(500),
         },
-        { cut: 'ham', names: both('ham'), quantity: 4, index: 1, locked: 300, floor: null, ceiling: null },
+        {
+          cut: 'ham',
+          names: both('ham'),
+          quantity: 4,
+          index: 1,
+          locked: minor(300),
+          floor: null,
+          ceiling: null,
+        },
       ],
     })
     expect(out).toMatchObject({
       ok: false,
-      issues: [{ code: 'price-impossible', figures: { need: 10000, most: 6200 } }],
+      issues: [{ code: 'price-impossible', figures: { need: minor(10000), most: 6200 } }],
     })
     expect(out.ok || sayIssue(out.issues[0]!)).toContain(
       '$38.00 short. Held down by the ceiling on chops, the lock on ham.',
     )
   })
   it('refuses a floor above its ceiling, and a list with nothing to price', () => {
-    const l = { cut: 'a', names: both('a'), quantity: 1, index: 1, locked: null, floor: 900, ceiling: 800 }
-    expect(solvePrices({ need: 1, ending: 'exact', lines: [l] })).toMatchObject({
+    const l = {
+      cut: 'a',
+      names: both('a'),
+      quantity: 1,
+      index: 1,
+      locked: null,
+      floor: minor(900),
+      ceiling: minor(800),
+    }
+    expect(solvePrices({ need: minor(1), ending: 'exact', lines: [l] })).toMatchObject({
       ok: false,
       issues: [{ code: 'price-floor-above-ceiling' }],
     })
     expect(
-      solvePrices({ need: 1, ending: 'exact', lines: [{ ...l, floor: null, locked: 5 }] }),
+      solvePrices({ need: minor(1), ending: 'exact', lines: [{ ...l, floor: null, locked: minor(5) }] }),
     ).toMatchObject({ ok: false, issues: [{ code: 'price-nothing-to-sell' }] })
   })
 })

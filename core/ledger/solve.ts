@@ -1,4 +1,4 @@
-import { refuse, type Names, type Outcome } from '#core/measure'
+import { minor, plus, refuse, sumOf, type Minor, type Names, type Outcome } from '#core/measure'
 import type { Ending } from '#core/records'
 
 /** A cut to price, by its id. `quantity` is what is expected to be paid for, in the price's unit; prices in minor units per unit. */
@@ -7,24 +7,24 @@ export interface PriceLine {
   names: Names
   quantity: number
   index: number
-  locked: number | null
-  floor: number | null
-  ceiling: number | null
+  locked: Minor | null
+  floor: Minor | null
+  ceiling: Minor | null
 }
 
 export interface PriceProblem {
   lines: PriceLine[]
   /** Cost and target profit together, minor units. */
-  need: number
+  need: Minor
   ending: Ending
 }
 
 export interface PriceSolution {
   /** Price per unit by cut, whole minor units on the chosen endings. */
-  prices: Map<string, number>
+  prices: ReadonlyMap<string, Minor>
   /** Minor units per unit of index: the price of mince before endings and bounds. */
   scale: number
-  net: number
+  net: Minor
   /** What the lines would bring before endings, exactly the need unless floors already exceed it. */
   exactNet: number
 }
@@ -47,7 +47,7 @@ export function onGrid(price: number, ending: Ending, direction: 'up' | 'down'):
 const clamped = (l: PriceLine, scale: number) =>
   Math.min(l.ceiling ?? Infinity, Math.max(l.floor ?? 0, l.index * scale))
 const free = (l: PriceLine) => l.locked === null && l.index > 0 && l.quantity > 0
-const lineNet = (l: PriceLine, price: number) => Math.round(l.quantity * price)
+const lineNet = (l: PriceLine, price: number) => minor(l.quantity * price)
 
 /**
  * Finds the one scale at which Σ quantityᵢ · clamp(indexᵢ · scale, floorᵢ, ceilingᵢ) meets the need, locks kept;
@@ -67,18 +67,18 @@ export function solvePrices(problem: PriceProblem): Outcome<PriceSolution> {
   }
   const open = lines.filter(free)
   if (open.length === 0) return refuse('price-nothing-to-sell', 'prices', {})
-  const lockedNet = lines.reduce((sum, l) => sum + (l.locked === null ? 0 : lineNet(l, l.locked)), 0)
+  const lockedNet = sumOf(lines, (l) => (l.locked === null ? minor(0) : lineNet(l, l.locked)))
   const scale = scaleFor(open, need - lockedNet)
   if (scale === null) return impossible(lines, open, need, lockedNet)
   const prices = endings(open, scale, need - lockedNet, ending)
   if (!prices) return impossible(lines, open, need, lockedNet)
-  const all = new Map(lines.map((l) => [l.cut, l.locked ?? prices.get(l.cut) ?? 0]))
+  const all = new Map(lines.map((l) => [l.cut, minor(l.locked ?? prices.get(l.cut) ?? 0)]))
   return {
     ok: true,
     value: {
       prices: all,
       scale,
-      net: lines.reduce((sum, l) => sum + lineNet(l, all.get(l.cut)!), 0),
+      net: sumOf(lines, (l) => lineNet(l, all.get(l.cut)!)),
       exactNet: lockedNet + open.reduce((sum, l) => sum + l.quantity * clamped(l, scale), 0),
     },
   }
@@ -143,10 +143,13 @@ function endings(open: PriceLine[], scale: number, need: number, ending: Ending)
   return price
 }
 
-function impossible(lines: PriceLine[], open: PriceLine[], need: number, lockedNet: number) {
+function impossible(lines: PriceLine[], open: PriceLine[], need: Minor, lockedNet: Minor) {
   return refuse('price-impossible', 'prices', {
     need,
-    most: lockedNet + open.reduce((sum, l) => sum + lineNet(l, l.ceiling ?? 0), 0),
+    most: plus(
+      lockedNet,
+      sumOf(open, (l) => lineNet(l, l.ceiling ?? 0)),
+    ),
     ceilings: open.flatMap((l) => (l.ceiling === null ? [] : [l.names])),
     locks: lines.flatMap((l) => (l.locked === null || l.quantity <= 0 ? [] : [l.names])),
   })

@@ -1,5 +1,5 @@
 import type { Names } from './names.ts'
-import type { Kg, Mm, TypedMass } from './units.ts'
+import type { Kg, Minor, Mm, TypedMass } from './units.ts'
 
 type Nothing = Record<never, never>
 
@@ -55,9 +55,9 @@ interface IssueFigures {
   'measure-impossible': { what: Names; typed: number; low: number; high: number; unit: string }
   'own-unsound': { where: string; what: string }
   'plan-unreadable': { reason: string }
-  'price-impossible': { need: number; most: number; ceilings: Names[]; locks: Names[] }
+  'price-impossible': { need: Minor; most: Minor; ceilings: Names[]; locks: Names[] }
   'price-nothing-to-sell': Nothing
-  'price-floor-above-ceiling': { cut: Names; floor: number; ceiling: number }
+  'price-floor-above-ceiling': { cut: Names; floor: Minor; ceiling: Minor }
   'packed-above-carcass': { packed: Kg; carcass: Kg }
   'packed-above-species': { packed: Kg; most: Kg; what: Names; count: number }
   'packs-too-light': { shown: TypedMass; packs: number; eachGrams: number }

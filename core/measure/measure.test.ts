@@ -5,6 +5,7 @@ import {
   formatMoney,
   gramsOf,
   kg,
+  minor,
   parseMass,
   parseMoney,
   perKg,
@@ -65,7 +66,7 @@ describe('money', () => {
     expect(parseMoney('1,204.5', 'USD')).toEqual({ ok: true, value: 120450 })
     expect(parseMoney('12,5', 'EUR')).toEqual({ ok: true, value: 1250 })
     expect(parseMoney('300', 'JPY')).toEqual({ ok: true, value: 300 })
-    expect(formatMoney(120450, 'USD')).toBe('$1,204.50')
+    expect(formatMoney(minor(120450), 'USD')).toBe('$1,204.50')
   })
   it('refuses what is not money', () => {
     for (const text of ['cheap', '12.345', '1.2.3', '']) expect(parseMoney(text, 'USD').ok, text).toBe(false)

@@ -40,7 +40,7 @@ export function parseMoney(text: string, currency: string, field = 'amount'): Ou
 const formatters = new Map<string, Intl.NumberFormat>()
 
 /** "$1,204.50": minor units in the farm's currency. */
-export function formatMoney(amount: number, currency: string): string {
+export function formatMoney(amount: Minor, currency: string): string {
   let formatter = formatters.get(currency)
   if (!formatter) {
     formatter = new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' })
@@ -51,7 +51,7 @@ export function formatMoney(amount: number, currency: string): string {
 
 /** "$8.95/lb". */
 export const formatPrice = (price: UnitPrice, currency: string) =>
-  `${formatMoney(minorOf(price), currency)}/${price.per}`
+  `${formatMoney(minor(minorOf(price)), currency)}/${price.per}`
 
 /** Minor units a price comes to for one unit of weight; not rounded. */
 export const minorOf = (price: UnitPrice): number => price.milli / 1000

@@ -3,7 +3,7 @@ import type { Issue, WeightStage } from './issue.ts'
 import { formatMass, formatMassRange } from './mass.ts'
 import { formatMoney, formatPrice, type UnitPrice } from './money.ts'
 import type { Names, NameSet } from './names.ts'
-import type { Kg, MassUnit } from './units.ts'
+import { minor, type Kg, type MassUnit, type Minor } from './units.ts'
 
 /** Figures and names in a farm's units, money and words. */
 export interface Says {
@@ -11,7 +11,7 @@ export interface Says {
   name: (names: Names) => string
   mass: (kg: Kg, digits?: number) => string
   massRange: (range: Interval) => string
-  money: (minor: number) => string
+  money: (amount: Minor) => string
   price: (price: UnitPrice) => string
 }
 export interface Tongue {
@@ -27,7 +27,7 @@ export const saysFor = ({ massUnit, nameSet, currency }: Tongue): Says => ({
   name: (names) => names[nameSet],
   mass: (kg, digits) => formatMass(kg, massUnit, digits),
   massRange: (range) => formatMassRange(range, massUnit),
-  money: (minor) => formatMoney(minor, currency),
+  money: (amount) => formatMoney(amount, currency),
   price: (price) => formatPrice(price, currency),
 })
 
@@ -119,7 +119,7 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       ]
       const more = bounds.length - MOST_NAMED
       const named = bounds.slice(0, MOST_NAMED).join(', ') + (more > 0 ? ` and ${more} more` : '')
-      return `These bounds cannot bring in ${says.money(need)}: with every price at its highest the cuts bring ${says.money(most)}, ${says.money(Math.max(0, need - most))} short. ${named ? `Held down by ${named}. ` : ''}Lift a ceiling, free a lock or lower the target.`
+      return `These bounds cannot bring in ${says.money(need)}: with every price at its highest the cuts bring ${says.money(most)}, ${says.money(minor(Math.max(0, need - most)))} short. ${named ? `Held down by ${named}. ` : ''}Lift a ceiling, free a lock or lower the target.`
     }
     case 'price-nothing-to-sell':
       return 'No unlocked cut with an expected weight and a price index is left to price. Free a lock or give a cut an index.'

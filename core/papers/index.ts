@@ -17,6 +17,12 @@ export const PAPERS = {
 export type PaperKind = keyof typeof PAPERS
 export type PaperData = PriceList | CutSheet | BlockCard | Letter
 
+/** Papers that are asked for at a place, in the registry's order. */
+export const papersAt = (place: 'sold' | 'bench') =>
+  (Object.entries(PAPERS) as [PaperKind, PaperKindOf][]).flatMap(([kind, p]) =>
+    p.standsAt.includes(place) ? [{ kind, asks: p.asks, forms: p.forms, shared: p.shared ?? false }] : [],
+  )
+
 const kinds = Object.keys(PAPERS) as [PaperKind, ...PaperKind[]]
 const kind = z.enum(kinds)
 /** A paper asked for, of a kind there is; and one as it was kept. */

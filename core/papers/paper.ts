@@ -23,6 +23,12 @@ type Data = Record<string, unknown>
 /** One kind of paper: what its data is, how earlier data becomes that, and how it is made from a lot. */
 export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   title: string
+  /** What is pressed to have it; `sold` where it stands with the prices, `bench` where with the block card. */
+  asks: string
+  standsAt: readonly ('sold' | 'bench')[]
+  forms: readonly ('pdf' | 'csv')[]
+  /** For a part of the animal: whole, half, quarter. */
+  shared?: boolean
   schema: S
   /** Step from each earlier form to the next. */
   up: Record<number, (data: Data) => Data>

@@ -1,7 +1,7 @@
 import type { Cut, Names } from '#core/anatomy'
 import type { Flow } from '#core/carcass'
 import { afterBench, type Worth } from '#core/ledger'
-import { kg, minus, type Kg, type Says } from '#core/measure'
+import { kg, minor, minus, type Kg, type Says } from '#core/measure'
 import { adoptPlan, tried, type LeftOut } from '#core/plan'
 import type { CutPlan, Decision } from '#core/records'
 import type { LotState, Reckoning } from './lot.ts'
@@ -71,7 +71,7 @@ export function sayDifference(
   const mass = () => says.mass(kg(by))
   switch (d.about) {
     case 'money':
-      return `${second} brings ${says.money(Math.round(by))} ${more ? 'more' : 'less'} after fees.`
+      return `${second} brings ${says.money(minor(by))} ${more ? 'more' : 'less'} after fees.`
     case 'take-home':
       return `${second} takes ${mass()} ${more ? 'more' : 'less'} home.`
     case 'minutes':

@@ -1,6 +1,7 @@
 import { soldFactor, solvePrices, type PriceLine, type PriceSolution } from '#core/ledger'
 import {
   fromKg,
+  minor,
   minorOf,
   plus,
   priceIn,
@@ -20,7 +21,7 @@ export const needOf = (read: Reckoning): Minor => plus(read.money.costs.total, r
 /** Prices of this lot's cuts that pay for it: whole minor units of the farm's weight unit, locks and bounds kept. */
 export function solveLot(read: Reckoning): Outcome<PriceSolution> {
   const { massUnit } = read.farm
-  const inUnit = (price: UnitPrice | null) => price && Math.round(minorOf(priceIn(price, massUnit)))
+  const inUnit = (price: UnitPrice | null) => price && minor(minorOf(priceIn(price, massUnit)))
   const lines = productsOf(read).map(({ cut, kg, sold, price }): PriceLine => {
     const terms = read.plan.terms.get(cut.id)!
     return {

@@ -31,14 +31,14 @@ writeFileSync(
   JSON.stringify({
     testRunner: 'vitest',
     plugins: ['@stryker-mutator/vitest-runner'],
-    vitest: { configFile: 'trials/mutation/vitest.config.ts' },
+    vitest: { configFile: 'trials/mutation/vitest.config.ts', related: false },
     coverageAnalysis: 'perTest',
     concurrency: 2,
     reporters: ['json', 'progress-append-only'],
     jsonReporter: { fileName: '.test-results/mutation.json' },
     mutate,
     disableTypeChecks: 'core/**/*.ts',
-    ignorePatterns: ['dist', 'data', 'docs', 'web', 'e2e'],
+    ignorePatterns: ['/dist', '/data', '/e2e'],
     tempDirName: '.test-results/stryker',
   }),
 )
@@ -54,8 +54,12 @@ const [n, killed] = [counted.length, counted.length - living.length]
 const [p, z] = [killed / n, 1.96]
 const middle = (p + z ** 2 / (2 * n)) / (1 + z ** 2 / n)
 const half = (z / (1 + z ** 2 / n)) * Math.sqrt((p * (1 - p)) / n + z ** 2 / (4 * n ** 2))
-console.log(`seed ${seed}, share ${share}: ${mutate.length} lines, ${n} mutants, ${killed} killed = ${(100 * p).toFixed(1)} %`)
-console.log(`95 % interval (Wilson): ${(100 * (middle - half)).toFixed(1)}–${(100 * (middle + half)).toFixed(1)} %`)
+console.log(
+  `seed ${seed}, share ${share}: ${mutate.length} lines, ${n} mutants, ${killed} killed = ${(100 * p).toFixed(1)} %`,
+)
+console.log(
+  `95 % interval (Wilson): ${(100 * (middle - half)).toFixed(1)}–${(100 * (middle + half)).toFixed(1)} %`,
+)
 for (const m of living)
   console.log(
     `| ${m.file}:${m.location.start.line} | ${m.mutatorName} | \`${m.replacement.replaceAll(/\s+/g, ' ').slice(0, 70)}\` | ${m.status} |`,

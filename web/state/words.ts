@@ -2,10 +2,10 @@ import { computed } from 'vue'
 import type { Uncovered } from '#core/reading'
 import {
   formatMass,
-  formatMoney,
   formatPercent,
   fromKg,
   massDigits,
+  minor,
   PLAIN,
   sayIssue,
   saysFor,
@@ -56,8 +56,9 @@ export function useWords() {
     massRange: (range: Parameters<Says['massRange']>[0]) => says.value.massRange(range),
     massFigure: (kg: Kg) => fromKg(kg, unit.value).toFixed(massDigits(unit.value)),
     massChange: (kg: Kg) => signed(formatMass(kg, unit.value), kg),
-    money: (minor: number) => says.value.money(minor),
-    moneyChange: (minor: number) => signed(formatMoney(minor, currency.value), minor),
+    /** An amount in whole minor units; a difference of two amounts is one too. */
+    money: (amount: number) => says.value.money(minor(amount)),
+    moneyChange: (amount: number) => signed(says.value.money(minor(amount)), amount),
     price: (price: Parameters<Says['price']>[0]) => says.value.price(price),
     issue: (issue: Issue) => sayIssue(issue, says.value),
     percent: (ratio: number) => formatPercent(ratio),

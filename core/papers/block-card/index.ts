@@ -152,6 +152,9 @@ function opening(
  */
 export const blockCard = paperKind({
   title: 'Block card',
+  asks: 'Block card',
+  standsAt: ['bench'],
+  forms: ['pdf'],
   schema,
   up: { 1: numbered },
   make(about: About) {

@@ -60,6 +60,9 @@ function rowsOf({ read, says }: About): CutSheet['rows'] {
 
 export const cutSheet = paperKind({
   title: 'Cut sheet',
+  asks: 'Cut sheet',
+  standsAt: ['sold', 'bench'],
+  forms: ['pdf'],
   schema,
   up: { 1: (data) => numbered({ ...data, what: data.what ?? hogs(Number(data.count)) }) },
   make(about: About) {

@@ -46,6 +46,10 @@ const LOSS_WORD: Partial<Record<Loss['id'], string>> = {
 /** Take-home letter for a share. Weights of the cuts add up to the share's part of what the plan shows. */
 export const letter = paperKind({
   title: 'What to expect',
+  asks: 'Letter to its buyer',
+  standsAt: ['bench'],
+  forms: ['pdf'],
+  shared: true,
   schema,
   up: { 1: numbered },
   make(about: About) {

@@ -26,6 +26,9 @@ function inThousandths(data: Record<string, unknown>) {
 /** Cuts in the order they earn, those without a price left off. */
 export const priceList = paperKind({
   title: 'Price list',
+  asks: 'Price list',
+  standsAt: ['sold'],
+  forms: ['pdf', 'csv'],
   schema,
   up: { 1: (data) => numbered(inThousandths(data)) },
   make(about: About) {

@@ -8,6 +8,7 @@ import {
   currencyDigits,
   formatMoney,
   formatPrice,
+  minor,
   minorOf,
   parseMoney,
   priceIn,
@@ -54,7 +55,7 @@ watch(
 const issues = ref<FieldIssue[]>([])
 const CURRENCIES = ['USD', 'CAD', 'GBP', 'EUR', 'AUD', 'NZD'].map((id) => ({
   id,
-  word: `${id} (${formatMoney(0, id).replace(/[\d.,\s]/g, '')})`,
+  word: `${id} (${formatMoney(minor(0), id).replace(/[\d.,\s]/g, '')})`,
 }))
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 

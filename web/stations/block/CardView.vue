@@ -6,9 +6,8 @@ import { computed, ref } from 'vue'
 import { drawUp, stepDone, type BlockCard, type CardStep } from '#core/papers'
 import { SHARES, type FactBody, type Share } from '#core/records'
 import { kg, PLAIN } from '#core/measure'
-import FieldIssues from '../../pieces/FieldIssues.vue'
+import PaperButtons from '../../pieces/PaperButtons.vue'
 import { useReading } from '../../state/lot.ts'
-import { usePapers } from '../../state/papers.ts'
 import { useWords } from '../../state/words.ts'
 import { useFarm } from '../../state/farm.ts'
 import BlockTabs from './BlockTabs.vue'
@@ -18,7 +17,6 @@ import ReplanPane from './ReplanPane.vue'
 const { lot, read, note, withdraw, factOf } = useReading()
 const words = useWords()
 const store = useFarm()
-const { issues, busy, take } = usePapers(() => lot.value!.id)
 const floor = useLocalStorage('ekko-floor', false)
 const share = ref<Share>(2)
 const SHARE_WORDS: Record<Share, string> = { 1: 'Whole', 2: 'Half', 4: 'Quarter' }
@@ -70,42 +68,21 @@ function tick(step: CardStep) {
           @click="floor = !floor"
         />
         <template v-if="!floor">
-          <Button
-            size="small"
-            outlined
-            icon="pi pi-file-pdf"
-            label="Block card"
-            :loading="busy === 'block-cardpdf1'"
-            @click="take('block-card', 'pdf')"
-          />
-          <Button
-            size="small"
-            outlined
-            icon="pi pi-file-pdf"
-            label="Cut sheet"
-            :loading="busy === 'cut-sheetpdf1'"
-            @click="take('cut-sheet', 'pdf')"
-          />
-          <SelectButton
-            v-model="share"
-            :options="shares"
-            option-label="w"
-            option-value="v"
-            :allow-empty="false"
-            size="small"
-            aria-label="Share the letter is for"
-          />
-          <Button
-            size="small"
-            outlined
-            icon="pi pi-envelope"
-            label="Letter to its buyer"
-            :loading="busy === `letterpdf${share}`"
-            @click="take('letter', 'pdf', share)"
-          />
+          <PaperButtons :lot="lot!.id" place="bench" :share="share">
+            <template #share>
+              <SelectButton
+                v-model="share"
+                :options="shares"
+                option-label="w"
+                option-value="v"
+                :allow-empty="false"
+                size="small"
+                aria-label="Share the letter is for"
+              />
+            </template>
+          </PaperButtons>
         </template>
       </div>
-      <FieldIssues :issues="issues" />
       <ReplanPane v-if="!floor" />
       <section v-if="floor && next" class="now" aria-label="Next step">
         <p class="huge">{{ next.title }}</p>

@@ -2,17 +2,17 @@
 import { computed } from 'vue'
 import { minorOf, pricePer } from '#core/measure'
 import { ruleOf } from '#core/rules'
+import PaperButtons from '../../pieces/PaperButtons.vue'
 import { useKeys } from '../../state/keys.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import CostPane from './CostPane.vue'
-import PaperButtons from './PaperButtons.vue'
 import PriceTable from './PriceTable.vue'
 import SharePane from './SharePane.vue'
 import SkylinePane from './SkylinePane.vue'
 import SolvePane from './SolvePane.vue'
 
-const { read } = useReading()
+const { lot, read } = useReading()
 const words = useWords()
 useKeys(() => ({ c: () => document.getElementById('cost-label')?.focus() }))
 const rule = computed(() => ruleOf(read.value.plan.route))
@@ -53,7 +53,10 @@ const rule = computed(() => ruleOf(read.value.plan.route))
     <div class="stack">
       <SolvePane v-if="!rule || rule.sale === 'by-the-piece'" />
       <CostPane />
-      <PaperButtons />
+      <section class="stack">
+        <div class="pane-head"><h2>Take away</h2></div>
+        <div class="row"><PaperButtons :lot="lot!.id" place="sold" /></div>
+      </section>
     </div>
   </div>
 </template>
