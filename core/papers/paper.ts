@@ -58,9 +58,9 @@ export const animalsOf = (about: About): string => {
 export function hangingWords({ read, says }: About): string | null {
   const hanging = read.stages.find((s) => s.id === 'hanging')
   if (!hanging) return null
-  return hanging.weighed
-    ? `${says.mass(hanging.kg)} (weighed, as hung on the day of cutting)`
-    : `about ${says.mass(hanging.kg)}, likely ${says.massRange(hanging.range!)} (aged ${read.plan.days} days; estimate)`
+  if (hanging.weighed) return `${says.mass(hanging.kg)} (weighed, as hung on the day of cutting)`
+  const likely = hanging.range ? `, likely ${says.massRange(hanging.range)}` : ''
+  return `about ${says.mass(hanging.kg)}${likely} (aged ${read.plan.days} days; estimate)`
 }
 
 export const dressingWords = ({ read }: About): string =>

@@ -63,6 +63,11 @@ describe('the block card', () => {
     const hog = card(read('hog'))
     expect(hog.steps[0]!.title).toBe('Break along the lines')
   })
+  it('is there before a carcass was drawn: the hanging weight, and nothing said of how likely', () => {
+    const printed = card(reckon(flowOf('hog'), lotOf('hog', []), FARM, 0))
+    expect(printed.steps.length).toBeGreaterThan(3)
+    expect(printed.hanging).toMatch(/^about [\d.]+ lb \(aged \d+ days; estimate\)$/)
+  })
   it('names each side where they differ, and the caution of each step', () => {
     const r = read('hog', [{ field: 'path', target: 'loin', side: 'right', value: 'loin-roasts' }])
     const loins = card(r).steps.filter((s) => s.title === 'Loin')

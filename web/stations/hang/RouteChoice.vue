@@ -26,7 +26,7 @@ const take = (value: Route) => note({ kind: 'observation', what: 'route', value 
         @update:model-value="take(r.id)"
       />
       <span
-        ><b>{{ r.label }}.</b>
+        ><b>{{ r.label }}. </b>
         <span v-if="read.plan.route === r.id || !read.plan.route" class="muted">{{ r.says }}</span></span
       >
     </label>
