@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest'
+import { KG_PER_LB, minor } from '#core/measure'
+import { takePath, type Said } from '#core/plan'
+import { ANATOMIES } from '#core/anatomy'
+import type { FactBody } from '#core/records'
+import { flowOf } from '../carcass/testing.ts'
+import { productsOf, progressOf, reckon, STANDINGS, type LotState } from './index.ts'
+import { FARM, lotOf, packOf } from './testing.ts'
+
+const of = (lot: LotState) => progressOf(reckon(flowOf('hog'), lot, FARM, 0))
+const FEED: FactBody = { kind: 'cost', label: 'Feed', amount: 40_000 }
+const INSPECTED: FactBody = { kind: 'observation', what: 'route', value: 'inspected' }
+const WAY = takePath(ANATOMIES.hog, 'loin', ['left', 'right'], 'loin-roasts')
+const hot = (...said: Said[]) => lotOf('hog', said, 'hot', 185)
+
+describe('where a lot stands, and what comes next', () => {
+  it('goes from alive over hanging and packing to packed', () =>
+    expect(STANDINGS).toEqual(['alive', 'hanging', 'packing', 'packed']))
+  it.each<[string, LotState, string, string]>([
+    ['nothing weighed', { ...lotOf('hog'), weighings: [] }, 'alive', 'weigh'],
+    ['alive, nothing paid', lotOf('hog'), 'alive', 'enter-costs'],
+    ['alive and paid for', lotOf('hog', [FEED]), 'alive', 'plan'],
+    ['alive and planned', lotOf('hog', [FEED, ...WAY]), 'alive', 'weigh-again'],
+    ['hung, nothing paid', hot(), 'hanging', 'enter-costs'],
+    ['hung, route not said', hot(FEED), 'hanging', 'say-route'],
+    ['hung, route said', hot(FEED, INSPECTED), 'hanging', 'plan'],
+    ['hung and planned', hot(FEED, INSPECTED, ...WAY), 'hanging', 'price'],
+    ['first pack weighed', { ...hot(), packs: [packOf('bacon', 5)] }, 'packing', 'weigh-packs'],
+  ])('%s', (_, lot, standing, next) => {
+    const p = of(lot)
+    expect([p.standing, p.next]).toEqual([standing, next])
+  })
+  it('packed is where every product is done; then the sum is looked at', () => {
+    const products = productsOf(reckon(flowOf('hog'), hot(), FARM, 0)).map((c) => c.cut.id)
+    const tick = (cut: string): FactBody => ({ kind: 'tick', what: 'cut', of: cut, side: 'animal' })
+    const packs = [packOf('bacon', 5)]
+    expect(of({ ...hot(...products.map(tick)), packs })).toMatchObject({
+      standing: 'packed',
+      next: 'look-at-sum',
+      key: { is: 'packed', weighed: true },
+    })
+    expect(of({ ...hot(...products.slice(1).map(tick)), packs }).standing).toBe('packing')
+  })
+  it('the figure that counts is the latest that was weighed: live, hot, hanging, then what is packed', () => {
+    expect(of(lotOf('hog')).key).toMatchObject({ is: 'live', weighed: true })
+    expect(of(lotOf('hog')).key!.kg).toBeCloseTo(260 * KG_PER_LB, 3)
+    expect(of(hot()).key).toMatchObject({ is: 'hot', weighed: true })
+    expect(of(hot()).key!.kg).toBeCloseTo(185 * KG_PER_LB, 3)
+    const hung = hot()
+    const aged = { ...hung.weighings[0]!, stage: 'hanging', basis: 'aged' } as const
+    expect(of({ ...hung, weighings: [aged] }).key).toMatchObject({ is: 'hanging', weighed: true })
+    const packing = of({ ...hot(), packs: [packOf('bacon', 5)] })
+    expect(packing.key).toMatchObject({ is: 'packed', weighed: false })
+    expect(of({ ...hot(), weighings: [] }).key).toBeNull()
+  })
+  it('the goal of Cover is cost and target over cost: $400 and a target of $100 is 125 %', () => {
+    const target: Said = { field: 'target', target: 'lot', side: 'animal', value: minor(10_000) }
+    expect(of(lotOf('hog', [FEED, target])).goal).toBe(1.25)
+    expect(of(lotOf('hog', [FEED])).goal).toBeNull()
+    expect(of(lotOf('hog', [target])).goal).toBeNull()
+  })
+  it('Cover is the lot’s own, or why there is none', () => {
+    const read = reckon(flowOf('hog'), lotOf('hog', [FEED]), FARM, 0)
+    expect(of(lotOf('hog', [FEED]))).toMatchObject({ cover: read.money.cover, uncovered: null })
+    expect(of(lotOf('hog'))).toMatchObject({ cover: null, uncovered: 'no-costs' })
+  })
+})
