@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES } from '#core/anatomy'
 import { heaviestCarcass } from '#core/carcass'
-import { KG_PER_LB, type Issue } from '#core/measure'
+import { grams, KG_PER_LB, type Issue } from '#core/measure'
 import { takePath } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { judgePacks, reckon, type LotState, type PackRow } from './index.ts'
@@ -15,14 +15,14 @@ const hung = (): LotState => {
 
 describe('what is impossible about packs', () => {
   it('a pack under 5 g holds nothing a person buys; 5 g may be a sprig of fat, and no packs are none too light', () => {
-    const grams = (g: number, packs: number): PackRow => ({ ...packOf('bacon', 1, packs), grams: g })
-    expect(judge(hung(), grams(49, 10))).toMatchObject({
+    const weighing = (g: number, packs: number): PackRow => ({ ...packOf('bacon', 1, packs), grams: grams(g) })
+    expect(judge(hung(), weighing(49, 10))).toMatchObject({
       code: 'packs-too-light',
       field: 'packs',
       figures: { packs: 10, eachGrams: 4.9, shown: { value: 1, unit: 'lb' } },
     })
-    expect(judge(hung(), grams(50, 10))).toBeNull()
-    expect(judge(hung(), grams(2, 0))).toBeNull()
+    expect(judge(hung(), weighing(50, 10))).toBeNull()
+    expect(judge(hung(), weighing(2, 0))).toBeNull()
   })
   it('more than what hung, with 2 % for scales and wet meat, what is added in cure and offal kept beside', () => {
     const read = reckon(flowOf('hog'), hung(), FARM, 0)

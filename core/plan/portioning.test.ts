@@ -1,0 +1,130 @@
+import { describe, expect, it } from 'vitest'
+import { ANATOMIES, hog, type Portion } from '#core/anatomy'
+import { kg, KG_PER_LB, mm } from '#core/measure'
+import { choose, cutUp } from '../carcass/testing.ts'
+import { keepsBone, minutesOf, oddPortion, portionsOf, roastFor, spanOf, thicknessFor } from './index.ts'
+
+const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
+const span = (length: number) => ({ mm: mm(length), vertebrae: 7 })
+const odd = (portion: Portion, each = 1, length: number | null = 400) =>
+  oddPortion(portion, kg(each), length === null ? null : span(length))
+
+describe('what is odd about how a cut is divided', () => {
+  it('a slice with its kerf that is longer than the part', () => {
+    expect(odd(sawn(38.8), 1, 40)).toBeNull()
+    expect(odd(sawn(39), 1, 40.6)).toBeNull()
+    expect(odd(sawn(39), 1, 40)).toBe('39 mm is thicker than the 40 mm there are: nothing comes off whole.')
+    expect(odd(sawn(39), 1, 0)).toBeNull()
+    expect(odd(sawn(39), 1, null)).toBeNull()
+  })
+  it('too thin for a saw, too thick for a chop', () => {
+    expect(odd(sawn(7.9))).toBe('7.9 mm on a saw shatters the bone; 12 mm is the usual thinnest.')
+    expect(odd(sawn(8))).toBeNull()
+    expect(odd(sawn(80))).toBeNull()
+    expect(odd(sawn(81))).toBe('81 mm is a roast rather than a steak or chop.')
+  })
+  it('a roast of a piece much smaller than it, or past an oven', () => {
+    const roast = (of: number): Portion => ({ kind: 'roast', kg: of, perPack: 1 })
+    expect(odd(roast(2), 1.2)).toBeNull()
+    expect(odd(roast(2), 1.19)).toBe('The piece is smaller than that: it stays whole.')
+    expect(odd(roast(2), 0)).toBeNull()
+    expect(odd(roast(6), 6)).toBeNull()
+    expect(odd(roast(6.1), 6)).toBe('A roast of this size cooks unevenly and fits few ovens.')
+  })
+  it('a pack too thick to freeze quickly, and more to a pack than a household eats', () => {
+    const pack = (of: number): Portion => ({ kind: 'pack', kg: of, lb: 1 })
+    expect(odd(pack(2.5))).toBeNull()
+    expect(odd(pack(2.6))).toBe('A pack this thick freezes slowly; 500 g or 1 lb is usual.')
+    for (const kind of ['snapped', 'whole'] as const) {
+      const of = (perPack: number): Portion =>
+        kind === 'whole' ? { kind, perSide: 1, perPack } : { kind, perPack }
+      expect(odd(of(12))).toBeNull()
+      expect(odd(of(13))).toBe('13 to a pack is more than a household eats at once.')
+    }
+  })
+})
+
+describe('from what is wanted to how it is cut', () => {
+  it('a roast for six is 2.1 kg with its bone and 1.5 kg without', () => {
+    expect(roastFor(6, true)).toBeCloseTo(2.1, 9)
+    expect(roastFor(6, false)).toBeCloseTo(1.5, 9)
+  })
+  it('seven chops of a 230 mm loin are 31.5 mm thick with a 1.2 mm kerf, to the half millimetre below', () =>
+    expect(thicknessFor(mm(230), 7, 1.2)).toBe(31.5))
+  it('a cut keeps its bone where some way leaves it more than a tenth of it', () => {
+    const paths = (bone: number) => ({
+      paths: [{ ...hog.paths[0]!, outputs: [{ ...hog.paths[0]!.outputs[0]!, cut: 'x', bone }] }],
+    })
+    expect([keepsBone(paths(0.1), 'x'), keepsBone(paths(0.11), 'x'), keepsBone(paths(1), 'y')]).toEqual([
+      false,
+      true,
+      false,
+    ])
+  })
+})
+
+describe('packs and pieces', () => {
+  const c = cutUp('hog')
+  const of = (cut: string, portion: Portion, unit: 'kg' | 'lb' = 'kg', count = 1) =>
+    portionsOf(c.cutting, count, unit, new Map([[cut, portion]])).get(cut)!
+  const ground = c.cut('ground-pork')
+  it('packs by weight: as many as hold it all, in the pack of the farm’s unit', () => {
+    const pack = (size: number, lb = 99): Portion => ({ kind: 'pack', kg: size, lb })
+    expect(of('ground-pork', pack(0.5)).packs).toBe(Math.ceil(ground / 0.5))
+    expect(of('ground-pork', pack(0.5)).pieces).toBe(Math.ceil(ground / 0.5))
+    expect(of('ground-pork', pack(ground / 4)).packs).toBe(4)
+    expect(of('ground-pork', pack(ground / 4.001)).packs).toBe(5)
+    expect(of('ground-pork', pack(99, 1), 'lb').packs).toBe(Math.ceil(ground / KG_PER_LB))
+  })
+  it('what there is none of has no packs', () =>
+    expect(portionsOf(c.cutting, 1, 'kg').has('leg-steak')).toBe(false))
+  it('roasts: the piece of each side over the roast, to the nearest whole, at least one', () => {
+    const side = c.cut('butt-roast') / 2
+    const roast = (size: number, perPack = 1): Portion => ({ kind: 'roast', kg: size, perPack })
+    expect(of('butt-roast', roast(side / 2.4))).toMatchObject({ pieces: 4, packs: 4 })
+    expect(of('butt-roast', roast(side / 2.6))).toMatchObject({ pieces: 6, packs: 6 })
+    expect(of('butt-roast', roast(side * 9))).toMatchObject({ pieces: 2, packs: 2 })
+    expect(of('butt-roast', roast(side, 2))).toMatchObject({ pieces: 2, packs: 1 })
+  })
+  it('a lot of three has three times the pieces of a third of its weight, and packs are filled across animals', () => {
+    const side = c.cut('butt-roast') / 6
+    expect(of('butt-roast', { kind: 'roast', kg: side, perPack: 4 }, 'kg', 3)).toMatchObject({
+      pieces: 6,
+      packs: 2,
+    })
+  })
+  it('whole: so many a side', () => {
+    expect(of('butt-roast', { kind: 'whole', perSide: 3, perPack: 4 })).toMatchObject({ pieces: 6, packs: 2 })
+  })
+  it('what is left of a sawn length goes as the end: shorter than a slice and its kerf, at its share of the mass', () => {
+    const p = of('bone-in-chop', sawn(30))
+    const { mm: length } = spanOf(c.cutting, c.cutting.slot('loin', 'left')!, 1)
+    expect(p.pieces).toBe(2 * Math.floor(length / 31.2))
+    expect(p.endMm).toBeCloseTo(length % 31.2, 6)
+    expect(p.end).toBeCloseTo((c.cut('bone-in-chop') * p.endMm) / length, 6)
+    expect(of('bone-in-chop', { kind: 'snapped', perPack: 2 }).end).toBe(0)
+  })
+  it('a part without a length has neither mm nor vertebrae', () => {
+    const slot = c.cutting.slot('trim', 'animal')!
+    expect(spanOf(c.cutting, slot, 1)).toEqual({ mm: 0, vertebrae: 0 })
+  })
+  it('a length follows the third root of the weight of one animal: eight times the lot of eight is the same length', () => {
+    const big = cutUp('hog', undefined, { kg: 800 })
+    const at = (x: typeof c, count: number) => spanOf(x.cutting, x.cutting.slot('loin', 'left')!, count).mm
+    expect(at(big, 1)).toBeCloseTo(2 * at(c, 1), 6)
+    expect(at(big, 8)).toBeCloseTo(at(c, 1), 6)
+  })
+  it('minutes are those of every way that is taken on a part that is there, a way of both sides once', () => {
+    const sum = c.cutting.slots.reduce((s, x) => s + (x.holds ? x.path.minutes : 0), 0)
+    expect(minutesOf(c.cutting)).toBeCloseTo(sum, 9)
+    expect(minutesOf(c.cutting)).toBeGreaterThan(30)
+    const way = (id: string) => ANATOMIES.lamb.paths.find((p) => p.id === id)!.minutes
+    const saddle = cutUp('lamb', choose({ loin: 'loin-saddle' }), { conventions: { split: false } })
+    const chops = cutUp('lamb', choose({}), { conventions: { split: false } })
+    const loin = chops.cutting.slot('loin', 'left')!.path.id
+    expect(minutesOf(chops.cutting) - minutesOf(saddle.cutting)).toBeCloseTo(
+      2 * way(loin) - way('loin-saddle'),
+      9,
+    )
+  })
+})
