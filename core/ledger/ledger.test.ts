@@ -3,7 +3,20 @@ import loadHighs from 'highs'
 import { describe, expect, it } from 'vitest'
 import { kg, KG_PER_LB, minor, minorOf, priceOf, sayIssue, type Minor } from '#core/measure'
 import type { Fee } from '#core/records'
-import { costsOf, onGrid, priceInForce, sharePrices, solvePrices, takings, type PriceLine } from './index.ts'
+import {
+  costsOf,
+  FEE_KINDS,
+  feePerKg,
+  feesOf,
+  neededPerKg,
+  onGrid,
+  priceInForce,
+  sharePrices,
+  solvePrices,
+  takings,
+  takingsPerKg,
+  type PriceLine,
+} from './index.ts'
 
 const highs = await loadHighs()
 const both = (name: string) => ({ american: name, commonwealth: name })
@@ -202,5 +215,61 @@ describe('costs and takings', () => {
     const s = sharePrices(minor(100001), kg(80), 1, 'kg')
     expect(2 * s.half).toBeGreaterThanOrEqual(100001)
     expect(minorOf(s.price) * 80).toBeGreaterThanOrEqual(100001)
+  })
+  it('shares are the whole, half and quarter, each rounded up: $1,000.01 over 80 kg hanging is $12.51 a kg', () => {
+    expect(sharePrices(minor(100001), kg(80), 1, 'kg')).toEqual({
+      price: priceOf(1251, 'kg'),
+      whole: 100001,
+      half: 50001,
+      quarter: 25001,
+    })
+    expect(sharePrices(minor(100000), kg(80), 1, 'kg').price).toEqual(priceOf(1250, 'kg'))
+    expect(sharePrices(minor(200000), kg(160), 2, 'lb')).toEqual({
+      price: priceOf(Math.ceil(200000 / (160 / KG_PER_LB)), 'lb'),
+      whole: 100000,
+      half: 50000,
+      quarter: 25000,
+    })
+  })
+  it('what a drawn kilogram brings is what the whole brings, not rounded', () => {
+    expect(takingsPerKg(priceOf(800, 'kg'), 1)).toBeCloseTo(800, 9)
+    expect(takingsPerKg(priceOf(800, 'kg'), 0)).toBeCloseTo(400, 9)
+    expect(takingsPerKg(priceOf(800, 'lb'), 0.5) * KG_PER_LB).toBeCloseTo(600, 9)
+  })
+  it('the price that is needed on average is what is needed over what is sold; of nothing sold there is none', () => {
+    expect(neededPerKg(1200, kg(80))).toBe(15)
+    expect(neededPerKg(1200, kg(0))).toBeNull()
+  })
+  it('fees by weight follow the weight they are billed on, per lb as per lb', () => {
+    const by = (per: Fee['per'], basis: Fee['basis']): Fee => ({
+      kind: 'fee',
+      fee: 'cut-wrap',
+      amount: 100,
+      per,
+      basis,
+    })
+    expect(feePerKg({ 'cut-wrap': by('kg', 'hot') })).toEqual({ hot: 100, hanging: 0 })
+    expect(feePerKg({ 'cut-wrap': by('kg', 'hanging') })).toEqual({ hot: 0, hanging: 100 })
+    expect(feePerKg({ 'cut-wrap': by('lb', 'hot') }).hot).toBeCloseTo(100 / KG_PER_LB, 9)
+    expect(feePerKg({ kill: by('head', null), pack: by('pack', null) })).toEqual({ hot: 0, hanging: 0 })
+    const billed = { count: 3, hot: kg(100), hanging: kg(90), packs: 7, minutes: 0 }
+    const amount = (f: Fee) => feesOf({ [f.fee]: f }, billed)[0]!
+    expect(amount(by('kg', 'hot')).amount).toBe(10_000)
+    expect(amount(by('lb', 'hanging')).amount).toBe(Math.round(9000 / KG_PER_LB))
+    expect(amount(by('head', null))).toEqual({
+      id: 'cut-wrap',
+      label: 'Cut and wrap',
+      amount: 300,
+      fromPlan: true,
+    })
+    expect(amount(by('pack', null)).amount).toBe(700)
+  })
+  it('each kind of fee is asked for by what it is billed by', () => {
+    expect(FEE_KINDS.map((k) => [k.id, k.bill, k.asks('lb'), k.per('lb'), k.onWeight])).toEqual([
+      ['kill', 'Kill fee', 'Kill, per head', 'head', false],
+      ['cut-wrap', 'Cut and wrap', 'Cut and wrap, per lb', 'lb', true],
+      ['pack', 'Packing', 'Packing, per pack', 'pack', false],
+    ])
+    expect(FEE_KINDS[1]!.per('kg')).toBe('kg')
   })
 })
