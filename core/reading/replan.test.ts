@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, type Species } from '#core/anatomy'
+import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
 import { checkDecisions, takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { reckon, replan, type Trouble } from './index.ts'
@@ -45,11 +45,58 @@ describe('planning again from here', () => {
     expect(found.difference.money).toBe(after.money.net - read.money.net)
     expect(found.difference.minutes).toBeCloseTo(after.minutes - read.minutes, 9)
   })
-  it('with hands gone it takes less time, and never more', () => {
-    for (const species of ['hog', 'steer', 'lamb', 'broiler'] as const) {
-      const { read, after } = again(species, { kind: 'hands' })
+  it('with hands gone it takes less time, every change said can be had, and the difference is that of the plans', () => {
+    for (const species of SPECIES) {
+      const { read, found, after, lot } = again(species, { kind: 'hands' })
       expect(after.minutes, species).toBeLessThanOrEqual(read.minutes)
+      expect(checkDecisions(ANATOMIES[species], lot, found.decisions, false), species).toEqual([])
+      expect(after.plan.dropped, species).toEqual([])
+      for (const c of found.changes)
+        for (const side of c.sides) {
+          expect(read.cutting.slot(c.part, side)!.path.id, c.part).toBe(c.from)
+          expect(after.cutting.slot(c.part, side)!.path.id, c.part).toBe(c.to)
+        }
+      expect(found.difference.minutes, species).toBeCloseTo(after.minutes - read.minutes, 9)
+      expect(found.difference.takeHome, species).toBeCloseTo(
+        after.balance.products - read.balance.products,
+        9,
+      )
     }
+  })
+  it('loin and belly cut in one are parted in both, when the saw is down', () => {
+    const one = takePath(ANATOMIES.hog, 'loin', ['left', 'right'], 'loin-long-chops')
+    const { found, after, lot } = again('hog', { kind: 'tool', tool: 'saw' }, one)
+    expect(checkDecisions(ANATOMIES.hog, lot, found.decisions, false)).toEqual([])
+    expect(found.changes.map((c) => c.part)).toEqual(expect.arrayContaining(['loin', 'belly']))
+    expect(after.plan.dropped).toEqual([])
+  })
+  it('says for which parts no way is left, and leaves those as they are', () => {
+    const { found } = again('hog', { kind: 'tool', tool: 'grinder' })
+    expect(found.stuck).toEqual(['trim'])
+    expect(found.changes).toEqual([
+      { part: 'jowl', sides: ['left', 'right'], from: 'jowl-ground', to: 'jowl-cured' },
+    ])
+    expect(found.decisions[0]).toEqual({ field: 'without', target: 'grinder', side: 'animal', value: true })
+    expect(again('broiler', { kind: 'tool', tool: 'grinder' }).found).toMatchObject({
+      changes: [],
+      stuck: [],
+    })
+  })
+  it('sides that are cut otherwise are planned again each for itself', () => {
+    const left = takePath(ANATOMIES.hog, 'loin', ['left'], 'loin-boneless-chops')
+    const { found } = again('hog', { kind: 'tool', tool: 'saw' }, left)
+    expect(found.changes.filter((c) => c.part === 'loin').map((c) => c.sides)).toEqual([['right']])
+  })
+  it('a liver that was left already cannot be condemned, nor another organ with it', () => {
+    expect(again('hog', { kind: 'condemned', part: 'liver' }).found).toMatchObject({
+      changes: [],
+      decisions: [],
+    })
+  })
+  it('what is ticked off on one side is planned again on the other only', () => {
+    const done: Said[] = [{ kind: 'tick', what: 'step', of: 'loin', side: 'left' }]
+    const { found } = again('hog', { kind: 'tool', tool: 'saw' }, done)
+    expect(found.changes.filter((c) => c.part === 'loin').map((c) => c.sides)).toEqual([['right']])
   })
   it('a condemned liver is left, and nothing else changes', () => {
     const kept = takePath(ANATOMIES.hog, 'liver', ['animal'], 'liver-kept')

@@ -1,9 +1,16 @@
 import { lookup, sidesOf, type SideName, type Tool } from '#core/anatomy'
-import { SidedMap } from '#core/carcass'
 import { afterBench, lessWorth, type Worth } from '#core/ledger'
-import { takePath, type Plan } from '#core/plan'
+import type { Plan } from '#core/plan'
 import type { Decision } from '#core/records'
-import { alternativesFor, cutAs, pathIn, worthAs, type Alternative } from './alternatives.ts'
+import {
+  alternativesFor,
+  cutAs,
+  entriesOf,
+  pathIn,
+  withPaths,
+  worthAs,
+  type Alternative,
+} from './alternatives.ts'
 import type { Reckoning } from './lot.ts'
 
 /** What went wrong at the bench: a tool is down, an organ was condemned, a part was miscut, a pair of hands is gone. */
@@ -31,45 +38,56 @@ export interface Replan {
 
 /**
  * Best remaining choices from here: parts ticked off stay as they were cut. With a tool down every part planned with it
- * takes, of the ways that make the same kind of cut, or else of all, the one that brings most after fees; with hands gone each takes the way that needs least time; a condemned
- * organ is left; a miscut part cannot stay whole, so it takes another way than a roast where one is left. One part after another down the carcass, each valued in the whole plan as changed so far.
+ * takes, of the ways that make the same kind of cut, or else of all, the one that brings most after fees; with hands gone
+ * each takes the way that needs least time; a condemned organ is left; a miscut part cannot stay whole, so it takes another
+ * way than a roast where one is left. One part after another down the carcass, each valued in the whole plan as changed so
+ * far; what was cut in one with a part that changed changes too.
  */
 export function replan(read: Reckoning, trouble: Trouble): Replan {
-  const { plan, flow } = read
-  const { anatomy } = flow
-  const changes: Change[] = []
-  const decisions: Decision[] = []
+  const { plan } = read
   const stuck: string[] = []
+  const down: Decision[] = []
   let now: Plan = plan
   if (trouble.kind === 'tool') {
     now = { ...plan, without: new Set([...plan.without, trouble.tool]) }
-    decisions.push({ field: 'without', target: trouble.tool, side: 'animal', value: true })
+    down.push({ field: 'without', target: trouble.tool, side: 'animal', value: true })
   }
-  for (const part of anatomy.parts) {
+  for (const part of read.flow.anatomy.parts) {
     const sides = sidesOf(part).filter((s) => concerned(read, now, trouble, part.id, s))
     for (const group of alike(sides, (s) => pathIn(read, now, part.id, s))) {
-      const from = pathIn(read, now, part.id, group[0]!)
       const cutting = cutAs(read, now.choices)
       if (!group.some((side) => cutting.slot(part.id, side)?.holds)) continue
+      const from = pathIn(read, now, part.id, group[0]!)
       const chosen = best(read, trouble, alternativesFor(read, part.id, group, now), from)
-      if (!chosen) {
-        stuck.push(part.id)
-        continue
-      }
-      if (chosen.path === from) continue
-      const taken = takePath(anatomy, part.id, group, chosen.path)
-      const entries = taken.map((d) => ({ id: d.target, side: d.side, value: d.value! }))
-      now = {
-        ...now,
-        choices: { ...now.choices, paths: new SidedMap([...now.choices.paths, ...entries]) },
-      }
-      decisions.push(...taken)
-      changes.push({ part: part.id, sides: group, from, to: chosen.path })
+      if (!chosen) stuck.push(part.id)
+      else if (chosen.path !== from)
+        now = { ...now, choices: withPaths(read, now, entriesOf(read, part.id, group, chosen.path)) }
     }
   }
+  const changes = changesOf(read, now)
   const worth = (p: Plan) => worthAs(read, cutAs(read, p.choices))
-  return { changes, decisions, stuck, difference: lessWorth(worth(now), worth(plan)) }
+  return {
+    changes,
+    decisions: [...down, ...changes.flatMap(decisionsOf)],
+    stuck,
+    difference: lessWorth(worth(now), worth(plan)),
+  }
 }
+
+/** Parts that are cut otherwise than planned, both sides together where they were and will be alike. */
+const changesOf = (read: Reckoning, now: Plan): Change[] =>
+  read.flow.anatomy.parts.flatMap((part) => {
+    const way = (side: SideName) => ({
+      from: pathIn(read, read.plan, part.id, side),
+      to: pathIn(read, now, part.id, side),
+    })
+    const changed = sidesOf(part).filter((side) => way(side).from !== way(side).to)
+    const groups = alike(changed, (side) => `${way(side).from} ${way(side).to}`)
+    return groups.map((sides) => ({ part: part.id, sides, ...way(sides[0]!) }))
+  })
+
+const decisionsOf = ({ part, sides, to }: Change): Decision[] =>
+  sides.map((side) => ({ field: 'path', target: part, side, value: to }))
 
 /** Both sides together where they are cut alike, else each for itself. */
 const alike = (sides: readonly SideName[], path: (side: SideName) => string): SideName[][] =>
