@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type SideName, type Species } from '#core/anatomy'
 import { afterBench } from '#core/ledger'
-import type { Names } from '#core/measure'
+import { kg, minor, type Names } from '#core/measure'
 import type { Decision } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { housePlans } from '#core/plan'
@@ -15,7 +15,7 @@ import {
   type Difference,
   type PlanFigures,
 } from './index.ts'
-import { FARM as farm, lotOf } from './testing.ts'
+import { FARM as farm, lotOf, packOf } from './testing.ts'
 const value = (species: Species, name: string | null): PlanFigures => {
   const lot = lotOf(species)
   const flow = flowOf(species)
@@ -111,5 +111,89 @@ describe('plans side by side', () => {
     const after = reckon(flow, lotOf('steer', figures.decisions), farm, 0)
     expect(after.balance.products).toBeCloseTo(figures.worth.takeHome, 9)
     expect(after.money.net).toBe(figures.worth.money)
+  })
+})
+
+describe('a difference as a sentence about the second plan', () => {
+  const cut: Names = { american: 'Rib Chops', commonwealth: 'Cutlets' }
+  const say = (d: { about: string; by: number; cut?: Names }) => sayDifference(d as Difference, 'Two', words)
+  it.each<[string, number, string]>([
+    ['money', 1250, 'Two brings $12.50 more after fees.'],
+    ['money', -1250, 'Two brings $12.50 less after fees.'],
+    ['take-home', 2.5, 'Two takes 2.50 kg more home.'],
+    ['take-home', -2.5, 'Two takes 2.50 kg less home.'],
+    ['minutes', 7.4, 'Two costs 7 minutes more at the bench.'],
+    ['minutes', -7.6, 'Two costs 8 minutes less at the bench.'],
+    ['packs', 1, 'Two makes 1 pack more to wrap.'],
+    ['packs', -1, 'Two makes 1 pack fewer to wrap.'],
+    ['packs', 3, 'Two makes 3 packs more to wrap.'],
+    ['bone', 1, 'Two leaves 1.00 kg more in the bone bin.'],
+    ['bone', -1, 'Two leaves 1.00 kg less in the bone bin.'],
+    ['fat', 1, 'Two trims 1.00 kg more fat away.'],
+    ['fat', -1, 'Two trims 1.00 kg less fat away.'],
+    ['gains', 1.5, 'Two has rib chops (1.50 kg), which the other has not.'],
+    ['loses', -1.5, 'Two has no rib chops; the other has 1.50 kg.'],
+  ])('%s %d', (about, by, said) => expect(say({ about, by, cut })).toBe(said))
+})
+
+describe('what matters between two plans', () => {
+  const base = value('hog', null)
+  const like = (more: Partial<PlanFigures['worth']>): PlanFigures => ({
+    ...base,
+    worth: { ...base.worth, ...more },
+  })
+  const between = (more: Partial<PlanFigures['worth']>) => differencesOf(base, like(more))
+  it.each(['minutes', 'packs', 'bone', 'fat'] as const)(
+    '%s: more than 2 %% either way, and not less',
+    (about) => {
+      const was = base.worth[about] as number
+      expect(was).toBeGreaterThan(1)
+      const by = (to: number) => between({ [about]: was * to })
+      expect([by(1.019), by(0.981)]).toEqual([[], []])
+      expect(by(1.021)).toMatchObject([{ about }])
+      expect((by(1.021)[0] as { by: number }).by).toBeCloseTo(was * 0.021, 9)
+      expect((by(0.979)[0] as { by: number }).by).toBeCloseTo(-was * 0.021, 9)
+    },
+  )
+  it('money is what is left after the plan’s own fees and hours', () => {
+    const money = afterBench(base.worth)
+    expect(between({ fees: minor(money * 0.01) })).toEqual([])
+    expect(between({ fees: minor(money * 0.05) })).toEqual([{ about: 'money', by: -minor(money * 0.05) }])
+    expect(between({ labour: minor(money * 0.05) })).toEqual([{ about: 'money', by: -minor(money * 0.05) }])
+  })
+  it('weight taken home, by name', () =>
+    expect(between({ takeHome: kg(base.worth.takeHome * 1.05) })).toMatchObject([{ about: 'take-home' }]))
+  it('anything is much beside nothing', () => {
+    const none = like({ bone: kg(0) })
+    expect(differencesOf(none, like({ bone: kg(0.1) }))).toEqual([{ about: 'bone', by: 0.1 }])
+  })
+  it('the three cuts that bring most of those one plan has alone, and none that both have or that is no product', () => {
+    const boneless = value('hog', 'Retail, boneless')
+    const gains = differencesOf(base, boneless).filter((d) => d.about === 'gains')
+    const own = boneless.read.cuts
+      .filter((c) => c.cut.kind === 'product' && !base.read.cuts.some((x) => x.cut.id === c.cut.id))
+      .toSorted((a, b) => b.value - a.value)
+    expect(own.length).toBeGreaterThan(3)
+    expect(gains).toEqual(own.slice(0, 3).map((c) => ({ about: 'gains', by: c.kg, cut: c.cut.names })))
+  })
+  it('a plan that cannot be kept whole says what is left out; without one nothing is', () => {
+    const flow = flowOf('hog')
+    const lot = lotOf('hog')
+    const plan = {
+      ...housePlans(ANATOMIES.hog)[0]!,
+      paths: [{ part: 'wing', side: 'left' as const, path: 'x' }],
+    }
+    expect(valuePlan(flow, lot, reckon(flow, lot, farm, 0), plan).leftOut.map((l) => l.what)).toEqual([
+      'wing: x',
+    ])
+    expect(base).toMatchObject({ leftOut: [], decisions: [] })
+  })
+  it('each plan is valued whole: what was packed so far is left out of it', () => {
+    const flow = flowOf('hog')
+    const lot = lotOf('hog')
+    const packed = { ...lot, packs: [packOf('bacon', 40, 9)] }
+    const now = reckon(flow, packed, farm, 0)
+    expect(valuePlan(flow, packed, now, null).worth).toEqual(base.worth)
+    expect(now.worth).not.toEqual(base.worth)
   })
 })

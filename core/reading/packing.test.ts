@@ -15,7 +15,10 @@ const hung = (): LotState => {
 
 describe('what is impossible about packs', () => {
   it('a pack under 5 g holds nothing a person buys; 5 g may be a sprig of fat, and no packs are none too light', () => {
-    const weighing = (g: number, packs: number): PackRow => ({ ...packOf('bacon', 1, packs), grams: grams(g) })
+    const weighing = (g: number, packs: number): PackRow => ({
+      ...packOf('bacon', 1, packs),
+      grams: grams(g),
+    })
     expect(judge(hung(), weighing(49, 10))).toMatchObject({
       code: 'packs-too-light',
       field: 'packs',
