@@ -1,0 +1,190 @@
+import { describe, expect, it } from 'vitest'
+import { UNNAMED, type Author, type Decision, type FactBody } from '#core/records'
+import {
+  checkUndo,
+  conflicts,
+  latest,
+  nextRedo,
+  nextUndo,
+  NO_LOG,
+  standingFact,
+  tried,
+  type CommandRow,
+  type FactRow,
+} from './index.ts'
+
+const ME: Author = { device: 'a', person: 'p' }
+const NEIGHBOUR: Author = { device: 'a', person: 'q' }
+const OTHER: Author = { device: 'b', person: 'p' }
+const path = (target: string, value: string | null, side: 'left' | 'right' = 'left'): Decision => ({
+  field: 'path',
+  target,
+  side,
+  value,
+})
+
+/** A log that grows: each batch has a letter, each decision the next revision. */
+function written(
+  ...batches: [batch: string, decisions: Decision[], more?: Partial<CommandRow> & { by?: Author }][]
+) {
+  let rev = 0
+  return batches.flatMap(([batch, decisions, { by = ME, ...more } = {}]) =>
+    decisions.map((decision): CommandRow => ({
+      id: `${++rev}`,
+      rev,
+      batch,
+      undoes: null,
+      redoes: null,
+      decision,
+      ...by,
+      ...more,
+    })),
+  )
+}
+const undoing = (batch: string) => ({ undoes: batch })
+const redoing = (batch: string) => ({ redoes: batch })
+const codes = (
+  commands: CommandRow[],
+  which: { undoes?: string; redoes?: string },
+  decisions: Decision[],
+  by = ME,
+) =>
+  checkUndo(commands, { undoes: which.undoes ?? null, redoes: which.redoes ?? null }, decisions, by).map(
+    (i) => `${i.field} ${i.code}`,
+  )
+
+describe('taking back and bringing back', () => {
+  const a = path('loin', 'loin-roasts')
+  const b = path('leg', 'leg-grind')
+  it('gives each field the value it had before the batch, or the usual', () => {
+    const log = written(['A', [a]], ['B', [path('loin', 'loin-grind'), b]])
+    expect(nextUndo(log, ME)).toEqual({ batch: 'B', decisions: [a, path('leg', null)] })
+    const once = written(['A', [path('loin', 'loin-chops'), a]])
+    expect(nextUndo(once, ME)).toEqual({ batch: 'A', decisions: [path('loin', null)] })
+  })
+  it('what was undone is brought back last first, until something new is decided', () => {
+    const log = written(
+      ['A', [a]],
+      ['B', [b]],
+      ['C', [path('leg', null)], undoing('B')],
+      ['D', [path('loin', null)], undoing('A')],
+    )
+    expect(nextUndo(log, ME)).toBeNull()
+    expect(nextRedo(log, ME)).toEqual({ batch: 'A', decisions: [a] })
+    const again = [...log, ...written(['E', [a], redoing('A')]).map((c) => ({ ...c, rev: 9 }))]
+    expect(nextUndo(again, ME)!.batch).toBe('A')
+    expect(nextRedo(again, ME)).toEqual({ batch: 'B', decisions: [b] })
+    const fresh = [...log, ...written(['F', [b]]).map((c) => ({ ...c, rev: 9 }))]
+    expect(nextRedo(fresh, ME)).toBeNull()
+    expect(nextUndo(fresh, ME)!.batch).toBe('F')
+  })
+  it('another device, or another person on this one, is somebody else', () => {
+    const log = written(
+      ['A', [a]],
+      ['B', [b], { by: OTHER }],
+      ['C', [path('belly', 'belly-slab')], { by: NEIGHBOUR }],
+    )
+    expect([ME, OTHER, NEIGHBOUR].map((by) => nextUndo(log, by)!.batch)).toEqual(['A', 'B', 'C'])
+    expect(codes(log, undoing('B'), [path('leg', null)])).toEqual(['undoes undo-not-yours'])
+    expect(codes(log, undoing('C'), [path('belly', null)])).toEqual(['undoes undo-not-yours'])
+    const undone = [
+      ...log,
+      ...written(['D', [path('leg', null)], { ...undoing('B'), by: OTHER }]).map((c) => ({ ...c, rev: 9 })),
+    ]
+    expect(nextRedo(undone, ME)).toBeNull()
+    expect(codes(undone, redoing('B'), [b])).toEqual(['redoes undo-not-yours'])
+    expect(nextRedo(undone, OTHER)!.batch).toBe('B')
+  })
+  it('a batch of which nothing is left is passed over', () => {
+    const log = written(['A', [a]], ['B', [b]], ['C', [path('leg', 'leg-whole')], { by: OTHER }])
+    expect(nextUndo(log, ME)).toEqual({ batch: 'A', decisions: [path('loin', null)] })
+  })
+  it('may only take back what is there to take back, whole, and nothing else', () => {
+    const log = written(['A', [a, b]])
+    const [loin, leg] = [path('loin', null), path('leg', null)]
+    expect(codes(log, undoing('A'), [loin, leg])).toEqual([])
+    expect(codes(log, undoing('A'), [loin])).toEqual(['undoes undo-elsewhere'])
+    expect(codes(log, undoing('A'), [loin, leg, path('belly', null)])).toEqual(['undoes undo-elsewhere'])
+    expect(codes(log, undoing('X'), [loin])).toEqual(['undoes nothing-to-undo'])
+    expect(codes(log, redoing('A'), [a, b])).toEqual(['redoes nothing-to-undo'])
+    const undone = [...log, ...written(['B', [loin, leg], undoing('A')]).map((c) => ({ ...c, rev: 9 }))]
+    expect(codes(undone, undoing('A'), [loin, leg])).toEqual(['undoes nothing-to-undo'])
+    expect(codes(undone, redoing('A'), [a, b])).toEqual([])
+    expect(codes(log, {}, [path('wing', 'x')])).toEqual([])
+  })
+  it('what was written before devices had names is anyone’s to take back', () => {
+    const old = written(['A', [a], { by: { device: UNNAMED, person: UNNAMED } }])
+    expect(nextUndo(old, OTHER)!.batch).toBe('A')
+    expect(codes(old, undoing('A'), [path('loin', null)], OTHER)).toEqual([])
+  })
+})
+
+describe('two windows', () => {
+  const log = written(
+    ['A', [path('loin', 'loin-roasts')]],
+    ['B', [path('loin', 'loin-grind')], { by: OTHER }],
+  )
+  it('a page that has heard of a decision is not in conflict with it; one that has not, is', () => {
+    const mine = path('loin', 'loin-chops')
+    expect(conflicts(log, 2, [mine])).toEqual([])
+    expect(conflicts(log, 1, [mine])).toEqual([{ mine, theirs: path('loin', 'loin-grind'), rev: 2 }])
+    expect(conflicts(log, 0, [mine], ['B'])).toEqual([])
+    expect(conflicts(log, 0, [mine], ['A'])).toHaveLength(1)
+  })
+  it('the same value, another side, another field, another part: no conflict', () => {
+    for (const d of [
+      path('loin', 'loin-grind'),
+      path('loin', 'x', 'right'),
+      path('leg', 'x'),
+      { field: 'line', target: 'loin', side: 'left', value: 'x' } as Decision,
+    ])
+      expect(conflicts(log, 0, [d])).toEqual([])
+  })
+  it('the latest on each key counts', () => {
+    expect([...latest(log).values()].map((c) => c.batch)).toEqual(['B'])
+    expect(latest([...log, ...written(['C', [path('loin', 'x', 'right')]])]).size).toBe(2)
+  })
+})
+
+describe('what is said is tried without being kept', () => {
+  const ribs = (value: number): FactBody => ({ kind: 'observation', what: 'ribs', value })
+  const row = (id: string, fact: FactBody, corrects: string | null = null, stands = true): FactRow => ({
+    id,
+    fact,
+    corrects,
+    stands,
+    at: '',
+  })
+  it('a fact takes the place of the one about the same thing, costs stand beside each other', () => {
+    const cost: FactBody = { kind: 'cost', label: 'Feed', amount: 1 }
+    const { facts, commands } = tried({ commands: [], facts: [row('1', ribs(14)), row('2', cost)] }, [
+      ribs(15),
+      cost,
+      path('loin', 'x'),
+    ])
+    expect(facts.map((f) => f.corrects)).toEqual([null, null, '1', null])
+    expect(facts.every((f) => f.stands)).toBe(true)
+    expect(commands.map((c) => c.rev)).toEqual([3])
+    expect(NO_LOG).toEqual({ commands: [], facts: [] })
+  })
+  it('decisions tried come after all that were kept', () => {
+    const log = { commands: written(['A', [path('loin', 'a')]]).map((c) => ({ ...c, rev: 40 })), facts: [] }
+    expect(tried(log, [path('loin', 'b'), path('loin', 'c')]).commands.map((c) => c.rev)).toEqual([
+      40, 41, 42,
+    ])
+    expect(log.commands).toHaveLength(1)
+  })
+  it('the fact in force about a thing is the one no later one corrects, and that was not withdrawn', () => {
+    const rows = [row('1', ribs(14)), row('2', ribs(15), '1')]
+    expect(standingFact(rows, ribs(9))?.id).toBe('2')
+    expect(standingFact([...rows, row('3', ribs(15), '2', false)], ribs(9))).toBeNull()
+    expect(standingFact(rows, { kind: 'observation', what: 'route', value: 'custom' })).toBeNull()
+    expect(
+      standingFact([row('1', { kind: 'cost', label: 'a', amount: 1 })], {
+        kind: 'cost',
+        label: 'a',
+        amount: 1,
+      }),
+    ).toBeNull()
+  })
+})
