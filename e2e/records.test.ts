@@ -22,6 +22,19 @@ describe('a lot hung by mistake', () => {
     await openLot(run, 'Teasel', 'price')
     await page.getByText('Grazing and hay').waitFor()
   })
+  it('says so where it is still open, and can be hung again there', async () => {
+    const { page } = run
+    const other = await run.open()
+    await openLot(run, 'Thistle', 'hang', other.page)
+    await openLot(run, 'Thistle', 'hang')
+    await page.getByText('Hung by mistake?').press('Enter')
+    await page.getByRole('button', { name: 'Take Thistle off the rail' }).press('Enter')
+    await other.page.getByText('Thistle is taken off the rail').waitFor()
+    expect(await other.page.getByText('Hung by mistake?').count()).toBe(0)
+    await other.page.getByRole('button', { name: 'Hang Thistle again' }).press('Enter')
+    await page.getByRole('link', { name: 'Thistle' }).first().waitFor()
+    await other.context.close()
+  })
 })
 
 describe('slips and photos', () => {

@@ -20,6 +20,7 @@ const open = provideLot(() => String(route.params.id))
 const { lot, reading, undoable, redoable, undo, redo } = open
 const helping = ref(false)
 const finding = ref(false)
+const isOff = computed(() => !!lot.value && readFacts(lot.value.facts).withdrawn)
 const others = computed(() =>
   [...store.lots.values()].filter((l) => !readFacts(l.facts).withdrawn).slice(0, 7),
 )
@@ -87,7 +88,17 @@ useKeys(() => ({
       <Button text size="small" icon="pi pi-question" aria-label="Keys" @click="helping = true" />
     </header>
     <TheStair />
-    <p v-if="store.oldPins.has(lot.anatomy)" class="old" role="note">
+    <p v-if="isOff" class="note" role="note">
+      <i class="pi pi-info-circle" aria-hidden="true" /> {{ lot.tag }} is taken off the rail.
+      <Button
+        text
+        size="small"
+        label="Hang it again"
+        :aria-label="`Hang ${lot.tag} again`"
+        @click="store.hangAgain(lot.id)"
+      />
+    </p>
+    <p v-if="store.oldPins.has(lot.anatomy)" class="note" role="note">
       <i class="pi pi-history" aria-hidden="true" /> Its figures are those of an earlier Ekko: what each cut
       weighs stays as it was then; pieces, likely ranges and minutes follow today’s rules.
     </p>
@@ -112,7 +123,7 @@ useKeys(() => ({
   padding: 0 1rem;
   border-bottom: 5px solid var(--ink);
 }
-.old {
+.note {
   margin: 0;
   padding: 0.3rem 1rem;
   color: var(--muted);

@@ -2,8 +2,6 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import type { Lot } from '#contracts'
-import { inForce } from '#core/records'
 import { STANDINGS } from '#core/reading'
 import { NEXT_WORDS, STANDING_WORDS, useSummaries, useWithdrawn } from '../frame/lotSummary.ts'
 import RailTag from '../frame/RailTag.vue'
@@ -17,11 +15,6 @@ const store = useFarm()
 const words = useWords()
 const summaries = useSummaries()
 const withdrawn = useWithdrawn()
-/** Hung after all: the withdrawal is withdrawn, and everything stands as it did. */
-function hangAgain(lot: Lot) {
-  const gone = inForce(lot.facts).filter((f) => f.fact.kind === 'withdrawal')
-  store.note(lot.id, [], gone)
-}
 const wanted = ref('')
 const groups = computed(() =>
   STANDINGS.map((id) => ({
@@ -150,7 +143,7 @@ const listed = computed(() => {
             outlined
             label="Hang it again"
             :aria-label="`Hang ${l.tag} again`"
-            @click="hangAgain(l)"
+            @click="store.hangAgain(l.id)"
           />
         </li>
       </ul>

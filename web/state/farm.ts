@@ -19,7 +19,7 @@ import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow } from '#core/carcass'
 import { standingFact, type CommandRow, type FactRow } from '#core/plan'
 import type { FarmFigures, LotState } from '#core/reading'
-import type { CutPlan, Decision, FactBody } from '#core/records'
+import { inForce, type CutPlan, type Decision, type FactBody } from '#core/records'
 import { minor, priceOf } from '#core/measure'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 import { ME } from './device.ts'
@@ -172,6 +172,16 @@ export const useFarm = defineStore('farm', () => {
     if (all.length > 0) queue.add({ lot, facts: all })
   }
 
+  /** Hung after all: the withdrawal is withdrawn, and everything stands as it did. */
+  function hangAgain(lot: string) {
+    const known = lots.value.get(lot)?.facts ?? []
+    note(
+      lot,
+      [],
+      inForce(known).filter((f) => f.fact.kind === 'withdrawal'),
+    )
+  }
+
   /** Puts another fact in the place of one: a cost that was mistyped. */
   function correct(lot: string, row: FactRow, fact: FactBody) {
     queue.add({ lot, facts: [{ id: uuid(), corrects: row.id, stands: true, fact }] })
@@ -248,6 +258,7 @@ export const useFarm = defineStore('farm', () => {
     decide,
     note,
     correct,
+    hangAgain,
     figures,
     oldPins,
     settle,

@@ -23,6 +23,17 @@ export const UNCOVERED_WORDS: Record<Uncovered, string> = {
   'not-for-sale': 'for the household: not sold',
 }
 
+/** "1.4 MB", "38 kB", "76 GB". */
+export function sayBytes(bytes: number): string {
+  const [size, unit] =
+    bytes >= 1e9
+      ? [bytes / 1e9, 'GB']
+      : bytes >= 1e6
+        ? [bytes / 1e6, 'MB']
+        : [Math.max(bytes / 1e3, 0.1), 'kB']
+  return `${size.toFixed(size < 10 ? 1 : 0)} ${unit}`
+}
+
 /** An instant in the farm's own time: "Wed 25 Nov 2026, 14:03". */
 const sayInstant = (at: string, zone: string): string =>
   new Intl.DateTimeFormat('en-GB', {

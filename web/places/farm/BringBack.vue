@@ -6,9 +6,9 @@ import type { Copies } from '#contracts'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import type { OpenCopies, Source } from '../../state/copies.ts'
-import { useWords } from '../../state/words.ts'
+import { sayBytes, useWords } from '../../state/words.ts'
 import { passphraseInput } from './passphrase.ts'
-import { heldBeside, sayBytes } from './copyWords.ts'
+import { heldBeside } from './copyWords.ts'
 
 /** Bringing a copy back, in two acts: a rehearsal beside the present records, which changes nothing, and the taking. */
 const { open, copies } = defineProps<{ open: OpenCopies; copies: Copies }>()

@@ -6,10 +6,10 @@ import { computed, onMounted, ref } from 'vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useCopies } from '../../state/copies.ts'
-import { useWords } from '../../state/words.ts'
+import { sayBytes, useWords } from '../../state/words.ts'
 import { passphraseInput } from './passphrase.ts'
 import BringBack from './BringBack.vue'
-import { sayBytes, sayLast } from './copyWords.ts'
+import { sayLast } from './copyWords.ts'
 import KeptBeam from './KeptBeam.vue'
 
 /** Copies of the records a person can trust: when the last was proven, where they lie, and bringing one back. */

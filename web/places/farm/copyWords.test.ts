@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Copies, Held } from '#contracts'
-import { heldBeside, sayBytes, sayLast, tagsOf } from './copyWords.ts'
+import { heldBeside, sayLast, tagsOf } from './copyWords.ts'
+import { sayBytes } from '../../state/words.ts'
 
 const held: Held = {
   farm: 'Fallowmere',
@@ -23,7 +24,8 @@ const copies = (more: Partial<Copies>): Copies => ({
 
 describe('copies in words', () => {
   it('show no more digits of a size than are of use', () => {
-    expect([980, 54_155, 1_440_000, 40_788_147, 82e9].map(sayBytes)).toEqual([
+    expect([12, 980, 54_155, 1_440_000, 40_788_147, 82e9].map(sayBytes)).toEqual([
+      '0.1 kB',
       '1.0 kB',
       '54 kB',
       '1.4 MB',

@@ -1,13 +1,6 @@
 import { formatDistance } from 'date-fns'
 import type { Copies, Held } from '#contracts'
 
-/** "1.4 MB", "38 kB", "76 GB". */
-export function sayBytes(bytes: number): string {
-  const [size, unit] =
-    bytes >= 1e9 ? [bytes / 1e9, 'GB'] : bytes >= 1e6 ? [bytes / 1e6, 'MB'] : [bytes / 1e3, 'kB']
-  return `${size.toFixed(size < 10 ? 1 : 0)} ${unit}`
-}
-
 export const KIND_WORD = { day: 'day', week: 'week', month: 'month', restore: 'before a restore' } as const
 
 /** One bundle may be kept as the day's, the week's and the month's: one tag for all of them, newest first. */

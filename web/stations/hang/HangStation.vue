@@ -34,7 +34,7 @@ const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'co
       </div>
       <WeighingList />
       <SlipList />
-      <WithdrawLot />
+      <WithdrawLot v-if="!read.plan.withdrawn" />
     </section>
     <section class="stack">
       <div class="pane-head"><h2>What does it weigh?</h2></div>

@@ -5,7 +5,7 @@ import { ATTACHMENT_TYPES } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { useAttachments } from '../../state/attachments.ts'
 import { useReading } from '../../state/lot.ts'
-import { useWords } from '../../state/words.ts'
+import { sayBytes, useWords } from '../../state/words.ts'
 
 /** Slips, tags and photos that belong to the lot; taken off, one stays on record and in the bundle. */
 const { lot, read, withdraw, factOf } = useReading()
@@ -34,9 +34,7 @@ async function chosen(event: Event) {
           {{ s.name }}
         </a>
         <small class="muted"
-          >{{ (s.bytes / 1000).toFixed(0) }} kB<template v-if="s.at"
-            >, {{ words.instant(s.at) }}</template
-          ></small
+          >{{ sayBytes(s.bytes) }}<template v-if="s.at">, {{ words.instant(s.at) }}</template></small
         >
         <Button
           text
