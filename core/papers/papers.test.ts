@@ -107,6 +107,17 @@ describe('the letter to a share buyer', () => {
       expect(l.losses.map((x) => x.name)).toContain('bones')
     },
   )
+  it.each(SHARES)('1/%d of the packs go with it, at least one of each cut', (share) => {
+    const r = read('steer')
+    const products = r.cuts.filter((c) => c.cut.kind === 'product' && c.kg > 1e-6)
+    const packs = asked('letter', r, share).rows.map((x) => x.packs)
+    expect(packs).toEqual(
+      products.map((c) => (c.packs > 0 ? `about ${Math.max(1, Math.round(c.packs / share))}` : '')),
+    )
+    const all = products.reduce((n, c) => n + c.packs, 0)
+    const told = packs.reduce((n, text) => n + Number(/\d+/.exec(text)?.[0] ?? 0), 0)
+    expect(told).toBeLessThan(all / share + products.length)
+  })
   it('mince is about a third of a beef hanging weight and often 40 % of the boxes (common practice)', () => {
     const r = read('steer', both('steer', 'chuck', 'chuck-blade-steaks'))
     const ground = r.cuts.filter((c) => c.cut.destination === 'G').reduce((s, c) => s + c.kg, 0)
