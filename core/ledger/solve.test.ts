@@ -108,6 +108,20 @@ describe('endings', () => {
     expect(prices.mince).toBe(549)
     expect(net).toBe(10 * 549 + 5 * 949)
   })
+  it('what falls short is raised on the cut that is raised least beside its exact price', () => {
+    const { prices } = solved(
+      10_000,
+      [line('mince', 10, 1), line('chop', 2, 2), line('ham', 8, 1, { ceiling: minor(440) })],
+      'halves',
+    )
+    expect(prices.ham).toBe(399)
+    expect(10 * prices.mince! + 2 * prices.chop! + 8 * 399).toBeGreaterThanOrEqual(10_000)
+    expect([prices.mince! % 50, prices.chop! % 50]).toEqual([49, 49])
+    for (const cut of ['mince', 'chop'] as const) {
+      const less = { ...prices, [cut]: prices[cut]! - 50 }
+      expect(10 * less.mince! + 2 * less.chop! + 8 * less.ham!).toBeLessThan(10_000)
+    }
+  })
   it('a floor between two endings keeps the higher one', () =>
     expect(solved(100, [line('mince', 10, 1, { floor: minor(501) })], 'fives').prices.mince).toBe(505))
   it('where endings under every ceiling fall short it is impossible, though the ceilings themselves would do', () => {

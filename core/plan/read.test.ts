@@ -206,6 +206,37 @@ describe('why a way cannot be taken', () => {
   })
 })
 
+describe('ways that shut each other out', () => {
+  const clash = (said: Said[], part: string, path: string, sides: ('left' | 'right')[]) => {
+    const issue = refusalOf(hog, plan('hog', ...said), part, sides, path)
+    return issue?.code === 'shut-out' ? issue.figures : null
+  }
+  it('are said both ways round, with the part and the way that is in the way', () => {
+    const bacon = clash([], 'spare-ribs', 'ribs-on-belly', ['right'])
+    expect(bacon).toMatchObject({ part: 'belly', path: 'belly-bacon' })
+    const on = [
+      ...takePath(hog, 'belly', ['left'], 'belly-slab'),
+      ...takePath(hog, 'spare-ribs', ['left'], 'ribs-on-belly'),
+    ]
+    expect(clash(on, 'belly', 'belly-bacon', ['left'])).toMatchObject({
+      part: 'spare-ribs',
+      path: 'ribs-on-belly',
+      reason: bacon!.reason,
+    })
+    expect(clash(on, 'belly', 'belly-bacon', ['right'])).toBeNull()
+    expect(clash(on, 'belly', 'belly-bacon', ['right', 'left'])).not.toBeNull()
+  })
+  it('a way never shuts out its own part, nor the part it is cut in one with', () => {
+    for (const a of Object.values(ANATOMIES))
+      for (const p of a.paths.filter((x) => x.together)) {
+        const issue = refusalOf(a, readPlan(a, NO_LOG), p.part, ['left', 'right'], p.id)
+        if (issue?.code === 'shut-out')
+          for (const t of p.together!) expect(issue.figures.part, p.id).not.toBe(t.part)
+      }
+    expect(clash([], 'loin', 'loin-long-chops', ['left'])).toBeNull()
+  })
+})
+
 describe('what can stand of what is wanted', () => {
   it('a way taken on one side of two falls, with the reason; the same on both stands', () => {
     const pair = (sides: ('left' | 'right')[]) =>

@@ -49,4 +49,30 @@ describe('what would have to change for a way that is refused', () => {
       }
     }
   })
+  it('is nothing for a way there is not, and only itself for one that is free', () => {
+    const plan = readPlan(hog, NO_LOG)
+    expect(wayTo(hog, plan, 'loin', ['left'], 'loin-of-old')).toBeNull()
+    expect(wayTo(hog, plan, 'wing', ['left'], 'loin-roasts')).toBeNull()
+    expect(wayTo(hog, plan, 'loin', ['left'], 'loin-roasts')).toEqual({
+      facts: [],
+      conventions: [],
+      paths: [],
+      bothSides: false,
+      decisions: takePath(hog, 'loin', ['left'], 'loin-roasts'),
+    })
+  })
+  it('is nothing where the tool is down or the part is cut', () => {
+    const down = tried(NO_LOG, [{ field: 'without', target: 'saw', side: 'animal', value: true }])
+    expect(wayTo(hog, readPlan(hog, down), 'loin', ['left'], 'loin-rack')).toBeNull()
+    const cut = tried(NO_LOG, [{ kind: 'tick', what: 'step', of: 'loin', side: 'left' }])
+    expect(wayTo(hog, readPlan(hog, cut), 'loin', ['left'], 'loin-roasts')).toBeNull()
+  })
+  it('a skinned hog would have to be scalded: said as the fact it is', () => {
+    const skinned = tried(NO_LOG, [{ kind: 'observation', what: 'dressing', of: 'skin', value: false }])
+    expect(wayTo(hog, readPlan(hog, skinned), 'belly', ['left'], 'belly-slab')).toMatchObject({
+      facts: [{ kind: 'observation', what: 'dressing', of: 'skin', value: true }],
+      conventions: [{ id: 'skin', value: true }],
+      decisions: takePath(hog, 'belly', ['left'], 'belly-slab'),
+    })
+  })
 })

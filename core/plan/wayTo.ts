@@ -15,7 +15,7 @@ export interface WayTo {
 
 /**
  * The shortest change that makes a refused path possible: the door reopened, both sides taken, the part that uses the
- * same bones cut another way. Null where nothing does. The path itself is the last of the decisions.
+ * same bones cut another way. Null where nothing does: a tool is down, the part is cut. The path itself is the last of the decisions.
  */
 export function wayTo(
   anatomy: Anatomy,
@@ -28,6 +28,7 @@ export function wayTo(
   const path = find.path(pathId)
   const partData = find.part(part)
   if (!path || !partData) return null
+  if (refusalOf(anatomy, plan, part, sides, pathId)?.code === 'step-done') return null
   const way: WayTo = { facts: [], decisions: [], conventions: [], paths: [], bothSides: false }
   const conventions = { ...plan.conventions }
   const openDoors = (needs: readonly string[] = []) => {

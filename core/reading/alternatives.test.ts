@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { ANATOMIES, type Species } from '#core/anatomy'
 import type { Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
-import { alternativesFor, lineOptions, rankedBy, reckon } from './index.ts'
+import { alternativesFor, lineOptions, outputsOf, rankedBy, reckon } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
 
 const read = (species: Species, ...said: Said[]) => reckon(flowOf(species), lotOf(species, said), FARM, 0)
@@ -83,5 +83,54 @@ describe('ways in an order', () => {
     expect(rankedBy('listed', all).map((a) => a.path)).not.toEqual(
       rankedBy('minutes', all).map((a) => a.path),
     )
+  })
+})
+
+describe('what comes of a part', () => {
+  const r = read('hog')
+  const of = (part: string, sides: ('left' | 'right' | 'animal')[]) => outputsOf(r.cutting, part, sides)
+  it('cuts as they are sold and parts as they go on, each once, the heaviest first, nothing that weighs nothing', () => {
+    for (const part of ['loin', 'belly', 'shoulder', 'leg']) {
+      const all = of(part, ['left', 'right'])
+      expect(all.map((o) => o.kg)).toEqual(all.map((o) => o.kg).toSorted((a, b) => b - a))
+      expect(all.every((o) => o.kg > 1e-6)).toBe(true)
+      const rows = (['left', 'right'] as const).flatMap((side) => [...r.cutting.slot(part, side)!.rows])
+      for (const o of all) {
+        const own = rows.filter((x) => (o.cut ? x.cut?.id === o.cut : !x.cut && x.part === o.part))
+        expect(own.length, `${part} ${o.cut ?? o.part}`).toBeGreaterThan(0)
+        const kg = own.reduce((sum, x) => sum + (o.cut ? x.product : x.green), 0)
+        expect(o.kg, `${part} ${o.cut ?? o.part}`).toBeCloseTo(kg, 9)
+      }
+      const named = new Set(all.map((o) => `${o.cut} ${o.cut ? '' : o.part}`))
+      expect(named.size, part).toBe(all.length)
+      const there = rows
+        .filter((x) => x.green > 1e-6)
+        .map((x) => `${x.cut?.id ?? null} ${x.cut ? '' : x.part}`)
+      expect(named, part).toEqual(new Set(there))
+    }
+  })
+  it('one side gives half of both; a part that is not there gives nothing', () => {
+    const [one, both] = [of('loin', ['left']), of('loin', ['left', 'right'])]
+    expect(one.map((o) => o.kg * 2)).toEqual(both.map((o) => expect.closeTo(o.kg, 9)))
+    expect(of('wing', ['left'])).toEqual([])
+    expect(of('loin', ['animal'])).toEqual([])
+  })
+  it('a shoulder is opened into parts, and bacon comes out lighter than the belly that was cured', () => {
+    const shoulder = of('shoulder', ['left', 'right']).filter((o) => o.cut === null)
+    expect(shoulder.map((o) => o.part)).toEqual(expect.arrayContaining(['butt', 'picnic']))
+    const bacon = of('belly', ['left', 'right']).find((o) => o.cut === 'bacon')!
+    const green = (['left', 'right'] as const).reduce(
+      (sum, side) => sum + r.cutting.slot('belly', side)!.rows.find((x) => x.cut?.id === 'bacon')!.green,
+      0,
+    )
+    expect(bacon.kg).toBeLessThan(green)
+  })
+  it('a way that is refused shows no outputs, and is worth what is in force', () => {
+    const all = alternativesFor(r, 'spare-ribs', ['left', 'right'])
+    const refused = all.filter((a) => a.refusal)
+    expect(refused.map((a) => a.path)).toEqual(['ribs-on-belly'])
+    const inForce = all.find((a) => a.inForce)!
+    for (const a of refused) expect([a.outputs, a.whole]).toEqual([[], inForce.whole])
+    for (const a of all.filter((x) => !x.refusal)) expect(a.outputs.length).toBeGreaterThan(0)
   })
 })

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { afterBench } from '#core/ledger'
 import { checkDecisions, takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
-import { reckon, replan, type Trouble } from './index.ts'
+import { alternativesFor, reckon, replan, type Trouble } from './index.ts'
 import { FARM as farm, lotOf } from './testing.ts'
 const HOT_LB: Record<Species, number> = { hog: 185, lamb: 60, steer: 700, broiler: 165 }
 const again = (species: Species, trouble: Trouble, before: Said[] = []) => {
@@ -110,5 +111,34 @@ describe('planning again from here', () => {
     const to = ANATOMIES.lamb.paths.find((p) => p.id === found.changes[0]!.to)!
     expect(to.destination).not.toBe('R')
     expect(found.difference.takeHome).not.toBe(0)
+  })
+  it('a miscut leg takes the way that brings most of those that make no roast', () => {
+    const { read, found } = again('hog', { kind: 'miscut', part: 'leg' })
+    const to = (path: string) => ANATOMIES.hog.paths.find((p) => p.id === path)!
+    const open = alternativesFor(read, 'leg', ['left', 'right']).filter(
+      (a) => !a.refusal && !a.inForce && to(a.path).destination !== 'R',
+    )
+    const best = open.toSorted((a, b) => afterBench(b.whole) - afterBench(a.whole))[0]!
+    expect(open.length).toBeGreaterThan(2)
+    expect(found.changes).toEqual([
+      { part: 'leg', sides: ['left', 'right'], from: 'leg-halves', to: best.path },
+    ])
+  })
+  it('with the saw down a part keeps to the kind of cut it was planned for, the one that brings most', () => {
+    const { read, found } = again('hog', { kind: 'tool', tool: 'saw' })
+    const path = (id: string) => ANATOMIES.hog.paths.find((p) => p.id === id)!
+    const loin = found.changes.find((c) => c.part === 'loin')!
+    expect(path(loin.to).destination).toBe(path(loin.from).destination)
+    const same = alternativesFor(read, 'loin', ['left', 'right']).filter(
+      (a) =>
+        !a.refusal && path(a.path).tool !== 'saw' && path(a.path).destination === path(loin.from).destination,
+    )
+    expect(same.length).toBeGreaterThan(1)
+    const hock = found.changes.find((c) => c.part === 'hind-hock')!
+    expect(path(hock.to).tool).not.toBe('saw')
+  })
+  it('what is off the carcass takes no hands', () => {
+    const kept = takePath(ANATOMIES.hog, 'liver', ['animal'], 'liver-kept')
+    expect(again('hog', { kind: 'hands' }, kept).found.changes.map((c) => c.part)).not.toContain('liver')
   })
 })
