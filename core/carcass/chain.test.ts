@@ -1,15 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, hog } from '#core/anatomy'
 import { gramsOf, kg } from '#core/measure'
-import {
-  chainUnder,
-  disagreements,
-  evidenceOf,
-  judgeWeighing,
-  sampleChain,
-  solveChain,
-  tapeWeightLb,
-} from './index.ts'
+import { chainUnder, disagreements, evidenceOf, sampleChain, solveChain, tapeWeightLb } from './index.ts'
 import type { Judged } from './judge.ts'
 
 let n = 0
@@ -88,55 +80,6 @@ describe('the weight chain', () => {
     const found = disagreements(hog.chain, 2, 1, evidenceOf([weighing('live', 260), weighing('hot', 150)]))
     expect(found.map((d) => d.stage)).toEqual(['live', 'hot'])
     expect(found[1]!.z).toBeLessThan(-3)
-  })
-})
-
-describe('a weighing is judged before it is kept', () => {
-  const judge = (held: Judged[], added: Judged, count = 1) =>
-    judgeWeighing(hog, hog.chain, count, held, added)
-  it.each([
-    ['hot above live', [weighing('live', 180)], weighing('hot', 200), 'later-above-earlier'],
-    ['dressing impossible', [weighing('live', 260)], weighing('hot', 100), 'dressing-impossible'],
-    ['dressing unusual', [weighing('live', 260)], weighing('hot', 160), 'dressing-unusual'],
-    [
-      'cold above hot',
-      [weighing('hot', 180)],
-      weighing('hanging', 185, { basis: 'cold' }),
-      'later-above-earlier',
-    ],
-    [
-      'cold far below hot',
-      [weighing('hot', 180)],
-      weighing('hanging', 160, { basis: 'cold' }),
-      'loss-unusual',
-    ],
-    ['absurd', [], weighing('live', 2600), 'mass-absurd'],
-  ])('%s', (_, held, added, code) => {
-    const [issue] = judge(held as Judged[], added)
-    expect(issue?.code).toBe(code)
-    expect(issue?.confirmable ?? false).toBe(code.endsWith('unusual'))
-  })
-  it('asks "did you mean" when the other unit fits', () => {
-    const added = weighing('live', 26, { shown: { value: 26, unit: 'lb' } })
-    expect(judge([], added)[0]!.figures).toMatchObject({ meant: { value: 26, unit: 'kg' } })
-  })
-  it('keeps usual figures without a word, also for several animals weighed together', () => {
-    expect(judge([weighing('live', 260)], weighing('hot', 182))).toEqual([])
-    expect(judge([weighing('live', 780)], weighing('hot', 545), 3)).toEqual([])
-  })
-  it('a carcass gains weight only where the chill can add water: birds in ice water do, hogs do not', () => {
-    const { broiler } = ANATOMIES
-    const birds = (tank: boolean, cold: number) =>
-      judgeWeighing(
-        broiler,
-        chainUnder(broiler, { tank }),
-        40,
-        [weighing('hot', 170)],
-        weighing('hanging', cold, { basis: 'cold' }),
-      ).map((i) => i.code)
-    expect(birds(true, 176)).toEqual([])
-    expect(birds(false, 176)).toEqual(['later-above-earlier'])
-    expect(birds(true, 190)).toEqual(['later-above-earlier'])
   })
 })
 

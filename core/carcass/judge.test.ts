@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
 import { gramsOf, KG_PER_LB } from '#core/measure'
-import { heaviestCarcass, judgeWeighing } from './index.ts'
+import { chainUnder, heaviestCarcass, judgeWeighing } from './index.ts'
 import type { Judged } from './judge.ts'
 
 let n = 0
@@ -141,5 +141,19 @@ describe('one weight beside another', () => {
     const hot = weighing('hot', 80)
     expect(code('hog', [wrong, hot], weighing('live', 112, { corrects: wrong.id }))).toBeNull()
     expect(code('hog', [wrong, hot], weighing('live', 60, { corrects: wrong.id, stands: false }))).toBeNull()
+  })
+  it('a carcass gains weight only where the chill can add water: birds in ice water do, hogs do not', () => {
+    const { broiler } = ANATOMIES
+    const birds = (tank: boolean, cold: number) =>
+      judgeWeighing(
+        broiler,
+        chainUnder(broiler, { tank }),
+        40,
+        [weighing('hot', 77)],
+        weighing('hanging', cold, { basis: 'cold' }),
+      ).map((i) => i.code)
+    expect(birds(true, 80)).toEqual([])
+    expect(birds(false, 80)).toEqual(['later-above-earlier'])
+    expect(birds(true, 86)).toEqual(['later-above-earlier'])
   })
 })

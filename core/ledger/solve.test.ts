@@ -158,6 +158,15 @@ describe('what cannot be met', () => {
       ],
     })
   })
+  it('in words: how much is short, and what holds it down', () => {
+    const out = solve(10_000, [
+      line('chops', 10, 1, { ceiling: minor(500) }),
+      line('ham', 4, 1, { locked: minor(300) }),
+    ])
+    expect(out.ok || sayIssue(out.issues[0]!)).toContain(
+      '$38.00 short. Held down by the ceiling on chops, the lock on ham.',
+    )
+  })
   it('exactly what all ceilings bring is still possible', () => {
     const lines = [line('chop', 10, 1, { ceiling: minor(600) }), line('belly', 5, 2, { ceiling: minor(400) })]
     expect(solved(8000, lines).prices).toEqual({ chop: 600, belly: 400 })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
 import { SidedMap } from '#core/carcass'
-import { KG_PER_LB, mm } from '#core/measure'
+import { KG_PER_LB } from '#core/measure'
 import { checkDecisions, NO_LOG, readPlan, takePath, tried, unknownFact, type Said } from '#core/plan'
 import { reckon, type Reckoning } from '#core/reading'
 import { SHARES, type Decision, type FactBody, type Share } from '#core/records'
@@ -16,6 +16,7 @@ import {
   type Letter,
   type PaperKind,
 } from './index.ts'
+import { lineAt, longAt, ticked, way } from '../plan/testing.ts'
 
 const read = (species: Species, said: Said[] = []): Reckoning =>
   reckon(flowOf(species), lotOf(species, said), FARM, 200)
@@ -47,10 +48,7 @@ const pounds = (text: string) => Number(text.split(' ')[0])
 
 describe('the block card', () => {
   it.each(SPECIES)('%s: the weights on it add up to all that is taken home, as shown', (species) => {
-    const r = read(
-      species,
-      species === 'broiler' ? [{ field: 'path', target: 'bird', side: 'animal', value: 'bird-parts' }] : [],
-    )
+    const r = read(species, species === 'broiler' ? [way('bird', 'bird-parts', 'animal')] : [])
     const printed = card(r)
     const written = printed.steps.flatMap((s) => s.cuts.map((c) => pounds(c.weight)))
     expect(written.reduce((a, b) => a + b, 0)).toBeCloseTo(pounds(printed.total), 6)
@@ -69,7 +67,7 @@ describe('the block card', () => {
     expect(printed.hanging).toMatch(/^about [\d.]+ lb \(aged \d+ days; estimate\)$/)
   })
   it('names each side where they differ, and the caution of each step', () => {
-    const r = read('hog', [{ field: 'path', target: 'loin', side: 'right', value: 'loin-roasts' }])
+    const r = read('hog', [way('loin', 'loin-roasts', 'right')])
     const loins = card(r).steps.filter((s) => s.title === 'Loin')
     expect(loins.map((s) => s.side)).toEqual(['left side', 'right side'])
     expect(loins[0]!.caution).toContain('Band saw')
@@ -81,17 +79,15 @@ describe('the block card', () => {
   })
   it('what is ticked is frozen: another way, or a moved line, is refused until it is unticked', () => {
     const { hog } = ANATOMIES
-    const leg: FactBody = { kind: 'tick', what: 'step', of: 'leg', side: 'left' }
-    const ticked = tried(NO_LOG, [leg, { kind: 'tick', what: 'step', of: 'break', side: 'animal' }])
-    const codes = (...d: Decision[]) => checkDecisions(hog, ticked, d, false).map((i) => i.code)
-    expect(codes({ field: 'path', target: 'leg', side: 'left', value: 'leg-grind' })).toEqual(['step-done'])
-    expect(codes({ field: 'path', target: 'leg', side: 'right', value: 'leg-grind' })).toEqual([])
-    expect(codes({ field: 'line', target: 'shoulder-line', side: 'left', value: '5|6' })).toEqual([
-      'step-done',
-    ])
-    expect(codes({ field: 'mm', target: 'belly-line', side: 'left', value: mm(40) })).toEqual(['step-done'])
-    expect(unknownFact(hog, { ...leg, of: 'wing' })).toMatchObject({ code: 'unknown-id' })
-    expect(readPlan(hog, ticked).steps.get('leg', 'left')).toBe(true)
+    const leg: FactBody = ticked('leg')
+    const log = tried(NO_LOG, [leg, ticked('break', 'animal')])
+    const codes = (...d: Decision[]) => checkDecisions(hog, log, d, false).map((i) => i.code)
+    expect(codes(way('leg', 'leg-grind'))).toEqual(['step-done'])
+    expect(codes(way('leg', 'leg-grind', 'right'))).toEqual([])
+    expect(codes(lineAt('shoulder-line', '5|6'))).toEqual(['step-done'])
+    expect(codes(longAt('belly-line', 40))).toEqual(['step-done'])
+    expect(unknownFact(hog, ticked('wing'))).toMatchObject({ code: 'unknown-id' })
+    expect(readPlan(hog, log).steps.get('leg', 'left')).toBe(true)
   })
 })
 
@@ -130,7 +126,7 @@ describe('the letter to a share buyer', () => {
 
 describe('the cut sheet', () => {
   it('has a row for every part that hangs, sides apart, in the farm’s words', () => {
-    const r = read('hog', [{ field: 'path', target: 'loin', side: 'right', value: 'loin-roasts' }])
+    const r = read('hog', [way('loin', 'loin-roasts', 'right')])
     const sheet = asked('cut-sheet', r, 1, 'commonwealth')
     const loin = sheet.rows.find((row) => row.part === 'Loin')!
     expect([loin.left, loin.right]).toEqual(['Bone-in chops, fillet left in', 'Boned joints and loin ribs'])

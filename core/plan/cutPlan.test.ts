@@ -13,6 +13,7 @@ import {
   NO_LOG,
   type Log,
 } from './index.ts'
+import { dressed, lineAt, longAt, onLot, ticked, way } from './testing.ts'
 
 const adopt = (species: Species, plan: CutPlan, before: Log = NO_LOG) => {
   const a = ANATOMIES[species]
@@ -37,10 +38,10 @@ describe('house plans', () => {
 describe('a plan kept under a name', () => {
   const { hog } = ANATOMIES
   const before = tried(NO_LOG, [
-    { field: 'path', target: 'loin', side: 'left', value: 'loin-roasts' },
-    { field: 'line', target: 'shoulder-line', side: 'right', value: '5|6' },
-    { field: 'mm', target: 'belly-line', side: 'left', value: mm(40) },
-    { field: 'trim', target: 'lot', side: 'animal', value: 'close' },
+    way('loin', 'loin-roasts'),
+    lineAt('shoulder-line', '5|6', 'right'),
+    longAt('belly-line', 40),
+    onLot('trim', 'close'),
     { field: 'portion', target: 'bacon', side: 'animal', value: { kind: 'pack', kg: 0.3, lb: 0.66 } },
   ])
   const kept = cutPlanOf(hog, readPlan(hog, before), 'Autumn hogs')
@@ -68,18 +69,14 @@ describe('a plan kept under a name', () => {
     expect(leftOut).toEqual([{ what: 'loin: loin-of-old', why: 'this animal’s figures do not know it' }])
     expect(after.choices.paths.get('loin', 'left')).toBe('loin-roasts')
     const rind: CutPlan = { ...kept, paths: [{ part: 'belly', side: 'left', path: 'belly-slab' }] }
-    const skinned = tried(NO_LOG, [{ kind: 'observation', what: 'dressing', of: 'skin', value: false }])
+    const skinned = tried(NO_LOG, [dressed('skin', false)])
     expect(adopt('hog', rind, skinned).leftOut[0]!.why).toContain('needs the carcass scalded')
   })
   it('leaves what is ticked off as it was cut, and says so; the rest is taken', () => {
-    const ticked = tried(NO_LOG, [
-      { field: 'path', target: 'leg', side: 'left', value: 'leg-grind' },
-      { kind: 'tick', what: 'step', of: 'leg', side: 'left' },
-      { kind: 'tick', what: 'step', of: 'break', side: 'animal' },
-    ])
+    const cut = tried(NO_LOG, [way('leg', 'leg-grind'), ticked('leg'), ticked('break', 'animal')])
     const wanted = housePlans(hog).find((p) => p.name === 'Roasts for winter')!
-    const { decisions, leftOut, after } = adopt('hog', { ...wanted, lines: kept.lines }, ticked)
-    expect(checkDecisions(hog, ticked, decisions, false)).toEqual([])
+    const { decisions, leftOut, after } = adopt('hog', { ...wanted, lines: kept.lines }, cut)
+    expect(checkDecisions(hog, cut, decisions, false)).toEqual([])
     expect(after.choices.paths.get('leg', 'left')).toBe('leg-grind')
     expect(after.choices.paths.get('leg', 'right')).toBe('leg-smoked')
     expect(after.choices.lines.size).toBe(0)
@@ -157,7 +154,7 @@ describe('a plan kept under a name', () => {
       { what: 'Autumn hogs', why: 'it is for a hog, this is a lamb' },
     ]))
   it('once broken, lines are left out only where the plan has them elsewhere', () => {
-    const broken = tried(before, [{ kind: 'tick', what: 'step', of: 'break', side: 'animal' }])
+    const broken = tried(before, [ticked('break', 'animal')])
     expect(adopt('hog', kept, broken)).toMatchObject({ decisions: [], leftOut: [] })
     const said = 'The line is ticked off as cut. Untick it on the block card first, if it is not.'
     const left = (more: Partial<CutPlan>) => adopt('hog', { ...kept, ...more }, broken).leftOut
@@ -171,11 +168,11 @@ describe('a plan kept under a name', () => {
     expect(left({ mm: [{ line: 'belly-line', side: 'right', mm: mm(40) }] })).toHaveLength(1)
   })
   it('a ticked part with no way of its own goes back to none; where it agrees nothing is said', () => {
-    const ticked = tried(NO_LOG, [{ kind: 'tick', what: 'step', of: 'loin', side: 'left' }])
+    const cut = tried(NO_LOG, [ticked('loin')])
     const { decisions, leftOut } = adopt(
       'hog',
       { ...kept, lines: [], mm: [], portions: [], trim: 'standard' },
-      ticked,
+      cut,
     )
     expect(decisions).toEqual([])
     expect(leftOut).toEqual([

@@ -12,6 +12,7 @@ import {
   type CommandRow,
   type FactRow,
 } from './index.ts'
+import { lineAt, paid, routed } from './testing.ts'
 
 const ME: Author = { device: 'a', person: 'p' }
 const NEIGHBOUR: Author = { device: 'a', person: 'q' }
@@ -136,9 +137,15 @@ describe('two windows', () => {
       path('loin', 'loin-grind'),
       path('loin', 'x', 'right'),
       path('leg', 'x'),
-      { field: 'line', target: 'loin', side: 'left', value: 'x' } as Decision,
+      lineAt('loin', 'x') as Decision,
     ])
       expect(conflicts(log, 0, [d])).toEqual([])
+  })
+  it('a price that comes back from the database with its keys in another order is the same price', () => {
+    const price = (value: object) => ({ field: 'price', target: 'bacon', side: 'animal', value }) as Decision
+    const all = written(['A', [price({ milli: 895000, per: 'lb' })]])
+    expect(conflicts(all, 0, [price({ per: 'lb', milli: 895000 })])).toEqual([])
+    expect(conflicts(all, 0, [price({ per: 'kg', milli: 895000 })])).toHaveLength(1)
   })
   it('the latest on each key counts', () => {
     expect([...latest(log).values()].map((c) => c.batch)).toEqual(['B'])
@@ -156,7 +163,7 @@ describe('what is said is tried without being kept', () => {
     at: '',
   })
   it('a fact takes the place of the one about the same thing, costs stand beside each other', () => {
-    const cost: FactBody = { kind: 'cost', label: 'Feed', amount: 1 }
+    const cost: FactBody = paid(1)
     const { facts, commands } = tried({ commands: [], facts: [row('1', ribs(14)), row('2', cost)] }, [
       ribs(15),
       cost,
@@ -178,13 +185,7 @@ describe('what is said is tried without being kept', () => {
     const rows = [row('1', ribs(14)), row('2', ribs(15), '1')]
     expect(standingFact(rows, ribs(9))?.id).toBe('2')
     expect(standingFact([...rows, row('3', ribs(15), '2', false)], ribs(9))).toBeNull()
-    expect(standingFact(rows, { kind: 'observation', what: 'route', value: 'custom' })).toBeNull()
-    expect(
-      standingFact([row('1', { kind: 'cost', label: 'a', amount: 1 })], {
-        kind: 'cost',
-        label: 'a',
-        amount: 1,
-      }),
-    ).toBeNull()
+    expect(standingFact(rows, routed('custom'))).toBeNull()
+    expect(standingFact([row('1', paid(1, 'a'))], paid(1, 'a'))).toBeNull()
   })
 })

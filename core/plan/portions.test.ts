@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, hog, type Portion, type Species } from '#core/anatomy'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { kg as kilograms } from '#core/measure'
-import { keepsBone, oddPortion, portionsOf, roastFor, spanOf, thicknessFor } from './index.ts'
+import { portionsOf, spanOf, thicknessFor } from './index.ts'
 
 /** Pieces and packs of a cut in `count` animals of `kg` each. */
 function portions(
@@ -97,15 +96,5 @@ describe('portions as decided', () => {
       expect(vertebrae, line).toBeGreaterThanOrEqual(low)
       expect(vertebrae, line).toBeLessThanOrEqual(high)
     }
-  })
-  it('odd pieces are said: too thin for a saw, thicker than the part, a roast beyond an oven', () => {
-    const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
-    expect(oddPortion(sawn(5), kilograms(0.1), loin())).toContain('shatters')
-    expect(oddPortion(sawn(390), kilograms(0.1), loin())).toContain('thicker than')
-    expect(oddPortion(sawn(25), kilograms(0.1), loin())).toBeNull()
-    expect(oddPortion({ kind: 'roast', kg: 8, perPack: 1 }, kilograms(8), null)).toContain('fits few ovens')
-    expect(oddPortion({ kind: 'roast', kg: 3, perPack: 1 }, kilograms(1.1), null)).toContain('stays whole')
-    expect(roastFor(4, true)).toBeGreaterThan(roastFor(4, false))
-    expect([keepsBone(hog, 'butt-roast'), keepsBone(hog, 'butt-boned')]).toEqual([true, false])
   })
 })

@@ -1,22 +1,28 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, sidesOf, type Species, type TOOLS } from '#core/anatomy'
-import { milli, mm, sayIssue } from '#core/measure'
-import { ENDINGS, TRIM_LEVELS, type Decision, type FactBody, type Portion } from '#core/records'
+import { ANATOMIES, sidesOf, type Species } from '#core/anatomy'
+import { sayIssue } from '#core/measure'
+import type { Decision, Portion } from '#core/records'
 import { conventionsOf, NO_LOG, readPlan, refusalOf, settle, takePath, tried, type Said } from './index.ts'
 import { SidedMap } from '#core/carcass'
+import {
+  cutDone,
+  down,
+  dressed,
+  lineAt,
+  longAt,
+  measured,
+  onCut,
+  onLot,
+  paid,
+  perLb,
+  ribs,
+  routed,
+  ticked,
+  way,
+} from './testing.ts'
 
 const { hog, lamb, steer } = ANATOMIES
 const plan = (species: Species, ...said: Said[]) => readPlan(ANATOMIES[species], tried(NO_LOG, said))
-const onLot = { target: 'lot', side: 'animal' } as const
-const onBacon = { target: 'bacon', side: 'animal' } as const
-const price = (cents: number) => ({ milli: milli(cents * 1000), per: 'lb' as const })
-const dressed = (of: string, value: boolean): FactBody => ({
-  kind: 'observation',
-  what: 'dressing',
-  of,
-  value,
-})
-
 describe('a plan of nothing is as usual', () => {
   const p = plan('hog')
   it('no ways, lines, tools down or portions; standard trim, usual days, no target, any ending', () => {
@@ -53,65 +59,36 @@ describe('a plan of nothing is as usual', () => {
 
 describe('what is decided is read, and null goes back to the usual', () => {
   const portion: Portion = { kind: 'pack', kg: 0.3, lb: 0.66 }
+  const bacon = (p: ReturnType<typeof plan>) => p.terms.get('bacon')!
+  const usual = hog.cuts.find((c) => c.id === 'bacon')!.index
   it.each<[Decision, (p: ReturnType<typeof plan>) => unknown, unknown, unknown]>([
-    [{ field: 'trim', ...onLot, value: 'close' }, (p) => p.choices.trim, 'close', 'standard'],
-    [{ field: 'days', ...onLot, value: 0 }, (p) => p.days, 0, hog.chain.days.usual],
-    [{ field: 'target', ...onLot, value: 9000 }, (p) => p.target, 9000, 0],
-    [{ field: 'ending', ...onLot, value: 'nines' }, (p) => p.ending, 'nines', 'exact'],
-    [{ field: 'sharePrice', ...onLot, value: price(450) }, (p) => p.sharePrice, price(450), null],
-    [{ field: 'portion', ...onBacon, value: portion }, (p) => p.portions.get('bacon'), portion, undefined],
-    [{ field: 'price', ...onBacon, value: price(895) }, (p) => p.terms.get('bacon')!.price, price(895), null],
-    [{ field: 'floor', ...onBacon, value: price(500) }, (p) => p.terms.get('bacon')!.floor, price(500), null],
-    [
-      { field: 'ceiling', ...onBacon, value: price(999) },
-      (p) => p.terms.get('bacon')!.ceiling,
-      price(999),
-      null,
-    ],
-    [{ field: 'lock', ...onBacon, value: true }, (p) => p.terms.get('bacon')!.lock, true, false],
-    [{ field: 'sold', ...onBacon, value: 0 }, (p) => p.terms.get('bacon')!.sold, 0, 1],
-    [
-      { field: 'index', ...onBacon, value: 0 },
-      (p) => p.terms.get('bacon')!.index,
-      0,
-      hog.cuts.find((c) => c.id === 'bacon')!.index,
-    ],
-    [
-      { field: 'line', target: 'leg-line', side: 'left', value: 'lumbar' },
-      (p) => p.choices.lines.get('leg-line', 'left'),
-      'lumbar',
-      undefined,
-    ],
-    [
-      { field: 'mm', target: 'belly-line', side: 'left', value: mm(40) },
-      (p) => p.choices.mm.get('belly-line', 'left'),
-      40,
-      undefined,
-    ],
-    [
-      { field: 'path', target: 'loin', side: 'left', value: 'loin-roasts' },
-      (p) => p.choices.paths.get('loin', 'left'),
-      'loin-roasts',
-      undefined,
-    ],
-    [{ field: 'without', target: 'saw', side: 'animal', value: true }, (p) => [...p.without], ['saw'], []],
+    [onLot('trim', 'close'), (p) => p.choices.trim, 'close', 'standard'],
+    [onLot('days', 0), (p) => p.days, 0, hog.chain.days.usual],
+    [onLot('target', 9000), (p) => p.target, 9000, 0],
+    [onLot('ending', 'nines'), (p) => p.ending, 'nines', 'exact'],
+    [onLot('sharePrice', perLb(450)), (p) => p.sharePrice, perLb(450), null],
+    [onCut('portion', 'bacon', portion), (p) => p.portions.get('bacon'), portion, undefined],
+    [onCut('price', 'bacon', perLb(895)), (p) => bacon(p).price, perLb(895), null],
+    [onCut('floor', 'bacon', perLb(500)), (p) => bacon(p).floor, perLb(500), null],
+    [onCut('ceiling', 'bacon', perLb(999)), (p) => bacon(p).ceiling, perLb(999), null],
+    [onCut('lock', 'bacon', true), (p) => bacon(p).lock, true, false],
+    [onCut('sold', 'bacon', 0), (p) => bacon(p).sold, 0, 1],
+    [onCut('index', 'bacon', 0), (p) => bacon(p).index, 0, usual],
+    [lineAt('leg-line', 'lumbar'), (p) => p.choices.lines.get('leg-line', 'left'), 'lumbar', undefined],
+    [longAt('belly-line', 40), (p) => p.choices.mm.get('belly-line', 'left'), 40, undefined],
+    [way('loin', 'loin-roasts'), (p) => p.choices.paths.get('loin', 'left'), 'loin-roasts', undefined],
+    [down('saw'), (p) => [...p.without], ['saw'], []],
   ])('%j', (d, of, said, usual) => {
     expect(of(plan('hog', d))).toEqual(said)
     expect(of(plan('hog', d, { ...d, value: null } as Decision))).toEqual(usual)
   })
   it('a tool that runs again is not missing', () => {
-    const saw = (value: boolean): Decision => ({ field: 'without', target: 'saw', side: 'animal', value })
-    expect([...plan('hog', saw(true), saw(false)).without]).toEqual([])
+    expect([...plan('hog', down('saw'), down('saw', false)).without]).toEqual([])
   })
   it('a field of one cut says nothing of another, nor of another field', () => {
-    const p = plan('hog', { field: 'price', ...onBacon, value: price(895) })
+    const p = plan('hog', onCut('price', 'bacon', perLb(895)))
     expect([...p.terms].filter(([, t]) => t.price !== null).map(([id]) => id)).toEqual(['bacon'])
     expect(p.terms.get('bacon')).toMatchObject({ lock: false, floor: null, ceiling: null, sold: 1 })
-  })
-  it('every ending and trim level there is', () => {
-    for (const value of ENDINGS) expect(plan('hog', { field: 'ending', ...onLot, value }).ending).toBe(value)
-    for (const value of TRIM_LEVELS)
-      expect(plan('hog', { field: 'trim', ...onLot, value }).choices.trim).toBe(value)
   })
 })
 
@@ -120,16 +97,16 @@ describe('facts are read', () => {
   it('each where it belongs, none twice', () => {
     const p = plan(
       'hog',
-      { kind: 'observation', what: 'route', value: 'state' },
-      { kind: 'observation', what: 'ribs', value: 15 },
-      { kind: 'observation', what: 'measure', of: 'fat-depth', value: 20 },
+      routed('state'),
+      ribs(15),
+      measured('fat-depth', 20),
       dressed('leaf', false),
-      { kind: 'cost', label: 'Feed', amount: 100 },
-      { kind: 'cost', label: 'Feed', amount: 50 },
+      paid(100),
+      paid(50),
       fee,
       { ...fee, amount: 8000 },
-      { kind: 'tick', what: 'cut', of: 'bacon', side: 'animal' },
-      { kind: 'tick', what: 'step', of: 'loin', side: 'left' },
+      cutDone('bacon'),
+      ticked('loin'),
       { kind: 'attachment', name: 'slip', type: 'image/png', bytes: 3, hash: 'a'.repeat(64) },
       { kind: 'withdrawal', why: 'hung twice' },
     )
@@ -168,13 +145,7 @@ describe('why a way cannot be taken', () => {
     const issue = refusalOf(ANATOMIES[species], plan(species, ...said), part, sides, path)
     return issue && `${issue.field}: ${sayIssue(issue)}`
   }
-  const down = (target: (typeof TOOLS)[number]): Decision => ({
-    field: 'without',
-    target,
-    side: 'animal',
-    value: true,
-  })
-  const ticked: FactBody = { kind: 'tick', what: 'step', of: 'loin', side: 'left' }
+  const loinCut = ticked('loin')
   it('a way of another part, or none', () => {
     expect(why('hog', [], 'loin', 'belly-slab')).toBe(
       'path: There is no path “belly-slab” here. Reload the page and choose again.',
@@ -185,12 +156,12 @@ describe('why a way cannot be taken', () => {
       'path: The saw is down. Say on the block card when it runs again.',
     )
     expect(why('hog', [down('knife')], 'loin', 'loin-chops')).toBeNull()
-    expect(why('hog', [ticked, down('saw')], 'loin', 'loin-chops')).toBeNull()
+    expect(why('hog', [loinCut, down('saw')], 'loin', 'loin-chops')).toBeNull()
   })
   it('what is ticked off keeps the usual way where none was taken', () => {
-    expect(why('hog', [ticked], 'loin', 'loin-chops')).toBeNull()
-    expect(why('hog', [ticked], 'loin', 'loin-roasts')).toContain('ticked off as cut')
-    expect(why('hog', [ticked], 'loin', 'loin-roasts', ['right'])).toBeNull()
+    expect(why('hog', [loinCut], 'loin', 'loin-chops')).toBeNull()
+    expect(why('hog', [loinCut], 'loin', 'loin-roasts')).toContain('ticked off as cut')
+    expect(why('hog', [loinCut], 'loin', 'loin-roasts', ['right'])).toBeNull()
   })
   it('a way of both sides on one', () => {
     const whole = [dressed('split', false)]
@@ -238,6 +209,31 @@ describe('ways that shut each other out', () => {
 })
 
 describe('what can stand of what is wanted', () => {
+  it('a skinned hog has no rind and no feet; what was chosen before is dropped with its reason', () => {
+    const slab: Said = way('belly', 'belly-slab')
+    const { dropped } = plan('hog', slab, dressed('skin', false))
+    expect(dropped.map((d) => `${d.part} ${d.side} ${d.path}: ${sayIssue(d.issue)}`)).toEqual([
+      'belly left belly-slab: This needs the carcass scalded, skin on; this one is skinned.',
+    ])
+    const feet = refusalOf(hog, plan('hog', dressed('skin', false)), 'fore-foot', ['left'], 'fore-foot-kept')
+    expect(feet?.code).toBe('door-closed')
+  })
+  it('loin and belly in one are taken together; parting them later lets the other half go', () => {
+    const together = takePath(hog, 'loin', ['left'], 'loin-porchetta')
+    expect(together.map((d) => d.value)).toEqual(['loin-porchetta', 'belly-porchetta'])
+    const apart = plan('hog', ...together, { ...together[1]!, value: 'belly-bacon' })
+    expect(apart.choices.paths.get('loin', 'left')).toBeUndefined()
+    expect(apart.dropped).toMatchObject([{ part: 'loin', issue: { code: 'other-half' } }])
+  })
+  it('a T-bone behind the split is refused while the tenderloin in front comes out whole', () => {
+    const split = plan(
+      'steer',
+      ...takePath(steer, 'short-loin', ['left'], 'loin-strip'),
+      lineAt('loin-split', 'k3'),
+    )
+    const issue = refusalOf(steer, split, 'short-loin-rear', ['left'], 'rear-tbone')
+    expect(issue).toMatchObject({ code: 'shut-out', figures: { path: 'loin-strip' } })
+  })
   it('a way taken on one side of two falls, with the reason; the same on both stands', () => {
     const pair = (sides: ('left' | 'right')[]) =>
       settle(lamb, new SidedMap(sides.map((side) => ({ id: 'loin', side, value: 'loin-saddle' }))), {

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type SideName } from '#core/anatomy'
 import { checkDecisions, readPlan, refusalOf, takePath, wayTo, NO_LOG, tried } from './index.ts'
 import type { FactBody } from '#core/records'
+import { down, dressed, ticked } from './testing.ts'
 
 describe('what would have to change for a way that is refused', () => {
   const { hog, lamb } = ANATOMIES
@@ -29,12 +30,7 @@ describe('what would have to change for a way that is refused', () => {
       const a = ANATOMIES[s]
       const closed = tried(
         NO_LOG,
-        a.conventions.map((c): FactBody => ({
-          kind: 'observation',
-          what: 'dressing',
-          of: c.id,
-          value: !c.usual,
-        })),
+        a.conventions.map((c): FactBody => dressed(c.id, !c.usual)),
       )
       const plan = readPlan(a, closed)
       for (const path of a.paths) {
@@ -62,15 +58,15 @@ describe('what would have to change for a way that is refused', () => {
     })
   })
   it('is nothing where the tool is down or the part is cut', () => {
-    const down = tried(NO_LOG, [{ field: 'without', target: 'saw', side: 'animal', value: true }])
-    expect(wayTo(hog, readPlan(hog, down), 'loin', ['left'], 'loin-rack')).toBeNull()
-    const cut = tried(NO_LOG, [{ kind: 'tick', what: 'step', of: 'loin', side: 'left' }])
+    const broken = tried(NO_LOG, [down('saw')])
+    expect(wayTo(hog, readPlan(hog, broken), 'loin', ['left'], 'loin-rack')).toBeNull()
+    const cut = tried(NO_LOG, [ticked('loin')])
     expect(wayTo(hog, readPlan(hog, cut), 'loin', ['left'], 'loin-roasts')).toBeNull()
   })
   it('a skinned hog would have to be scalded: said as the fact it is', () => {
-    const skinned = tried(NO_LOG, [{ kind: 'observation', what: 'dressing', of: 'skin', value: false }])
+    const skinned = tried(NO_LOG, [dressed('skin', false)])
     expect(wayTo(hog, readPlan(hog, skinned), 'belly', ['left'], 'belly-slab')).toMatchObject({
-      facts: [{ kind: 'observation', what: 'dressing', of: 'skin', value: true }],
+      facts: [dressed('skin', true)],
       conventions: [{ id: 'skin', value: true }],
       decisions: takePath(hog, 'belly', ['left'], 'belly-slab'),
     })

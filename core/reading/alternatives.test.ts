@@ -4,6 +4,7 @@ import type { Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { alternativesFor, lineOptions, outputsOf, rankedBy, reckon } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
+import { lineAt, way } from '../plan/testing.ts'
 
 const read = (species: Species, ...said: Said[]) => reckon(flowOf(species), lotOf(species, said), FARM, 0)
 
@@ -50,7 +51,7 @@ describe('other places of the transverse lines at a part', () => {
     expect(end!.settings.some((s) => s.money !== 0)).toBe(true)
   })
   it('where one side lies elsewhere no place is in force on both', () => {
-    const moved = read('lamb', { field: 'line', target: 'leg-line', side: 'left', value: 'ahead' })
+    const moved = read('lamb', lineAt('leg-line', 'ahead'))
     const inForce = (sides: ('left' | 'right')[]) =>
       lineOptions(moved, 'leg', sides)[0]!
         .settings.filter((s) => s.inForce)
@@ -132,5 +133,22 @@ describe('what comes of a part', () => {
     const inForce = all.find((a) => a.inForce)!
     for (const a of refused) expect([a.outputs, a.whole]).toEqual([[], inForce.whole])
     for (const a of all.filter((x) => !x.refusal)) expect(a.outputs.length).toBeGreaterThan(0)
+  })
+})
+
+describe('ways beside the one in force', () => {
+  it('where the sides differ nothing is in force, and each way says which side takes it', () => {
+    const r = read('hog', way('loin', 'loin-roasts', 'right'))
+    const found = alternativesFor(r, 'loin', ['left', 'right'])
+    expect(found.some((a) => a.inForce)).toBe(false)
+    const on = (path: string) => found.find((a) => a.path === path)!.takenOn
+    expect([on('loin-chops'), on('loin-roasts'), on('loin-grind')]).toEqual([['left'], ['right'], []])
+  })
+  it('boned, a loin weighs less to take home and leaves more in the bone bin', () => {
+    const boned = alternativesFor(read('hog'), 'loin', ['left', 'right']).find(
+      (a) => a.path === 'loin-roasts',
+    )!
+    expect(boned.difference.takeHome).toBeLessThan(0)
+    expect(boned.difference.bone).toBeGreaterThan(0)
   })
 })

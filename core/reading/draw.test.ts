@@ -7,6 +7,7 @@ import { drawLot } from '#core/carcass'
 import type { Said } from '#core/plan'
 import { reckon } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
+import { measured } from '../plan/testing.ts'
 
 /** Draws of a carcass whose weight on the block is known: what varies is the animal and the cutter. */
 function drawn(species: Species, ways: Record<string, string> = {}, draws = 3000, count = 1) {
@@ -65,10 +66,7 @@ describe('draws', () => {
     expect(range.high).toBeCloseTo(quantileSorted(own, 0.9), 1)
   })
   it('a carcass whose fat and eye were measured is known more closely', () => {
-    const eye: Said[] = [
-      { kind: 'observation', what: 'measure', of: 'fat-depth', value: 12 },
-      { kind: 'observation', what: 'measure', of: 'eye-area', value: 80 },
-    ]
+    const eye: Said[] = [measured('fat-depth', 12), measured('eye-area', 80)]
     const width = (measured: boolean) => {
       const lot = lotOf('steer', measured ? eye : [], 'hot', 650)
       const r = reckon(flowOf(ANATOMIES.steer), lot, FARM)

@@ -4,16 +4,9 @@ import { compile } from '#core/carcass'
 import { gramsOf, interval, KG_PER_LB, minor, priceOf, pricePer } from '#core/measure'
 import { NO_LOG, tried, type Log, type Said } from '#core/plan'
 import type { Decision, FactBody, WeighedStage } from '#core/records'
-import {
-  alternativesFor,
-  reckon,
-  shownWeights,
-  whereItGoes,
-  type LotState,
-  type PackRow,
-  type WeighingRow,
-} from './index.ts'
+import { reckon, shownWeights, whereItGoes, type LotState, type PackRow, type WeighingRow } from './index.ts'
 import { packOf } from './testing.ts'
+import { cutDone, onLot, paid, routed } from '../plan/testing.ts'
 
 const flow = compile(hog)
 const farm = { massUnit: 'lb', mince: pricePer(700 / KG_PER_LB, 'lb'), hour: minor(0) } as const
@@ -42,7 +35,7 @@ const lot = (more: Partial<LotState> = {}): LotState => ({
   ...more,
 })
 const costs: FactBody[] = [
-  { kind: 'cost', label: 'Feed', amount: 42000 },
+  paid(42000),
   { kind: 'fee', fee: 'kill', amount: 7500, per: 'head', basis: null },
   { kind: 'fee', fee: 'cut-wrap', amount: 95, per: 'lb', basis: 'hot' },
 ]
@@ -81,10 +74,7 @@ describe('intervals', () => {
     const state = lot({
       weighings,
       packs: products.map((c) => packed(c.cut.id, Number((c.expectedKg / KG_PER_LB).toFixed(2)))),
-      ...say(
-        ...costs,
-        ...products.map((c): FactBody => ({ kind: 'tick', what: 'cut', of: c.cut.id, side: 'animal' })),
-      ),
+      ...say(...costs, ...products.map((c): FactBody => cutDone(c.cut.id))),
     })
     const all = reckon(flow, state, farm)
     expect(all.stages.find((s) => s.id === 'packed')).toMatchObject({ weighed: true, range: null })
@@ -114,7 +104,7 @@ describe('weighing packs', () => {
     expect(r.unweighedKg).toBeCloseTo(178 * KG_PER_LB + b.added - now.weighedKg, 2)
   })
   it('moves Cover: more chops than expected pay for more of the animal', () => {
-    const done: FactBody = { kind: 'tick', what: 'cut', of: 'bone-in-chop', side: 'animal' }
+    const done: FactBody = cutDone('bone-in-chop')
     const cover = (lb: number) =>
       reckon(flow, lot({ weighings, ...say(...costs, done), packs: [packed('bone-in-chop', lb)] }), farm)
         .money.cover!
@@ -160,7 +150,7 @@ describe('where the rest of the animal went', () => {
       flow,
       lot({
         packs: [packed('bacon', 9)],
-        ...say({ kind: 'tick', what: 'cut', of: 'bacon', side: 'animal' }),
+        ...say(cutDone('bacon')),
       }),
       farm,
     )
@@ -185,22 +175,16 @@ describe('money', () => {
     expect(money.coverRange!.high).toBeGreaterThan(money.cover!)
   })
   it('custom-exempt meat is never counted by the cut: Cover waits for a share price, then is that alone', () => {
-    const custom: FactBody = { kind: 'observation', what: 'route', value: 'custom' }
+    const custom: FactBody = routed('custom')
     const before = reckon(flow, lot({ ...say(...costs, custom) }), farm).money
     expect(before).toMatchObject({ cover: null, uncovered: 'no-share-price', net: 0 })
-    const price: Decision = {
-      field: 'sharePrice',
-      target: 'lot',
-      side: 'animal',
-      value: priceOf(500, 'lb'),
-    }
+    const price: Decision = onLot('sharePrice', priceOf(500, 'lb'))
     const r = reckon(flow, lot({ ...say(...costs, custom, price) }), farm)
     expect(r.money.net).toBe(Math.round((r.weights!.aged / KG_PER_LB) * 500))
     expect(r.money.cover).toBe(r.money.net / r.money.costs.total)
   })
   it('household meat has no Cover and brings nothing; it has a cost per kg', () => {
-    const route: FactBody = { kind: 'observation', what: 'route', value: 'household' }
-    const r = reckon(flow, lot({ ...say(...costs, route) }), farm)
+    const r = reckon(flow, lot({ ...say(...costs, routed('household')) }), farm)
     expect(r.money).toMatchObject({ cover: null, uncovered: 'not-for-sale', net: 0 })
     const kg = r.cuts.reduce((s, c) => s + (c.cut.kind === 'product' ? c.kg : 0), 0)
     expect(r.money.costPerKg! * kg).toBeCloseTo(r.money.costs.total, 6)
@@ -208,53 +192,5 @@ describe('money', () => {
   it('without costs there is no Cover, not an infinite one', () => {
     expect(reckon(flow, lot(), farm).money.cover).toBeNull()
     expect(reckon(flow, lot({ weighings: [], ...say(...costs) }), farm).money.cover).toBeNull()
-  })
-})
-
-describe('alternatives', () => {
-  it('the difference beside a path is the difference of the two whole plans', () => {
-    const state = lot({ ...say(...costs) })
-    const r = reckon(flow, state, farm)
-    const found = alternativesFor(r, 'loin', ['left', 'right'])
-    const boned = found.find((a) => a.path === 'loin-boneless-chops')!
-    const taken = reckon(
-      flow,
-      lot({
-        ...say(
-          ...costs,
-          ...(['left', 'right'] as const).map((side): Decision => ({
-            field: 'path',
-            target: 'loin',
-            side,
-            value: 'loin-boneless-chops',
-          })),
-        ),
-        weighings: state.weighings,
-      }),
-      farm,
-    )
-    const takeHome = (x: typeof r) => x.cuts.reduce((s, c) => s + (c.cut.kind === 'product' ? c.kg : 0), 0)
-    expect(boned.difference.takeHome).toBeCloseTo(takeHome(taken) - takeHome(r), 9)
-    expect(boned.difference.money).toBe(taken.money.net - r.money.net)
-    expect(boned.difference.minutes).toBe(taken.minutes - r.minutes)
-    expect(found.find((a) => a.inForce)!.difference.takeHome).toBe(0)
-    expect(r.cutting.slot('loin', 'left')!.path.id).toBe('loin-chops')
-  })
-  it('where the sides differ nothing is in force, and each way says which side takes it', () => {
-    const state = lot({
-      ...say({ field: 'path', target: 'loin', side: 'right', value: 'loin-roasts' }),
-    })
-    const r = reckon(flow, state, farm)
-    const found = alternativesFor(r, 'loin', ['left', 'right'])
-    expect(found.some((a) => a.inForce)).toBe(false)
-    const on = (path: string) => found.find((a) => a.path === path)!.takenOn
-    expect([on('loin-chops'), on('loin-roasts'), on('loin-grind')]).toEqual([['left'], ['right'], []])
-  })
-  it('bone-in chops weigh more to take home and leave less in the bone bin', () => {
-    const state = lot()
-    const r = reckon(flow, state, farm)
-    const boned = alternativesFor(r, 'loin', ['left', 'right']).find((a) => a.path === 'loin-roasts')!
-    expect(boned.difference.takeHome).toBeLessThan(0)
-    expect(boned.difference.bone).toBeGreaterThan(0)
   })
 })

@@ -14,9 +14,10 @@ import {
   uncutParts,
 } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
+import { dressed, ticked } from '../plan/testing.ts'
 
 const read = (species: Species, ...said: Said[]) => reckon(flowOf(species), lotOf(species, said), FARM, 0)
-const SKINNED: FactBody = { kind: 'observation', what: 'dressing', of: 'skin', value: false }
+const SKINNED: FactBody = dressed('skin', false)
 const both = (species: Species, part: string, path: string) =>
   takePath(ANATOMIES[species], part, ['left', 'right'], path)
 
@@ -46,7 +47,7 @@ describe('what can be decided on', () => {
     expect(condemnable(read('hog', ...kept))).toEqual(['liver'])
   })
   it('what is ticked off on one side can no longer be miscut, nor can offal', () => {
-    const tick: FactBody = { kind: 'tick', what: 'step', of: 'rack', side: 'right' }
+    const tick: FactBody = ticked('rack', 'right')
     const parts = uncutParts(read('lamb', tick))
     expect(parts).not.toContain('rack')
     expect(parts).not.toContain('liver')

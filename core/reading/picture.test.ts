@@ -5,6 +5,7 @@ import { takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { flowPicture, reckon, whereItGoes, type FlowLink, type Reckoning } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
+import { dressed } from '../plan/testing.ts'
 
 const read = (species: Species, ...said: Said[]): Reckoning =>
   reckon(flowOf(species), lotOf(species, said), FARM, 0)
@@ -52,7 +53,7 @@ describe('the picture of where the meat goes', () => {
     expect(mass(links, 'belly', '→C')).toBeCloseTo(cured - mass(links, 'added', '→C'), 6)
   })
   it('a chill tank that puts on more than shrink and gut took: water is added to the carcass', () => {
-    const tank: Said = { kind: 'observation', what: 'dressing', of: 'tank', value: true }
+    const tank: Said = dressed('tank', true)
     const r = read('broiler', tank)
     expect(mass(flowPicture(r), 'live', 'gone')).toBeGreaterThan(0)
     const odd = { ...r, weights: { ...r.weights!, live: r.balance.carcass - 1 } } as Reckoning

@@ -5,8 +5,9 @@ import type { Decision, FactBody } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { needOf, productsOf, reckon, solveLot, takePrices, type Reckoning } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
+import { onLot, paid } from '../plan/testing.ts'
 
-const FEED: FactBody = { kind: 'cost', label: 'Feed', amount: 60_000 }
+const FEED: FactBody = paid(60_000)
 const on = (target: string) => ({ target, side: 'animal' as const })
 const read = (...said: Said[]): Reckoning =>
   reckon(flowOf('hog'), lotOf('hog', [FEED, ...said], 'hot', 185), FARM, 0)
@@ -15,7 +16,7 @@ const solved = (r: Reckoning) => {
   if (!out.ok) throw new Error(out.issues[0]!.code)
   return out.value
 }
-const target: Decision = { field: 'target', target: 'lot', side: 'animal', value: minor(10_000) }
+const target: Decision = onLot('target', minor(10_000))
 
 describe('prices that pay for the animal', () => {
   it('what is needed is all it costs and the target', () =>

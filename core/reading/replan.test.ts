@@ -5,6 +5,7 @@ import { checkDecisions, takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { alternativesFor, reckon, replan, type Trouble } from './index.ts'
 import { FARM as farm, lotOf } from './testing.ts'
+import { down, ticked } from '../plan/testing.ts'
 const HOT_LB: Record<Species, number> = { hog: 185, lamb: 60, steer: 700, broiler: 165 }
 const again = (species: Species, trouble: Trouble, before: Said[] = []) => {
   const lot = lotOf(species, before, 'hot', HOT_LB[species])
@@ -23,12 +24,7 @@ describe('planning again from here', () => {
     '%s, saw down: nothing left to cut is planned with it, and what was cut stays',
     (species) => {
       const part = species === 'hog' ? 'loin' : 'rib'
-      const done: Said[] = (['left', 'right'] as const).map((side) => ({
-        kind: 'tick',
-        what: 'step',
-        of: part,
-        side: side,
-      }))
+      const done: Said[] = (['left', 'right'] as const).map((side) => ticked(part, side))
       const { read, found, after, lot } = again(species, { kind: 'tool', tool: 'saw' }, done)
       expect(found.changes.length).toBeGreaterThan(1)
       expect(found.changes.map((c) => c.part)).not.toContain(part)
@@ -77,7 +73,7 @@ describe('planning again from here', () => {
     expect(found.changes).toEqual([
       { part: 'jowl', sides: ['left', 'right'], from: 'jowl-ground', to: 'jowl-cured' },
     ])
-    expect(found.decisions[0]).toEqual({ field: 'without', target: 'grinder', side: 'animal', value: true })
+    expect(found.decisions[0]).toEqual(down('grinder'))
     expect(again('broiler', { kind: 'tool', tool: 'grinder' }).found).toMatchObject({
       changes: [],
       stuck: [],
@@ -95,7 +91,7 @@ describe('planning again from here', () => {
     })
   })
   it('what is ticked off on one side is planned again on the other only', () => {
-    const done: Said[] = [{ kind: 'tick', what: 'step', of: 'loin', side: 'left' }]
+    const done: Said[] = [ticked('loin')]
     const { found } = again('hog', { kind: 'tool', tool: 'saw' }, done)
     expect(found.changes.filter((c) => c.part === 'loin').map((c) => c.sides)).toEqual([['right']])
   })

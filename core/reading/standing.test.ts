@@ -6,10 +6,11 @@ import type { FactBody } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { productsOf, progressOf, reckon, STANDINGS, type LotState } from './index.ts'
 import { FARM, lotOf, packOf } from './testing.ts'
+import { cutDone, onLot, paid, routed } from '../plan/testing.ts'
 
 const of = (lot: LotState) => progressOf(reckon(flowOf('hog'), lot, FARM, 0))
-const FEED: FactBody = { kind: 'cost', label: 'Feed', amount: 40_000 }
-const INSPECTED: FactBody = { kind: 'observation', what: 'route', value: 'inspected' }
+const FEED: FactBody = paid(40_000)
+const INSPECTED: FactBody = routed('inspected')
 const WAY = takePath(ANATOMIES.hog, 'loin', ['left', 'right'], 'loin-roasts')
 const hot = (...said: Said[]) => lotOf('hog', said, 'hot', 185)
 
@@ -32,7 +33,7 @@ describe('where a lot stands, and what comes next', () => {
   })
   it('packed is where every product is done; then the sum is looked at', () => {
     const products = productsOf(reckon(flowOf('hog'), hot(), FARM, 0)).map((c) => c.cut.id)
-    const tick = (cut: string): FactBody => ({ kind: 'tick', what: 'cut', of: cut, side: 'animal' })
+    const tick = (cut: string): FactBody => cutDone(cut)
     const packs = [packOf('bacon', 5)]
     expect(of({ ...hot(...products.map(tick)), packs })).toMatchObject({
       standing: 'packed',
@@ -54,7 +55,7 @@ describe('where a lot stands, and what comes next', () => {
     expect(of({ ...hot(), weighings: [] }).key).toBeNull()
   })
   it('the goal of Cover is cost and target over cost: $400 and a target of $100 is 125 %', () => {
-    const target: Said = { field: 'target', target: 'lot', side: 'animal', value: minor(10_000) }
+    const target: Said = onLot('target', minor(10_000))
     expect(of(lotOf('hog', [FEED, target])).goal).toBe(1.25)
     expect(of(lotOf('hog', [FEED])).goal).toBeNull()
     expect(of(lotOf('hog', [target])).goal).toBeNull()

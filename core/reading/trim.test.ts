@@ -4,6 +4,7 @@ import { takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { flowPicture, LEAN_CLASSES, reckon, trimLedger, type Reckoning } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
+import { way } from '../plan/testing.ts'
 
 const read = (species: Species, said: Said[] = []): Reckoning =>
   reckon(flowOf(species), lotOf(species, said), FARM, 200)
@@ -12,10 +13,7 @@ const both = (species: Species, part: string, path: string) =>
 
 describe('the trim', () => {
   it.each(SPECIES)('%s: what parts give is what the trim becomes, its loss apart', (species) => {
-    const r = read(
-      species,
-      species === 'broiler' ? [{ field: 'path', target: 'bird', side: 'animal', value: 'bird-parts' }] : [],
-    )
+    const r = read(species, species === 'broiler' ? [way('bird', 'bird-parts', 'animal')] : [])
     const t = trimLedger(r)!
     const used = t.uses.reduce((s, u) => s + u.in, 0)
     expect(used / t.kg).toBeCloseTo(0.98, 6)
@@ -24,7 +22,7 @@ describe('the trim', () => {
   })
   it('fat missing from sausage trim brings it to 28 %, worked back', () => {
     const r = read('hog', [
-      { field: 'path', target: 'trim', side: 'animal', value: 'trim-sausage' },
+      way('trim', 'trim-sausage', 'animal'),
       ...both('hog', 'jowl', 'jowl-cured'),
       ...both('hog', 'leg', 'leg-grind'),
     ])
@@ -78,7 +76,7 @@ describe('the trim by lean', () => {
     expect(use!.names).toBe(r.flow.anatomy.cuts.find((c) => c.id === 'ground-pork')!.names)
   })
   it('sausage under a fifth of fat is dry; it wants 28 %', () => {
-    const sausage: Said = { field: 'path', target: 'trim', side: 'animal', value: 'trim-sausage' }
+    const sausage: Said = way('trim', 'trim-sausage', 'animal')
     const lean = trimLedger(
       read('hog', [
         sausage,
@@ -102,10 +100,7 @@ describe('the trim by lean', () => {
 
 describe('the flow picture', () => {
   it.each(SPECIES)('%s: what enters any part leaves it, and the live weight is all there', (species) => {
-    const r = read(
-      species,
-      species === 'steer' ? [{ field: 'path', target: 'liver', side: 'animal', value: 'liver-kept' }] : [],
-    )
+    const r = read(species, species === 'steer' ? [way('liver', 'liver-kept', 'animal')] : [])
     const links = flowPicture(r)
     const sum = (key: 'from' | 'to', id: string) =>
       links.filter((l) => l[key] === id).reduce((s, l) => s + l.kg, 0)

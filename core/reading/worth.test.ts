@@ -8,6 +8,7 @@ import type { FactBody, Fee } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { alternativesFor, lineOptions, reckon, replan, solveLot, takePrices, valuePlan } from './index.ts'
 import { FARM, lotOf, packOf } from './testing.ts'
+import { cutDone, onLot, paid, routed } from '../plan/testing.ts'
 
 const { hog } = ANATOMIES
 const read = (said: Said[], packs = [] as ReturnType<typeof packOf>[], draws = 0, species: Species = 'hog') =>
@@ -18,17 +19,11 @@ const read = (said: Said[], packs = [] as ReturnType<typeof packOf>[], draws = 0
     draws,
   )
 const fee = (of: Omit<Fee, 'kind'>): FactBody => ({ kind: 'fee', ...of })
-const FEED: FactBody = { kind: 'cost', label: 'Feed', amount: 40_000 }
-const route = (value: 'household' | 'custom' | 'inspected'): FactBody => ({
-  kind: 'observation',
-  what: 'route',
-  value,
-})
-const tick = (of: string): FactBody => ({ kind: 'tick', what: 'cut', of, side: 'animal' })
+const FEED: FactBody = paid(40_000)
 
 describe('what may not be sold is worth no money in any plan', () => {
   it('a household’s alternatives, lines, plans and plans-from-here show none; inspected ones do', () => {
-    const [household, inspected] = [read([FEED, route('household')]), read([FEED, route('inspected')])]
+    const [household, inspected] = [read([FEED, routed('household')]), read([FEED, routed('inspected')])]
     const money = (r: typeof household) =>
       alternativesFor(r, 'loin', ['left', 'right']).map((a) => [a.whole.money, a.difference.money])
     expect(new Set(money(household).flat())).toEqual(new Set([0]))
@@ -41,12 +36,12 @@ describe('what may not be sold is worth no money in any plan', () => {
       lineOptions(household, 'loin', ['left', 'right']).flatMap((l) => l.settings.map((s) => s.money)),
     ).toEqual(lineOptions(household, 'loin', ['left', 'right']).flatMap((l) => l.settings.map(() => 0)))
     expect(replan(household, { kind: 'tool', tool: 'saw' }).difference.money).toBe(0)
-    const lot = lotOf('hog', [route('household')], 'hot', 185)
+    const lot = lotOf('hog', [routed('household')], 'hot', 185)
     expect(valuePlan(flowOf('hog'), lot, household, null).worth.money).toBe(0)
   })
   it('shares bring the same whichever way the animal is cut', () => {
-    const price: Said = { field: 'sharePrice', target: 'lot', side: 'animal', value: priceOf(500, 'lb') }
-    const r = read([FEED, route('custom'), price])
+    const price: Said = onLot('sharePrice', priceOf(500, 'lb'))
+    const r = read([FEED, routed('custom'), price])
     const ways = alternativesFor(r, 'loin', ['left', 'right'])
     expect(new Set(ways.map((a) => a.whole.money))).toEqual(new Set([r.money.net]))
     expect(r.money.net).toBeGreaterThan(50_000)
@@ -105,7 +100,7 @@ describe('fees in the sum and in its spread', () => {
   it('packs beyond the plan are billed, and of a cut that is done only those weighed', () => {
     const perPack = fee({ fee: 'pack', amount: 40, per: 'pack', basis: null })
     const billed = (packs: number, done: boolean) =>
-      read([perPack, ...(done ? [tick('bacon')] : [])], [packOf('bacon', 9, packs)]).money.costs.rows[0]!
+      read([perPack, ...(done ? [cutDone('bacon')] : [])], [packOf('bacon', 9, packs)]).money.costs.rows[0]!
         .amount / 40
     const planned = read([perPack]).cuts.reduce((s, c) => s + c.packs, 0)
     const bacon = read([]).cuts.find((c) => c.cut.id === 'bacon')!.packs
@@ -122,7 +117,7 @@ describe('a cut half weighed', () => {
     const others = first.cuts.filter((c) => c.cut.kind === 'product' && c.cut.id !== 'bone-in-chop')
     const over = Number(((chops.range!.high * 1.05) / KG_PER_LB).toFixed(2))
     const r = read(
-      others.map((c) => tick(c.cut.id)),
+      others.map((c) => cutDone(c.cut.id)),
       [
         packOf('bone-in-chop', over),
         ...others.map((c) => packOf(c.cut.id, Math.max(0.1, Number((c.expectedKg / KG_PER_LB).toFixed(2))))),
@@ -171,7 +166,7 @@ describe('solving prices by the cut, not by its name', () => {
       }
     }
     expect(lamb.cuts.length).toBeLessThan(out.value.cuts.length)
-    const said = [FEED, route('inspected'), ...takePath(out.value, 'loin', ['left', 'right'], 'own-twin')]
+    const said = [FEED, routed('inspected'), ...takePath(out.value, 'loin', ['left', 'right'], 'own-twin')]
     const r = reckon(compile(out.value), lotOf('hog', said, 'hot', 185), FARM, 0)
     const solved = solveLot(r)
     if (!solved.ok) throw new Error(solved.issues[0]!.code)
