@@ -35,7 +35,10 @@ export const sizes = () => [
   ...ROOMS.flatMap((room) => {
     const own = files.filter((f) => f.startsWith(`${room}/`))
     const lines = own.map((f) => readFileSync(f, 'utf8').split('\n').length - 1)
-    return [row(`files of ${room}, lines`, lines), row(`functions of ${room}, lines`, own.flatMap(functionsIn))]
+    return [
+      row(`files of ${room}, lines`, lines),
+      row(`functions of ${room}, lines`, own.flatMap(functionsIn)),
+    ]
   }),
 ]
 
@@ -76,10 +79,7 @@ if (process.argv[2] === 'sizes') console.log(sizes().join('\n'))
 else {
   const place = 'docs/house.md'
   const between = (text, mark, lines) =>
-    text.replace(
-      new RegExp(`(<!-- ${mark} -->)[\\s\\S]*?(<!-- end -->)`),
-      `$1\n\n${lines.join('\n')}\n\n$2`,
-    )
+    text.replace(new RegExp(`(<!-- ${mark} -->)[\\s\\S]*?(<!-- end -->)`), `$1\n\n${lines.join('\n')}\n\n$2`)
   let text = readFileSync(place, 'utf8')
   text = between(text, 'drawing', drawing())
   text = between(text, 'sizes', sizes())
