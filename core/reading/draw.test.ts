@@ -26,7 +26,7 @@ describe('spread of total saleable share, points of carcass (our target, from me
     ['hog', 2],
     ['steer', 2.5],
     ['lamb', 2.5],
-  ] as const)('%s: SD %d within 20 %%', (species, target) => {
+  ] as const)('%s: SD %d within a fifth', (species, target) => {
     const sd = standardDeviation(drawn(species).saleable)
     expect(sd).toBeGreaterThan(target * 0.8)
     expect(sd).toBeLessThan(target * 1.2)

@@ -45,6 +45,14 @@ describe('what may not be sold is worth no money in any plan', () => {
     const ways = alternativesFor(r, 'loin', ['left', 'right'])
     expect(new Set(ways.map((a) => a.whole.money))).toEqual(new Set([r.money.net]))
     expect(r.money.net).toBeGreaterThan(50_000)
+    expect(r.money.netRange).toBeNull()
+    const { net, netRange } = read([FEED, routed('custom'), price], [], 200).money
+    expect(netRange!.low).toBeLessThan(net)
+    expect(netRange!.high).toBeGreaterThan(net)
+  })
+  it('a lot that cost nothing asks nothing of its cuts, whatever its target', () => {
+    expect(read([routed('inspected'), onLot('target', minor(9_000))]).money.neededPerKg).toBeNull()
+    expect(read([FEED, routed('inspected')]).money.neededPerKg).toBeGreaterThan(0)
   })
 })
 
@@ -55,6 +63,13 @@ describe('the price of a plate', () => {
     const row = cured.cutting.slot('belly', 'left')!.rows.find((x) => x.cut?.id === 'bacon')!
     const { lean, fat } = row.tissue
     expect(bacon.edible).toBeCloseTo(2 * (lean + fat) * 0.92, 9)
+  })
+  it('bones, fat and waste are on no plate', () => {
+    const { cuts } = read([])
+    const off = cuts.filter((c) => c.cut.kind !== 'product' || ['N', 'F'].includes(c.cut.destination))
+    expect(new Set(off.map((c) => c.cut.destination))).toEqual(new Set(['N', 'F', 'X']))
+    expect(off.map((c) => c.edible)).toEqual(off.map(() => 0))
+    expect(cuts.filter((c) => !off.includes(c)).every((c) => c.edible > 0)).toBe(true)
   })
   it('is the money over the plates of so much raw meat: 100 kg at $10 a kg in plates of 200 g are $2 each', () => {
     const cut = hog.cuts.find((c) => c.id === 'bone-in-chop')!
