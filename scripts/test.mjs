@@ -1,15 +1,15 @@
-import { execFileSync, spawn } from 'node:child_process'
+import { execFileSync, spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 
-// Installs what is missing, builds, runs every test with lint and types beside them, and ends with `N passed, N failed`.
+// Installs what is missing, lints, type-checks and builds side by side, runs every test, and ends with `N passed, N failed`.
 const REPORT = '.test-results/tests.json'
 let passed = 0
 let failed = 0
 
-/** Runs a step with its output held back, so that steps side by side do not talk over each other; behind the tests. */
+/** Runs a step with its output held back, so that steps side by side do not talk over each other. */
 function step(name, script) {
   return new Promise((resolve) => {
-    const child = spawn('nice', ['npm', 'run', '-s', script], { stdio: ['ignore', 'pipe', 'pipe'] })
+    const child = spawn('npm', ['run', '-s', script], { stdio: ['ignore', 'pipe', 'pipe'] })
     let said = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk))
     child.on('exit', (code) => {
@@ -32,20 +32,16 @@ try {
   console.log('0 passed, 1 failed')
   process.exit(1)
 }
-/** Runs the tests while what reads the code goes on: a browser often waits, and a core is idle then. */
-function tests() {
-  return new Promise((resolve) => {
-    const args = ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${REPORT}`]
-    spawn('npx', args, { stdio: 'inherit' }).on('exit', resolve)
-  })
-}
-
-const reading = [step('lint', 'lint'), step('types', 'types')]
-if (await step('build', 'build')) {
+const [built] = await Promise.all([step('build', 'build'), step('lint', 'lint'), step('types', 'types')])
+if (built) {
   rmSync(REPORT, { force: true })
   mkdirSync('.test-results', { recursive: true })
   console.log('\n== unit, API and browser tests')
-  const status = await tests()
+  const { status } = spawnSync(
+    'npx',
+    ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${REPORT}`],
+    { stdio: 'inherit' },
+  )
   if (existsSync(REPORT)) {
     const report = JSON.parse(readFileSync(REPORT, 'utf8'))
     passed += report.numPassedTests
@@ -53,6 +49,5 @@ if (await step('build', 'build')) {
     if (status !== 0 && report.numFailedTests === 0) failed++
   } else failed++
 }
-await Promise.all(reading)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed > 0 ? 1 : 0)
