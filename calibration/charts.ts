@@ -1,11 +1,12 @@
 import { ANATOMIES, type Anatomy, type TrimLevel } from '#core/anatomy'
 import { KG_PER_LB } from '#core/measure'
 
-/** Kg of what `parts` hold, of what of them goes `to` these cuts or parts, or of all but what goes to `less`. */
+/** Kg of what `parts` hold, of what of them goes `to` these cuts or parts, or of all but what goes to `less`; `also` adds. */
 export interface Sum {
   parts: string[]
   to?: string[]
   less?: string[]
+  also?: Sum[]
 }
 
 export interface ChartLine {

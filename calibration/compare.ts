@@ -1,6 +1,6 @@
 import { kg, KG_PER_LB, mm } from '#core/measure'
 import { compile, cutUp, SidedMap, type CutUp } from '#core/carcass'
-import type { Anatomy } from '#core/anatomy'
+import type { Anatomy, SideName } from '#core/anatomy'
 import type { Chart, ChartLine, Sum } from './charts.ts'
 
 export interface Compared extends ChartLine {
@@ -10,22 +10,35 @@ export interface Compared extends ChartLine {
   ratio: number
 }
 
-/** Cuts a carcass as the chart does, and sets what comes of it beside what was published; lb. */
-export function compare(chart: Chart, anatomy: Anatomy = chart.anatomy): Compared[] {
-  const keyed = <V>(of: Record<string, V>, ...sides: ('left' | 'right')[]) =>
+/** How a carcass is cut for a list of figures: ways of each side, lines, trim, dressing. */
+export type CutAs = Pick<Chart, 'carcassKg' | 'trim' | 'conventions' | 'lines' | 'mm' | 'left' | 'right'> & {
+  animal?: Record<string, string>
+}
+
+export function cutAs(anatomy: Anatomy, as: CutAs): CutUp {
+  const keyed = <V>(of: Record<string, V>, ...sides: SideName[]) =>
     Object.entries(of).flatMap(([id, value]) => sides.map((side) => ({ id, side, value })))
-  const long = Object.fromEntries(Object.entries(chart.mm).map(([id, at]) => [id, mm(at)]))
+  const long = Object.fromEntries(Object.entries(as.mm).map(([id, at]) => [id, mm(at)]))
   const choices = {
-    paths: new SidedMap([...keyed(chart.left, 'left'), ...keyed(chart.right, 'right')]),
-    lines: new SidedMap(keyed(chart.lines, 'left', 'right')),
+    paths: new SidedMap([
+      ...keyed(as.left, 'left'),
+      ...keyed(as.right, 'right'),
+      ...keyed(as.animal ?? {}, 'animal'),
+    ]),
+    lines: new SidedMap(keyed(as.lines, 'left', 'right')),
     mm: new SidedMap(keyed(long, 'left', 'right')),
-    trim: chart.trim,
+    trim: as.trim,
   }
-  const cutting = cutUp(compile(anatomy), choices, {
-    conventions: chart.conventions,
-    carcass: kg(chart.carcassKg),
+  return cutUp(compile(anatomy), choices, {
+    conventions: as.conventions,
+    carcass: kg(as.carcassKg),
     live: kg(0),
   })
+}
+
+/** Cuts a carcass as the chart does, and sets what comes of it beside what was published; lb. */
+export function compare(chart: Chart, anatomy: Anatomy = chart.anatomy): Compared[] {
+  const cutting = cutAs(anatomy, chart)
   const carcassLb = chart.carcassKg / KG_PER_LB
   return chart.rows.map((row) => {
     const found = sumOf(cutting, row.of) / KG_PER_LB
@@ -33,8 +46,9 @@ export function compare(chart: Chart, anatomy: Anatomy = chart.anatomy): Compare
   })
 }
 
-function sumOf(cutting: CutUp, { parts, to, less }: Sum): number {
-  let sum = 0
+/** Kg of a sum in a carcass that was cut. */
+export function sumOf(cutting: CutUp, { parts, to, less, also }: Sum): number {
+  let sum = (also ?? []).reduce((s, x) => s + sumOf(cutting, x), 0)
   for (const slot of cutting.slots) {
     if (!parts.includes(slot.part)) continue
     if (!to) sum += slot.kg

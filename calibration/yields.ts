@@ -1,0 +1,268 @@
+import { readFileSync } from 'node:fs'
+import { ANATOMIES, type Anatomy, type Species } from '#core/anatomy'
+import { cutAs, sumOf, type CutAs, type Sum } from './compare.ts'
+
+/** A piece of the yield list (docs/sources.md): its band, and how it is cut here. % of cold carcass. */
+export interface YieldRow {
+  species: Species
+  name: string
+  low: number
+  high: number
+}
+export interface Found extends YieldRow {
+  found: number
+  /** Inside the band; and how far outside it, as a share of its nearer end. */
+  inside: boolean
+  off: number
+}
+
+type Ways = Record<string, string>
+interface Plan {
+  ways?: Ways
+  lines?: Ways
+  conventions?: Record<string, boolean>
+}
+type How = readonly [plan: string, of: Sum]
+interface List {
+  carcassKg: number
+  plans: Record<string, Plan>
+  how: Record<string, How>
+}
+
+const held = (...parts: string[]): Sum => ({ parts })
+const made = (part: string | string[], ...to: string[]): Sum => ({ parts: [part].flat(), to })
+const also = (...sums: Sum[]): Sum => ({ parts: [], also: sums })
+
+const BEEF_BONED: Ways = {
+  foreshank: 'foreshank-grind',
+  'hind-shank': 'hind-shank-grind',
+  'chuck-ribs': 'chuck-ribs-grind',
+  rib: 'rib-eye',
+  plate: 'plate-grind',
+  'short-loin': 'loin-strip',
+}
+const HOG_BONED: Ways = {
+  leg: 'leg-seamed',
+  loin: 'loin-roasts',
+  belly: 'belly-slices',
+  'spare-ribs': 'ribs-grind',
+  butt: 'butt-boned',
+  picnic: 'picnic-boned',
+  'fore-hock': 'fore-hock-boned',
+  'hind-hock': 'hind-hock-boned',
+}
+const LAMB_BONED: Ways = {
+  neck: 'neck-grind',
+  shoulder: 'shoulder-rolled',
+  foreshank: 'foreshank-grind',
+  rack: 'rack-rolled',
+  breast: 'breast-grind',
+  loin: 'loin-boneless',
+  leg: 'leg-butterflied',
+}
+
+const LISTS: Record<Species, List> = {
+  steer: {
+    carcassKg: 320,
+    plans: {
+      bone: { ways: { rib: 'rib-roast', 'short-loin': 'loin-tbone', plate: 'plate-pieces' } },
+      seamed: { ways: { clod: 'clod-parted', rib: 'rib-eye', 'short-loin': 'loin-strip' } },
+      parted: { ways: { brisket: 'brisket-split' } },
+      boned: { ways: BEEF_BONED },
+    },
+    how: {
+      'chuck with neck': ['bone', held('chuck')],
+      foreshank: ['bone', held('foreshank')],
+      'brisket, bone in': ['bone', held('brisket')],
+      'plate with skirts': ['bone', held('plate', 'skirts')],
+      rib: ['bone', held('rib')],
+      'short loin': ['bone', held('short-loin', 'short-loin-rear')],
+      sirloin: ['bone', held('sirloin', 'tenderloin')],
+      flank: ['bone', held('flank')],
+      'round with shank': ['bone', held('round', 'hind-shank')],
+      'kidney fat and hanger': ['bone', held('suet', 'hanger')],
+      'shoulder clod': ['seamed', held('clod')],
+      'chuck roll': ['seamed', held('chuck-roll')],
+      'mock tender': ['seamed', made('chuck', 'mock-tender')],
+      'flat iron': ['seamed', made('clod', 'flat-iron')],
+      'shoulder tender': ['seamed', made('clod', 'shoulder-tender')],
+      'chuck short ribs': ['seamed', made('chuck-ribs', 'chuck-short-ribs')],
+      'whole brisket, deckle off': ['seamed', made('brisket', 'brisket')],
+      'brisket flat': ['parted', made('brisket', 'brisket-flat')],
+      'brisket point': ['parted', made('brisket', 'brisket-point')],
+      'shank cuts, fore and hind': ['bone', made(['foreshank', 'hind-shank'], 'shank-cut')],
+      'rib roast, bone in': ['bone', made('rib', 'rib-roast')],
+      'rib-eye': ['seamed', made('rib', 'rib-eye')],
+      'back ribs': ['seamed', made('rib', 'back-ribs')],
+      'short ribs of rib and plate': ['bone', made(['rib', 'plate'], 'short-rib-pieces')],
+      'inside skirt': ['seamed', made('skirts', 'skirt-inside')],
+      'outside skirt': ['seamed', made('skirts', 'skirt-outside')],
+      hanger: ['seamed', made('hanger', 'hanger')],
+      'T-bones': ['bone', made('short-loin', 'tbone')],
+      strip: ['seamed', made(['short-loin', 'short-loin-rear'], 'strip')],
+      tenderloin: ['seamed', made('tenderloin', 'tenderloin')],
+      'top sirloin': ['seamed', made('sirloin', 'top-sirloin')],
+      'tri-tip': ['seamed', made('sirloin', 'tri-tip')],
+      'ball tip': ['seamed', made('sirloin', 'ball-tip')],
+      flap: ['seamed', made('sirloin', 'flap')],
+      'flank steak': ['seamed', made('flank', 'flank-steak')],
+      'top round': ['seamed', made('top-round', 'round-roast')],
+      'flat with its rump end': ['seamed', made(['bottom-round', 'rump'], 'round-roast', 'rump-roast')],
+      'eye of round': ['seamed', made('eye-round', 'eye-roast')],
+      knuckle: ['seamed', made('knuckle', 'tip-roast')],
+      'trim, all boned': ['boned', held('trim')],
+      'bones, all boned': ['boned', also(held('bones', 'neck-bones'), made('rib', 'back-ribs'))],
+      'fat trimmed off, all boned': ['boned', held('fat', 'suet')],
+    },
+  },
+  hog: {
+    carcassKg: 85,
+    plans: {
+      bone: {},
+      boned: { ways: HOG_BONED },
+      five: { lines: { 'shoulder-line': '5|6' } },
+    },
+    how: {
+      'leg with hock': ['bone', held('leg', 'hind-hock')],
+      'loin with back fat': ['bone', held('loin', 'rib-end', 'sirloin', 'tenderloin')],
+      'belly and ribs': ['bone', held('belly', 'spare-ribs')],
+      'butt and neck bones': ['bone', held('butt', 'neck-bones')],
+      'picnic with hock': ['bone', held('picnic', 'fore-hock')],
+      jowl: ['bone', held('jowl')],
+      'feet and tail': ['bone', held('fore-foot', 'hind-foot', 'tail')],
+      leaf: ['bone', held('leaf-fat')],
+      'butt, bone in': ['bone', made('butt', 'butt-roast')],
+      'picnic, bone in, with hock': [
+        'bone',
+        also(made('picnic', 'picnic-roast'), made('fore-hock', 'hock')),
+      ],
+      'chops, rind off': ['bone', made('loin', 'bone-in-chop')],
+      'belly, ribs off': ['bone', held('belly')],
+      'spare ribs': ['bone', made('spare-ribs', 'spare-ribs')],
+      tenderloin: ['boned', made('tenderloin', 'tenderloin')],
+      'boneless loin': ['boned', made('loin', 'loin-roast')],
+      'back ribs': ['boned', made('loin', 'back-ribs')],
+      'neck bones': ['boned', held('neck-bones')],
+      'leg muscles, boned': ['boned', held('leg-topside', 'leg-silverside', 'leg-knuckle')],
+      'shoulder of five ribs: butt': ['five', held('butt')],
+      'shoulder of five ribs: picnic': ['five', held('picnic', 'fore-hock')],
+      'trim, all boned': ['boned', held('trim')],
+      'bones, all boned': ['boned', also(held('bones'), made('loin', 'back-ribs'))],
+      'skin, all off': ['boned', held('skin')],
+      'fat trimmed off, all boned': ['boned', held('back-fat', 'leaf-fat')],
+    },
+  },
+  lamb: {
+    carcassKg: 20,
+    plans: { bone: { ways: { loin: 'loin-chops' } }, boned: { ways: LAMB_BONED } },
+    how: {
+      legs: ['bone', held('leg')],
+      'shoulders and neck': ['bone', held('shoulder', 'neck')],
+      racks: ['bone', held('rack')],
+      loins: ['bone', held('loin', 'tenderloin')],
+      'breasts and flanks': ['bone', held('breast')],
+      foreshanks: ['bone', held('foreshank')],
+      'kidneys and their fat': ['bone', held('kidneys', 'kidney-fat')],
+      'legs, trimmed': ['bone', made('leg', 'leg-whole')],
+      'shoulders and neck, bone in': [
+        'bone',
+        also(made('shoulder', 'shoulder-whole'), made('neck', 'neck-slices')),
+      ],
+      'two frenched racks': ['bone', made('rack', 'rack')],
+      'loin chops': ['bone', made('loin', 'loin-chop')],
+      shanks: ['bone', made('foreshank', 'shank')],
+      tenderloins: ['boned', made('tenderloin', 'tenderloin')],
+      'all meat, all boned': [
+        'boned',
+        also(
+          made(
+            ['shoulder', 'rack', 'loin', 'leg', 'tenderloin'],
+            'shoulder-rolled',
+            'noisettes',
+            'loin-boneless',
+            'leg-butterflied',
+            'tenderloin',
+          ),
+          held('trim'),
+        ),
+      ],
+      'bones, all boned': ['boned', held('bones')],
+      'fat trimmed off, all boned': ['boned', held('fat', 'kidney-fat')],
+    },
+  },
+  broiler: {
+    carcassKg: 2,
+    plans: {
+      parts: { ways: { bird: 'bird-parts', wing: 'wing-three' } },
+      boned: { ways: { bird: 'bird-parts', leg: 'leg-boneless' } },
+      quarters: { ways: { bird: 'bird-quarters' } },
+      stuffed: { conventions: { giblets: true } },
+    },
+    how: {
+      'breast, bone in': ['parts', held('breast')],
+      thighs: ['parts', made('leg', 'thigh')],
+      drumsticks: ['parts', made('leg', 'drumstick')],
+      wings: ['parts', held('wing')],
+      back: ['parts', held('back')],
+      'leg quarters': ['quarters', made('bird', 'leg-quarter')],
+      'boneless breast with tenders': ['parts', made('breast', 'breast-boneless', 'tenders')],
+      tenders: ['parts', made('breast', 'tenders')],
+      'boneless breast': ['parts', made('breast', 'breast-boneless')],
+      'first wing bones': ['parts', made('wing', 'drumette')],
+      'thigh, boned and skinned': ['boned', made('leg', 'thigh-boneless')],
+      'neck and giblets, with them': ['stuffed', held('neck', 'giblets')],
+    },
+  },
+}
+
+const SECTIONS: Record<string, Species> = { Beef: 'steer', Hog: 'hog', Lamb: 'lamb', Bird: 'broiler' }
+
+/** The list as it is written in docs/sources.md. Throws on a piece that is not cut here, or a cut that is not listed. */
+export function yieldList(text = readFileSync('docs/sources.md', 'utf8')): YieldRow[] {
+  const list = text.slice(text.indexOf('## Yield list'))
+  const rows = list
+    .split(/^### /m)
+    .slice(1)
+    .flatMap((section) => {
+      const species = SECTIONS[/^\w+/.exec(section)![0]]!
+      return [...section.matchAll(/^\| ([^|]+?)\*? \| ([\d.]+)–([\d.]+) \|$/gm)].map(
+        ([, name, low, high]) => ({ species, name: name!, low: Number(low), high: Number(high) }),
+      )
+    })
+  const listed = rows.map((r) => `${r.species}: ${r.name}`)
+  const cut = Object.entries(LISTS).flatMap(([s, l]) => Object.keys(l.how).map((name) => `${s}: ${name}`))
+  const odd = [...listed.filter((n) => !cut.includes(n)), ...cut.filter((n) => !listed.includes(n))]
+  if (odd.length > 0) throw new Error(`not both listed and cut: ${odd.join('; ')}`)
+  return rows
+}
+
+/** What an anatomy gives of each piece of the list, beside its band. */
+export function findYields(
+  species: Species,
+  rows: readonly YieldRow[],
+  anatomy: Anatomy = ANATOMIES[species],
+): Found[] {
+  const { carcassKg, plans, how } = LISTS[species]
+  const as = ({ ways = {}, lines = {}, conventions = {} }: Plan): CutAs => ({
+    carcassKg,
+    trim: 'standard',
+    conventions,
+    lines,
+    mm: {},
+    left: ways,
+    right: ways,
+    ...(species === 'broiler' && { animal: ways }),
+  })
+  const cuttings = Object.fromEntries(
+    Object.entries(plans).map(([id, plan]) => [id, cutAs(anatomy, as(plan))]),
+  )
+  return rows
+    .filter((r) => r.species === species)
+    .map((row) => {
+      const [plan, of] = how[row.name]!
+      const found = (sumOf(cuttings[plan]!, of) / carcassKg) * 100
+      const inside = found >= row.low && found <= row.high
+      const off = inside ? 0 : found < row.low ? found / row.low - 1 : found / row.high - 1
+      return { ...row, found, inside, off }
+    })
+}
