@@ -132,10 +132,7 @@ const LISTS: Record<Species, List> = {
       'feet and tail': ['bone', held('fore-foot', 'hind-foot', 'tail')],
       leaf: ['bone', held('leaf-fat')],
       'butt, bone in': ['bone', made('butt', 'butt-roast')],
-      'picnic, bone in, with hock': [
-        'bone',
-        also(made('picnic', 'picnic-roast'), made('fore-hock', 'hock')),
-      ],
+      'picnic, bone in, with hock': ['bone', also(made('picnic', 'picnic-roast'), made('fore-hock', 'hock'))],
       'chops, rind off': ['bone', made('loin', 'bone-in-chop')],
       'belly, ribs off': ['bone', held('belly')],
       'spare ribs': ['bone', made('spare-ribs', 'spare-ribs')],

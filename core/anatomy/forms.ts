@@ -5,7 +5,7 @@ import type { Anatomy, MapShape, SidesMap } from './types.ts'
 import { validateAnatomy } from './validate.ts'
 
 /** The form anatomies are pinned in today. A pin is kept as it was written and brought up whenever it is read. */
-export const ANATOMY_FORM = 3
+export const ANATOMY_FORM = 4
 
 type Loose = Record<string, unknown>
 const list = (value: unknown): Loose[] => (Array.isArray(value) ? (value as Loose[]) : [])
@@ -124,7 +124,33 @@ function fromFirst(body: Loose): Loose {
   }
 }
 
-const STEPS = { 1: fromFirst, 2: (body: Loose) => ({ ...body, form: ANATOMY_FORM }) }
+type Shares = Record<string, number>
+const seamed = (shares: Shares): Shares => ({ ...shares, seam: shares.lean! })
+
+/** Form 3 knew one kind of fat: it lies outside, and what would follow the lean is none. */
+function fromThird(body: Loose): Loose {
+  const trim = Object.entries(body.trim as Record<string, Shares>).map(([level, t]) => [
+    level,
+    { ...t, seam: 0 },
+  ])
+  return {
+    ...body,
+    form: 4,
+    trim: Object.fromEntries(trim) as Loose,
+    bands: list(body.bands).map((b) => ({
+      ...b,
+      tissue: { ...(b.tissue as Shares), seam: 0 },
+      along: { ...(b.along as Record<string, number[]>), seam: (b.along as Record<string, number[]>).fat },
+    })),
+    parts: list(body.parts).map((p) => {
+      const off = p.offCarcass as { share: number; tissue: Shares } | undefined
+      return off ? { ...p, offCarcass: { ...off, tissue: { ...off.tissue, seam: 0 } } } : p
+    }),
+    paths: list(body.paths).map((p) => ({ ...p, outputs: list(p.outputs).map((o) => seamed(o as Shares)) })),
+  }
+}
+
+const STEPS = { 1: fromFirst, 2: (body: Loose) => ({ ...body, form: 3 }), 3: fromThird }
 
 /**
  * An anatomy from outside or from long ago, in today's form and sound, or what is wrong with it. Kilograms per cut

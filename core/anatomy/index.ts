@@ -1,5 +1,5 @@
 /** What is an animal made of, along which lines does it come apart, and what can each part become? */
-export { SIDES, SPECIES, TISSUES, TOOLS, TRIM_LEVELS } from './types.ts'
+export { NAMED_TISSUES, SIDES, SPECIES, TISSUES, TOOLS, TRIM_LEVELS, withSeam } from './types.ts'
 export type {
   Anatomy,
   Band,
@@ -23,6 +23,7 @@ export type {
   Process,
   SideName,
   Species,
+  NamedShares,
   Tissue,
   TissueShares,
   Tool,

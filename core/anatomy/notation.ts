@@ -1,9 +1,12 @@
 import {
+  NAMED_TISSUES,
   TISSUES,
+  withSeam,
   type Band,
   type Cut,
   type CutKind,
   type Destination,
+  type NamedShares,
   type Names,
   type Part,
   type Path,
@@ -25,8 +28,15 @@ export function names(text: string): Names {
   return { american: american!, commonwealth: commonwealth! }
 }
 
-/** `lean/fat/bone/skin` in percent; what is left out is 0. */
+/** `lean/fat/bone/skin` in percent; what is left out is 0. `lean:seam` where seam fat is not as the lean. */
 export function percents(text: string): TissueShares {
+  const figures = text.split('/').map((x) => x.split(':').map((y) => Number(y) / 100))
+  const named = Object.fromEntries(NAMED_TISSUES.map((t, i) => [t, figures[i]?.[0] ?? 0]))
+  return { ...withSeam(named as NamedShares), ...(figures[0]?.[1] !== undefined && { seam: figures[0][1] }) }
+}
+
+/** Tissue of cells, `lean/fat/bone/skin/seam` in percent of the carcass. */
+export function cells(text: string): TissueShares {
   const figures = text.split('/').map((x) => Number(x) / 100)
   return Object.fromEntries(TISSUES.map((t, i) => [t, figures[i] ?? 0])) as TissueShares
 }
@@ -61,9 +71,16 @@ export function bandsOn(axis: readonly Segment[]) {
     reach: Pick<Band, 'fromMm' | 'toMm'> = {},
   ): Band => ({
     id,
-    tissue: percents(tissue),
+    tissue: cells(tissue),
     along: Object.fromEntries(
-      TISSUES.map((t) => [t, along(typeof density === 'string' ? density : (density[t] ?? density.lean!))]),
+      TISSUES.map((t) => [
+        t,
+        along(
+          typeof density === 'string'
+            ? density
+            : (density[t] ?? (t === 'seam' ? density.fat : undefined) ?? density.lean!),
+        ),
+      ]),
     ) as Record<Tissue, number[]>,
     ...reach,
     spans: spans.split(',').map((text): Span => {
@@ -84,7 +101,7 @@ export const part = (id: string, words: string, fallback: string, more: Partial<
 export const plucked = (id: string, words: string, fallback: string, percent: number, tissue = '100') =>
   part(id, words, fallback, {
     scope: 'animal',
-    offCarcass: { share: percent / 100, tissue: percents(tissue) },
+    offCarcass: { share: percent / 100, tissue: cells(tissue) },
   })
 
 export const sawn = (thicknessMm: number, perPack = 2, kerfMm = 1.2): Portion => ({
@@ -138,7 +155,8 @@ const TOOL: Record<Tool, { loss: string; caution: string | null }> = {
 
 /** Where what a way does not name goes in this species, and what its cured or seasoned cuts go through. */
 export interface Kitchen {
-  rest: Record<Tissue, string>
+  /** Seam fat goes with the lean. */
+  rest: Record<keyof NamedShares, string>
   loss: string
   processes: Record<string, Process>
 }
@@ -147,7 +165,7 @@ export interface WayMore extends Partial<
   Pick<Path, 'needs' | 'pair' | 'leaves' | 'extracts' | 'together' | 'excludes' | 'shutsOut' | 'caution'>
 > {
   loss?: string
-  rest?: Partial<Record<Tissue, string>>
+  rest?: Partial<Kitchen['rest']>
 }
 
 /** `cut 92/30/90; > part 5/4; …`: shares per tissue; the remainder of each tissue goes to the kitchen's rest. */
@@ -166,13 +184,13 @@ function outputsOf(text: string, lost: TissueShares, kitchen: Kitchen, rest: Way
     return rows.get(id)!
   }
   for (const piece of text.split(';').filter((x) => x.trim())) {
-    const [, id, figures] = /^\s*((?:>\s*)?[\w-]+)\s+([\d./]+)\s*$/.exec(piece)!
+    const [, id, figures] = /^\s*((?:>\s*)?[\w-]+)\s+([\d./:]+)\s*$/.exec(piece)!
     const given = percents(figures!)
     for (const t of TISSUES) row(id!)[t] += given[t]
   }
   for (const t of TISSUES) {
     const left = 1 - lost[t] - [...rows.values()].reduce((s, r) => s + r[t], 0)
-    if (Math.abs(left) > 1e-12) row({ ...kitchen.rest, ...rest }[t])[t] += left
+    if (Math.abs(left) > 1e-12) row({ ...kitchen.rest, ...rest }[t === 'seam' ? 'lean' : t])[t] += left
   }
   for (const t of TISSUES) row(kitchen.loss)[t] += lost[t]
   return [...rows.values()]

@@ -1,6 +1,6 @@
 import { issueOf, type Outcome } from '#core/measure'
 import type { OwnAdditions } from '#core/records'
-import type { Anatomy, Part, Path } from './types.ts'
+import { withSeam, type Anatomy, type Part, type Path } from './types.ts'
 import { validateAnatomy } from './validate.ts'
 
 /**
@@ -22,7 +22,7 @@ export function extendAnatomy(anatomy: Anatomy, own: OwnAdditions): Outcome<Anat
     ...anatomy,
     cuts: [...anatomy.cuts, ...own.cuts],
     parts: [...anatomy.parts, ...own.parts.map((p): Part => ({ ...p, scope: ownScope(anatomy, own, p.id) }))],
-    paths: [...anatomy.paths, ...(own.paths as Path[])],
+    paths: [...anatomy.paths, ...own.paths.map((p) => ({ ...p, outputs: p.outputs.map(withSeam) }) as Path)],
   }
   const faults = validateAnatomy(extended)
   if (faults.length === 0) return { ok: true, value: extended }

@@ -1,12 +1,14 @@
 import type { Destination, OwnAdditions, Tool } from '#core/records'
-import { TISSUES, type Anatomy, type Tissue, type TissueShares } from './types.ts'
+import { NAMED_TISSUES, type Anatomy, type NamedShares } from './types.ts'
+
+type Tissue = keyof NamedShares
 
 /** Where one line of a way goes: a cut or another part there is, or the cut that the way itself brings. */
 export type Goal = { cut: string } | { part: string } | { fresh: true }
 export interface WayLine {
   to: Goal
   /** Of each tissue of the part, 0 to 1. */
-  shares: TissueShares
+  shares: NamedShares
 }
 
 /** A farm's own way to open a part, as it is being made. */
@@ -40,7 +42,7 @@ const sameGoal = (a: Goal, b: Goal) => JSON.stringify(a) === JSON.stringify(b)
 /** The lines with the rest of every tissue sent where it usually goes, so that each closes to 1. */
 export function closedWay(anatomy: Anatomy, lines: readonly WayLine[]): WayLine[] {
   const closed = lines.map((l) => ({ ...l, shares: { ...l.shares } }))
-  for (const t of TISSUES) {
+  for (const t of NAMED_TISSUES) {
     const rest = openShare(closed, t)
     if (rest < 1e-9) continue
     const to = usualGoal(anatomy, t)

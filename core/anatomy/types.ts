@@ -5,10 +5,18 @@ export type { Names, NameSet } from '#core/measure'
 export { SIDES, SPECIES, TOOLS, TRIM_LEVELS } from '#core/records'
 export type { Destination, Portion, SideName, Species, Tool, TrimLevel } from '#core/records'
 
-/** Tissue order of every typed array in the core. */
-export const TISSUES = ['lean', 'fat', 'bone', 'skin'] as const
+/** What a way to cut names: lean, the fat that lies outside (under the skin, round the kidneys, in the cavity), bone, skin. */
+export const NAMED_TISSUES = ['lean', 'fat', 'bone', 'skin'] as const
+/** Tissue order of every typed array in the core. Seam fat lies between the muscles and goes where the lean goes. */
+export const TISSUES = [...NAMED_TISSUES, 'seam'] as const
 export type Tissue = (typeof TISSUES)[number]
 export type TissueShares = Record<Tissue, number>
+export type NamedShares = Record<(typeof NAMED_TISSUES)[number], number>
+/** Shares of a way: seam fat follows the lean. */
+export const withSeam = <S extends { lean: number }>(shares: S): S & { seam: number } => ({
+  ...shares,
+  seam: shares.lean,
+})
 export type CutKind = 'product' | 'by-product' | 'loss'
 /** One identity per cut, whatever the farm calls it. `index` is its starting price relative to mince. */
 export interface Cut {
@@ -185,12 +193,15 @@ export interface Measure {
   usual: number
 }
 
-/** `waste` scales the fat trimmed away, `kept` the fat left on, `lean` is silver skin and tendon taken off with it. */
-export type TrimFigures = Record<TrimLevel, { waste: number; kept: number; lean: number }>
+/**
+ * `waste` scales the fat trimmed away, `kept` the fat left on, `lean` is silver skin and tendon taken off with it, `seam`
+ * the seam fat pulled out of the meat.
+ */
+export type TrimFigures = Record<TrimLevel, { waste: number; kept: number; lean: number; seam: number }>
 
 export interface Anatomy {
   /** Of the body, not of its figures: which rules it is written by (core/anatomy/forms.ts). */
-  form: 3
+  form: 4
   id: string
   species: Species
   version: number

@@ -22,7 +22,7 @@ export interface CutRow {
   /** What its process adds, and what comes out of it. */
   readonly added: Kg
   readonly product: Kg
-  /** Lean and fat, as much as the process leaves of them. */
+  /** Lean and fat of both kinds, as much as the process leaves of them. */
   readonly edible: Kg
 }
 
@@ -149,7 +149,7 @@ class SlotView implements CutSlot {
   get kg(): Kg {
     const { slotKg } = this.of[YIELD]
     const i = this.s * T
-    return kg(slotKg[i]! + slotKg[i + 1]! + slotKg[i + 2]! + slotKg[i + 3]!)
+    return kg(slotKg[i]! + slotKg[i + 1]! + slotKg[i + 2]! + slotKg[i + 3]! + slotKg[i + 4]!)
   }
   get tissue(): TissueKg {
     const { slotKg } = this.of[YIELD]
@@ -194,7 +194,7 @@ class RowView implements CutRow {
     return kg(this.green * this.of.flow[LAID].rowYield[this.r]!)
   }
   get edible() {
-    return kg((this.tissueKg(0) + this.tissueKg(1)) * this.of.flow[LAID].rowYield[this.r]!)
+    return kg((this.tissueKg(0) + this.tissueKg(1) + this.tissueKg(4)) * this.of.flow[LAID].rowYield[this.r]!)
   }
   get tissue() {
     return tissueOf((t) => this.tissueKg(t))

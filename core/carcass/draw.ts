@@ -34,6 +34,12 @@ function cutterFactors(flow: Flow, count: number, draws: number): Float64Array {
   return factors
 }
 
+/** Factors on lean, fat, bone, skin and seam fat of an animal; a fat animal is fat inside and out. */
+function drawnFactors(sds: readonly number[], normal: () => number): number[] {
+  const factors = sds.map((sd) => Math.exp(sd * normal()))
+  return [...factors, factors[1]!]
+}
+
 /**
  * Draws whole carcasses: chain, then fatness, muscling and bone of the animal, shared by both sides and every path,
  * then the cutter. For a group of `count` the independent spread shrinks with √count. Same input, same draws.
@@ -54,7 +60,7 @@ export function drawLot(
   const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
   const cutter = cutterFactors(flow, count, draws)
   const off = slots.map((s) => s.offCarcass > 0)
-  const tissue = [0, 0, 0, 0]
+  const tissue = TISSUES.map(() => 0)
   inputs.forEach((kg, i) => off[Math.floor(i / T)] || (tissue[i % T]! += kg))
   const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
   const cutKg = cuts.map(() => new Float64Array(draws))
@@ -66,7 +72,7 @@ export function drawLot(
   const weights = Array.from({ length: draws }, () => {
     const w = chain(normal)
     shrunkMean += w[SHRUNK]! / draws
-    return { w, factors: sds.map((sd) => Math.exp(sd * normal())) }
+    return { w, factors: drawnFactors(sds, normal) }
   })
   weights.forEach(({ w, factors }, d) => {
     STAGES.forEach((s, i) => (stages[s][d] = w[i]!))

@@ -8,7 +8,7 @@ const T = TISSUES.length
 export interface Yield {
   cutKg: Float64Array
   rowKg: Float64Array
-  /** (slot × 4 + tissue), what was poured and what other parts opened into. */
+  /** (slot × 5 + tissue), what was poured and what other parts opened into. */
   slotKg: Float64Array
   added: number
 }
@@ -44,8 +44,9 @@ export function evaluate(
     const fat = slotKg[i + 1]!
     const bone = slotKg[i + 2]!
     const skin = slotKg[i + 3]!
+    const seam = slotKg[i + 4]!
     const stop = end[s]!
-    if (lean + fat + bone + skin === 0) {
+    if (lean + fat + bone + skin + seam === 0) {
       rowKg.fill(0, start[s]!, stop)
       continue
     }
@@ -55,7 +56,8 @@ export function evaluate(
       const f = share[j + 1]! * fat
       const b = share[j + 2]! * bone
       const k = share[j + 3]! * skin
-      const green = l + f + b + k
+      const m = share[j + 4]! * seam
+      const green = l + f + b + k + m
       rowKg[r] = green
       const next = rowSlot[r]!
       if (next >= 0) {
@@ -64,6 +66,7 @@ export function evaluate(
         slotKg[n + 1]! += f
         slotKg[n + 2]! += b
         slotKg[n + 3]! += k
+        slotKg[n + 4]! += m
         continue
       }
       const inflow = green * rowAdded[r]!
@@ -97,6 +100,7 @@ export function perturb(
     let fat = 0
     let bone = 0
     let skin = 0
+    let seam = 0
     for (let r = from; r < to; r++) {
       const f = factors[offset + r]!
       const j = r * T
@@ -104,14 +108,16 @@ export function perturb(
       fat += share[j + 1] = rowShare[j + 1]! * f
       bone += share[j + 2] = rowShare[j + 2]! * f
       skin += share[j + 3] = rowShare[j + 3]! * f
+      seam += share[j + 4] = rowShare[j + 4]! * f
     }
-    const [a, b, c, e] = [1 / lean, 1 / fat, 1 / bone, 1 / skin]
+    const [a, b, c, e, g] = [1 / lean, 1 / fat, 1 / bone, 1 / skin, 1 / seam]
     for (let r = from; r < to; r++) {
       const j = r * T
       share[j]! *= a
       share[j + 1]! *= b
       share[j + 2]! *= c
       share[j + 3]! *= e
+      share[j + 4]! *= g
     }
   }
   return share

@@ -42,13 +42,13 @@ export interface Laid {
   /** The cut a row goes to, or −1; and the slot it goes on to, or −1. */
   rowCut: Int32Array
   rowSlot: Int32Array
-  /** Shares of every tissue per row (row × 4 + tissue), at each trim level. */
+  /** Shares of every tissue per row (row × 5 + tissue), at each trim level. */
   shares: Record<TrimLevel, Float64Array>
   rowAdded: Float64Array
   rowYield: Float64Array
   rowSd: Float64Array
   lossCut: number
-  /** Per band, cumulative tissue mass up to each axis position: ((position × 4) + tissue). */
+  /** Per band, cumulative tissue mass up to each axis position: ((position × 5) + tissue). */
   cumulative: Float64Array[]
   /** Per band and side, the slots of its spans, and of the part that takes the band out before the lines. */
   spanSlots: Record<

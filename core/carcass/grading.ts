@@ -1,4 +1,4 @@
-import type { Anatomy, Measure } from '#core/anatomy'
+import { TISSUES, type Anatomy, type Measure } from '#core/anatomy'
 import { KG_PER_LB, type Kg } from '#core/measure'
 import type { TissueFactors } from './pour.ts'
 
@@ -50,12 +50,13 @@ export function shiftOf(anatomy: Anatomy, measured: Measured, hotKg: Kg): Shift 
   let all = 0
   for (const b of anatomy.bands) {
     tissue.lean += b.tissue.lean
-    tissue.fat += b.tissue.fat
-    all += b.tissue.lean + b.tissue.fat + b.tissue.bone + b.tissue.skin
+    tissue.fat += b.tissue.fat + b.tissue.seam
+    for (const t of TISSUES) all += b.tissue[t]
   }
   const { ratio, grade } = leanRatio(anatomy, own, usual, hcw)
   const moved = Math.max(-0.4 * tissue.lean, Math.min((ratio - 1) * tissue.lean, 0.7 * tissue.fat))
-  const factors: TissueFactors = [1 + moved / tissue.lean, 1 - moved / tissue.fat, 1, 1]
+  const less = 1 - moved / tissue.fat
+  const factors: TissueFactors = [1 + moved / tissue.lean, less, 1, 1, less]
   const points = (moved / all) * 100
   return {
     factors,

@@ -6,8 +6,8 @@ import { conventionIn, unmet } from './conventions.ts'
 
 const T = TISSUES.length
 const SIDES = ['left', 'right'] as const
-export type TissueFactors = readonly [lean: number, fat: number, bone: number, skin: number]
-const AS_WRITTEN: TissueFactors = [1, 1, 1, 1]
+export type TissueFactors = readonly [lean: number, fat: number, bone: number, skin: number, seam: number]
+const AS_WRITTEN: TissueFactors = [1, 1, 1, 1, 1]
 
 /** How much of a band's tissue hangs under the conventions: a hide takes the skin and a little of the fat under it. */
 function kept(anatomy: Anatomy, band: Band, tissue: number, state: Conventions): number {
@@ -33,7 +33,7 @@ function upTo(sums: Float64Array, at: number, t: number): number {
 
 /**
  * Pours a carcass of `carcassKg` into the slots: kg of each tissue in each part of each side, as
- * (slot × 4 + tissue); parts that are no carcass get their share of `liveKg` (fasted) where their path keeps them.
+ * (slot × 5 + tissue); parts that are no carcass get their share of `liveKg` (fasted) where their path keeps them.
  * `factors` shifts the tissues of the carcass. Lines only move mass between the parts that touch them.
  */
 export function pour(

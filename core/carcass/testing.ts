@@ -65,14 +65,16 @@ export function cutUp(
     live: kilograms(liveKg),
   })
   const { inputs } = insideOf(cutting)
-  const poured = (s: number) => TISSUES.reduce((sum, _, t) => sum + inputs[s * 4 + t]!, 0)
+  const poured = (s: number) => TISSUES.reduce((sum, _, t) => sum + inputs[s * TISSUES.length + t]!, 0)
   const part = (id: string, side?: SideName) =>
     flow[LAID].slots.reduce(
       (sum, slot, s) => (slot.part === id && (!side || slot.side === side) ? sum + poured(s) : sum),
       0,
     )
   const cuts = flow.anatomy.cuts.map((c) => cutting.cutKg(c.id))
-  const tissue = TISSUES.map((_, t) => inputs.reduce((s, mass, i) => (i % 4 === t ? s + mass : s), 0))
+  const tissue = TISSUES.map((_, t) =>
+    inputs.reduce((s, mass, i) => (i % TISSUES.length === t ? s + mass : s), 0),
+  )
   return { flow, cutting, part, cut: cutting.cutKg.bind(cutting), cuts, tissue, balance: cutting.balance }
 }
 
@@ -86,7 +88,7 @@ export function sharesOf(flow: Flow) {
           path: path.id,
           level,
           tissue,
-          shares: Array.from({ length: end - start }, (_, i) => share[(start + i) * 4 + t]!),
+          shares: Array.from({ length: end - start }, (_, i) => share[(start + i) * TISSUES.length + t]!),
         })),
       ),
     ),

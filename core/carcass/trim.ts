@@ -1,11 +1,19 @@
-import { TISSUES, TRIM_LEVELS, type Anatomy, type Path, type PathOutput, type TrimLevel } from '#core/anatomy'
+import {
+  TISSUES,
+  TRIM_LEVELS,
+  type Anatomy,
+  type Path,
+  type PathOutput,
+  type TissueShares,
+  type TrimLevel,
+} from '#core/anatomy'
 
 const UNTRIMMED = new Set(['N', 'F', 'O', 'X'])
 
 /**
  * A path's outputs at every trim level, the same rows in the same order. The level scales the fat trimmed away
- * (`waste`; what stays lies with the lean) and the fat left on (`kept`), and takes silver skin and tendon (`lean`) off: mass only moves between
- * the meat, the fat and the discards of the path.
+ * (`waste`; what stays lies with the lean) and the fat left on (`kept`), and takes silver skin and tendon (`lean`) and seam
+ * fat (`seam`) off: mass only moves between the meat, the fat and the discards of the path.
  */
 export function trimmed(anatomy: Anatomy, path: Path): Record<TrimLevel, PathOutput[]> {
   const cuts = new Map(anatomy.cuts.map((c) => [c.id, c]))
@@ -22,16 +30,13 @@ export function trimmed(anatomy: Anatomy, path: Path): Record<TrimLevel, PathOut
       if (!rows.some((o) => isTo(o, role)))
         rows.push({
           ...(cuts.has(role) ? { cut: role } : { part: role }),
-          ...(Object.fromEntries(TISSUES.map((t) => [t, 0])) as Pick<
-            PathOutput,
-            'lean' | 'fat' | 'bone' | 'skin'
-          >),
+          ...(Object.fromEntries(TISSUES.map((t) => [t, 0])) as TissueShares),
         })
     }
   }
   return Object.fromEntries(
     TRIM_LEVELS.map((level) => {
-      const { waste, kept, lean } = anatomy.trim[level]
+      const { waste, kept, lean, seam } = anatomy.trim[level]
       const at = rows.map((o) => ({ ...o }))
       const meat = at.filter(isMeat)
       const fat = at.find((o) => isTo(o, anatomy.roles.fat))
@@ -46,6 +51,8 @@ export function trimmed(anatomy: Anatomy, path: Path): Record<TrimLevel, PathOut
         fat.fat += freed
         discard.lean += o.lean * lean
         o.lean *= 1 - lean
+        fat.seam += o.seam * seam
+        o.seam *= 1 - seam
       }
       fat.fat -= back
       return [level, at]

@@ -188,12 +188,10 @@ describe('grades, and what they move', () => {
     expect(s.factors[0]).toBeCloseTo(1 - 0.035, 9)
     const sum = (t: 'lean' | 'fat') => lamb.bands.reduce((n, b) => n + b.tissue[t], 0)
     expect((s.factors[0] - 1) * sum('lean') + (s.factors[1] - 1) * sum('fat')).toBeCloseTo(0, 9)
-    const all = lamb.bands.reduce(
-      (n, b) => n + b.tissue.lean + b.tissue.fat + b.tissue.bone + b.tissue.skin,
-      0,
-    )
+    const all = lamb.bands.reduce((n, b) => n + TISSUES.reduce((s, t) => s + b.tissue[t], 0), 0)
     expect(s.leanPoints).toBeCloseTo((-0.035 * sum('lean') * 100) / all, 9)
-    expect(s.factors.slice(2)).toEqual([1, 1])
+    expect(s.factors.slice(2, 4)).toEqual([1, 1])
+    expect(s.factors[4]).toBe(s.factors[1])
   })
   it('no measurement takes more than 0.7 of the fat or 0.4 of the lean away', () => {
     for (const species of ['hog', 'steer', 'lamb'] as const) {

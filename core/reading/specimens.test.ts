@@ -36,7 +36,7 @@ const reading = (content: Record<string, unknown>, lot: Lot) => {
 }
 const GRAM = 0.0005
 
-describe.each([1, 2, 3])('bundle %d as it was written then', (version) => {
+describe.each([1, 2, 3, 4])('bundle %d as it was written then', (version) => {
   const { content } = specimen(`bundle-${version}`)
   const lots = (content.lots as unknown[]).map((l) => lotSchema.parse(l))
   const then = JSON.parse(readFileSync(file(`figures-${version}.json`), 'utf8')) as Figures[]

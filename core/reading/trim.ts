@@ -75,7 +75,8 @@ function sourcesOf(read: Reckoning): TrimSource[] {
   for (const slot of read.cutting.slots)
     for (const row of slot.rows) {
       if (row.part !== anatomy.roles.trim || row.green < NOTHING) continue
-      const { lean, fat, bone, skin } = row.tissue
+      const { lean, bone, skin } = row.tissue
+      const fat = plus(row.tissue.fat, row.tissue.seam)
       const held = from.get(slot.part) ?? { lean: kg(0), fat: kg(0), kg: kg(0) }
       from.set(slot.part, {
         lean: plus(held.lean, lean),

@@ -8,14 +8,14 @@ import {
   closedWay,
   extendAnatomy,
   openShare,
-  TISSUES,
+  NAMED_TISSUES,
   TOOLS,
   withoutWay,
   withWay,
   type Anatomy,
   type Destination,
   type Goal,
-  type Tissue,
+  type NamedShares,
   type WayLine,
 } from '#core/anatomy'
 import { ownAdditionsSchema, type OwnAdditions } from '#core/records'
@@ -53,9 +53,10 @@ const form = reactive({
   steps: '',
   cut: '',
 })
+type TissueName = keyof NamedShares
 interface Row {
   to: string
-  shares: Record<Tissue, string>
+  shares: Record<TissueName, string>
 }
 const fresh = (to = ''): Row => ({ to, shares: { lean: '', fat: '', bone: '', skin: '' } })
 const rows = ref<Row[]>([fresh(NEW)])
@@ -68,8 +69,8 @@ const targets = computed(() => [
   ...anatomy.cuts.filter((c) => c.kind !== 'loss').map((c) => ({ v: c.id, w: words.name(c.names) })),
   ...anatomy.parts.map((p) => ({ v: `> ${p.id}`, w: `on to: ${words.name(p.names)}` })),
 ])
-const tissues = computed<readonly Tissue[]>(() =>
-  base.bands.some((b) => b.tissue.skin > 0) ? TISSUES : TISSUES.filter((t) => t !== 'skin'),
+const tissues = computed<readonly TissueName[]>(() =>
+  base.bands.some((b) => b.tissue.skin > 0) ? NAMED_TISSUES : NAMED_TISSUES.filter((t) => t !== 'skin'),
 )
 const share = (text: string) => Number(text.trim().replace(',', '.') || '0') / 100
 const goalOf = (to: string): Goal => {
@@ -80,17 +81,20 @@ const nameOf = (to: Goal) => ('fresh' in to ? NEW : 'part' in to ? `> ${to.part}
 const lines = computed<WayLine[]>(() =>
   rows.value.map((r) => ({
     to: goalOf(r.to),
-    shares: Object.fromEntries(TISSUES.map((t) => [t, share(r.shares[t])])) as Record<Tissue, number>,
+    shares: Object.fromEntries(NAMED_TISSUES.map((t) => [t, share(r.shares[t])])) as Record<
+      TissueName,
+      number
+    >,
   })),
 )
-const left = (t: Tissue) => openShare(lines.value, t)
+const left = (t: TissueName) => openShare(lines.value, t)
 /** Tissues the species does not have close on the first line, so that they need not be typed. */
 const whole = computed<WayLine[]>(() =>
   lines.value.map((l, i) => ({
     ...l,
     shares: Object.fromEntries(
-      TISSUES.map((t) => [t, tissues.value.includes(t) ? l.shares[t] : i === 0 ? 1 : 0]),
-    ) as Record<Tissue, number>,
+      NAMED_TISSUES.map((t) => [t, tissues.value.includes(t) ? l.shares[t] : i === 0 ? 1 : 0]),
+    ) as Record<TissueName, number>,
   })),
 )
 /** What is left of each tissue goes where it usually goes: trim, fat, bones, skin. */
@@ -99,7 +103,7 @@ function fillRest() {
   rows.value = closedWay(anatomy, whole.value).map(({ to, shares }, i) => ({
     to: nameOf(to),
     shares: Object.fromEntries(
-      TISSUES.map((t) => [
+      NAMED_TISSUES.map((t) => [
         t,
         rows.value[i] && share(rows.value[i].shares[t]) === shares[t]
           ? rows.value[i].shares[t]
@@ -107,7 +111,7 @@ function fillRest() {
             ? shown(shares[t])
             : '',
       ]),
-    ) as Record<Tissue, string>,
+    ) as Record<TissueName, string>,
   }))
 }
 
@@ -115,7 +119,7 @@ function fillRest() {
 function missing(): FieldIssue[] {
   const makesNew = rows.value.some((r) => r.to === NEW)
   const odd = rows.value
-    .flatMap((r) => TISSUES.map((t) => r.shares[t]))
+    .flatMap((r) => NAMED_TISSUES.map((t) => r.shares[t]))
     .find((x) => !(share(x) >= 0 && share(x) <= 1))
   return [
     ...(form.name.trim() ? [] : [fieldIssue('name', 'The way has no name yet. Type what you call it.')]),

@@ -7,7 +7,7 @@ import { paths } from './data/paths.ts'
 
 /** The broiler, rough but whole: a bird has no sides. Base bird plucked, without neck, giblets and feet. */
 export const broiler: Anatomy = {
-  form: 3,
+  form: 4,
   id: 'broiler',
   species: 'broiler',
   version: 1,

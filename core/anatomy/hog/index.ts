@@ -7,7 +7,7 @@ import { paths } from './data/paths.ts'
 
 /** The hog in full. Base carcass scalded, head off, feet on, leaf fat in. */
 export const hog: Anatomy = {
-  form: 3,
+  form: 4,
   id: 'hog',
   species: 'hog',
   version: 2,

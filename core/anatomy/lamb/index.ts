@@ -7,7 +7,7 @@ import { paths } from './data/paths.ts'
 
 /** The lamb, rough but whole. Base carcass with kidneys and their fat. */
 export const lamb: Anatomy = {
-  form: 3,
+  form: 4,
   id: 'lamb',
   species: 'lamb',
   version: 1,

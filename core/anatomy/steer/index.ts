@@ -7,7 +7,7 @@ import { paths } from './data/paths.ts'
 
 /** The steer, rough but whole. Base carcass with kidney fat and hanging tender, kidneys out. */
 export const steer: Anatomy = {
-  form: 3,
+  form: 4,
   id: 'steer',
   species: 'steer',
   version: 1,

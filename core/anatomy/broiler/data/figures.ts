@@ -74,10 +74,10 @@ export const measures: Measure[] = []
 
 /** Trim levels (docs/sources.md: trim-levels). */
 export const trim: TrimFigures = {
-  generous: { waste: 0.5, kept: 1, lean: 0 },
-  standard: { waste: 1, kept: 1, lean: 0 },
-  close: { waste: 1, kept: 0.7, lean: 0.01 },
-  strict: { waste: 1, kept: 0.3, lean: 0.03 },
+  generous: { waste: 0.5, kept: 1, lean: 0, seam: 0 },
+  standard: { waste: 1, kept: 1, lean: 0, seam: 0 },
+  close: { waste: 1, kept: 0.7, lean: 0.01, seam: 0 },
+  strict: { waste: 1, kept: 0.3, lean: 0.03, seam: 0 },
 }
 
 /** Log SDs between birds (docs/sources.md: broiler-spread). */

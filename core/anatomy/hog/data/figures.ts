@@ -84,10 +84,10 @@ export const measures: Measure[] = [
 
 /** Trim levels: waste and kept scale trimmed and left fat, lean is silver skin and tendon (docs/sources.md: trim-levels). */
 export const trim: TrimFigures = {
-  generous: { waste: 0.6, kept: 1, lean: 0 },
-  standard: { waste: 1, kept: 1, lean: 0 },
-  close: { waste: 1, kept: 0.65, lean: 0.01 },
-  strict: { waste: 1, kept: 0.25, lean: 0.05 },
+  generous: { waste: 0.6, kept: 1, lean: 0, seam: 0 },
+  standard: { waste: 1, kept: 1, lean: 0, seam: 0 },
+  close: { waste: 1, kept: 0.65, lean: 0.01, seam: 0 },
+  strict: { waste: 1, kept: 0.25, lean: 0.05, seam: 0 },
 }
 
 /**

@@ -67,10 +67,10 @@ export const measures: Measure[] = [
 
 /** Trim levels (docs/sources.md: trim-levels). */
 export const trim: TrimFigures = {
-  generous: { waste: 0.6, kept: 1, lean: 0 },
-  standard: { waste: 1, kept: 1, lean: 0 },
-  close: { waste: 1, kept: 0.65, lean: 0.01 },
-  strict: { waste: 1, kept: 0.25, lean: 0.05 },
+  generous: { waste: 0.6, kept: 1, lean: 0, seam: 0 },
+  standard: { waste: 1, kept: 1, lean: 0, seam: 0 },
+  close: { waste: 1, kept: 0.65, lean: 0.01, seam: 0 },
+  strict: { waste: 1, kept: 0.25, lean: 0.05, seam: 0 },
 }
 
 /** Log SDs set so that total saleable share varies by about 2.5 points of carcass (docs/sources.md: lamb-spread). */
