@@ -1,12 +1,13 @@
-import { ANATOMIES, type Anatomy, type TrimLevel } from '#core/anatomy'
+import { ANATOMIES, type Anatomy, type Tissue, type TrimLevel } from '#core/anatomy'
 import { KG_PER_LB } from '#core/measure'
 
-/** Kg of what `parts` hold, of what of them goes `to` these cuts or parts, or of all but what goes to `less`; `also` adds. */
+/** Kg of what `parts` hold, of what of them goes `to` these cuts or parts, or of all but what goes to `less`; `also` adds; of one tissue. */
 export interface Sum {
   parts: string[]
   to?: string[]
   less?: string[]
   also?: Sum[]
+  tissue?: Tissue
 }
 
 export interface ChartLine {

@@ -1,7 +1,9 @@
 import { kg, KG_PER_LB, mm } from '#core/measure'
-import { compile, cutUp, SidedMap, type CutUp } from '#core/carcass'
+import { animalOf, compile, cutUp, SidedMap, type CutUp, type Flow } from '#core/carcass'
 import type { Anatomy, SideName } from '#core/anatomy'
 import type { Chart, ChartLine, Sum } from './charts.ts'
+
+export type { Sum } from './charts.ts'
 
 export interface Compared extends ChartLine {
   found: number
@@ -15,7 +17,13 @@ export type CutAs = Pick<Chart, 'carcassKg' | 'trim' | 'conventions' | 'lines' |
   animal?: Record<string, string>
 }
 
-export function cutAs(anatomy: Anatomy, as: CutAs): CutUp {
+export interface CutUpAs {
+  cutting: CutUp
+  carcassKg: number
+}
+
+/** Cuts a carcass of the usual type, of the weight the list is for. */
+export function cutAs(flow: Flow, as: CutAs): CutUpAs {
   const keyed = <V>(of: Record<string, V>, ...sides: SideName[]) =>
     Object.entries(of).flatMap(([id, value]) => sides.map((side) => ({ id, side, value })))
   const long = Object.fromEntries(Object.entries(as.mm).map(([id, at]) => [id, mm(at)]))
@@ -29,16 +37,15 @@ export function cutAs(anatomy: Anatomy, as: CutAs): CutUp {
     mm: new SidedMap(keyed(long, 'left', 'right')),
     trim: as.trim,
   }
-  return cutUp(compile(anatomy), choices, {
-    conventions: as.conventions,
-    carcass: kg(as.carcassKg),
-    live: kg(0),
-  })
+  const { conventions, carcassKg } = as
+  const carcass = kg(carcassKg)
+  const { factors } = animalOf(flow.anatomy, { type: null, measured: {}, conventions }, carcass, carcass)
+  return { cutting: cutUp(flow, choices, { conventions, carcass, live: kg(0), factors }), carcassKg }
 }
 
 /** Cuts a carcass as the chart does, and sets what comes of it beside what was published; lb. */
 export function compare(chart: Chart, anatomy: Anatomy = chart.anatomy): Compared[] {
-  const cutting = cutAs(anatomy, chart)
+  const { cutting } = cutAs(compile(anatomy), chart)
   const carcassLb = chart.carcassKg / KG_PER_LB
   return chart.rows.map((row) => {
     const found = sumOf(cutting, row.of) / KG_PER_LB
@@ -47,11 +54,11 @@ export function compare(chart: Chart, anatomy: Anatomy = chart.anatomy): Compare
 }
 
 /** Kg of a sum in a carcass that was cut. */
-export function sumOf(cutting: CutUp, { parts, to, less, also }: Sum): number {
+export function sumOf(cutting: CutUp, { parts, to, less, also, tissue }: Sum): number {
   let sum = (also ?? []).reduce((s, x) => s + sumOf(cutting, x), 0)
   for (const slot of cutting.slots) {
     if (!parts.includes(slot.part)) continue
-    if (!to) sum += slot.kg
+    if (!to) sum += tissue ? slot.tissue[tissue] : slot.kg
     for (const row of slot.rows) {
       const target = row.cut?.id ?? row.part!
       if (to?.includes(target)) sum += row.green

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { ANATOMIES, type Anatomy, type Species } from '#core/anatomy'
-import { cutAs, sumOf, type CutAs, type Sum } from './compare.ts'
+import { compile } from '#core/carcass'
+import { cutAs, sumOf, type CutAs, type CutUpAs, type Sum } from './compare.ts'
 
 /** A piece of the yield list (docs/sources.md): its band, and how it is cut here. % of cold carcass. */
 export interface YieldRow {
@@ -111,7 +112,7 @@ const LISTS: Record<Species, List> = {
       'eye of round': ['seamed', made('eye-round', 'eye-roast')],
       knuckle: ['seamed', made('knuckle', 'tip-roast')],
       'trim, all boned': ['boned', held('trim')],
-      'bones, all boned': ['boned', also(held('bones', 'neck-bones'), made('rib', 'back-ribs'))],
+      'bones, all boned': ['boned', also(held('bones'), made('rib', 'back-ribs'))],
       'fat trimmed off, all boned': ['boned', held('fat', 'suet')],
     },
   },
@@ -233,13 +234,10 @@ export function yieldList(text = readFileSync('docs/sources.md', 'utf8')): Yield
   return rows
 }
 
-/** What an anatomy gives of each piece of the list, beside its band. */
-export function findYields(
-  species: Species,
-  rows: readonly YieldRow[],
-  anatomy: Anatomy = ANATOMIES[species],
-): Found[] {
-  const { carcassKg, plans, how } = LISTS[species]
+/** An anatomy cut by every plan of its list. */
+export function cutForList(species: Species, anatomy: Anatomy = ANATOMIES[species]): Record<string, CutUpAs> {
+  const { carcassKg, plans } = LISTS[species]
+  const flow = compile(anatomy)
   const as = ({ ways = {}, lines = {}, conventions = {} }: Plan): CutAs => ({
     carcassKg,
     trim: 'standard',
@@ -250,14 +248,21 @@ export function findYields(
     right: ways,
     ...(species === 'broiler' && { animal: ways }),
   })
-  const cuttings = Object.fromEntries(
-    Object.entries(plans).map(([id, plan]) => [id, cutAs(anatomy, as(plan))]),
-  )
+  return Object.fromEntries(Object.entries(plans).map(([id, plan]) => [id, cutAs(flow, as(plan))]))
+}
+
+/** What a species gives of each piece of the list, beside its band. */
+export function findYields(
+  species: Species,
+  rows: readonly YieldRow[],
+  cut: Record<string, CutUpAs> = cutForList(species),
+): Found[] {
+  const { carcassKg, how } = LISTS[species]
   return rows
     .filter((r) => r.species === species)
     .map((row) => {
       const [plan, of] = how[row.name]!
-      const found = (sumOf(cuttings[plan]!, of) / carcassKg) * 100
+      const found = (sumOf(cut[plan]!.cutting, of) / carcassKg) * 100
       const inside = found >= row.low && found <= row.high
       const off = inside ? 0 : found < row.low ? found / row.low - 1 : found / row.high - 1
       return { ...row, found, inside, off }

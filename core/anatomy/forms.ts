@@ -131,11 +131,12 @@ const seamed = (shares: Shares): Shares => ({ ...shares, seam: shares.lean! })
 function fromThird(body: Loose): Loose {
   const trim = Object.entries(body.trim as Record<string, Shares>).map(([level, t]) => [
     level,
-    { ...t, seam: 0 },
+    { ...t, seam: 0, hard: 0 },
   ])
   return {
     ...body,
     form: 4,
+    types: [],
     trim: Object.fromEntries(trim) as Loose,
     bands: list(body.bands).map((b) => ({
       ...b,

@@ -1,18 +1,22 @@
 /** What is an animal made of, along which lines does it come apart, and what can each part become? */
-export { NAMED_TISSUES, SIDES, SPECIES, TISSUES, TOOLS, TRIM_LEVELS, withSeam } from './types.ts'
+export { DEPOTS, NAMED_TISSUES, SIDES, SPECIES, TISSUES, TOOLS, TRIM_LEVELS, withSeam } from './types.ts'
 export type {
   Anatomy,
+  AnimalType,
   Band,
   ChainFigures,
   Convention,
   CrossLine,
+  CompositionRow,
   Cut,
+  Depot,
   CutKind,
   Destination,
   Line,
   LiveShare,
   LongLine,
   Measure,
+  MeasureId,
   Names,
   NameSet,
   Part,
@@ -29,6 +33,19 @@ export type {
   Tool,
   TrimLevel,
 } from './types.ts'
+export {
+  compositionAt,
+  depotOf,
+  dressingOf,
+  expectedMeasure,
+  readAt,
+  tissuesAt,
+  typeOf,
+  typesOf,
+  UNSURE,
+  writtenDepots,
+} from './composition.ts'
+export type { DepotShares } from './composition.ts'
 export { lengthBetween, linePositions, positionOf, withRibs } from './axis.ts'
 export { lookup, sidesOf } from './lookup.ts'
 export type { Lookup } from './lookup.ts'

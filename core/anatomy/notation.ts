@@ -2,7 +2,9 @@ import {
   NAMED_TISSUES,
   TISSUES,
   withSeam,
+  type AnimalType,
   type Band,
+  type CompositionRow,
   type Cut,
   type CutKind,
   type Destination,
@@ -68,7 +70,7 @@ export function bandsOn(axis: readonly Segment[]) {
     tissue: string,
     spans: string,
     density: Density | Partial<Record<Tissue, Density>> = all,
-    reach: Pick<Band, 'fromMm' | 'toMm'> = {},
+    more: Pick<Band, 'fromMm' | 'toMm' | 'depot'> = {},
   ): Band => ({
     id,
     tissue: cells(tissue),
@@ -82,7 +84,7 @@ export function bandsOn(axis: readonly Segment[]) {
         ),
       ]),
     ) as Record<Tissue, number[]>,
-    ...reach,
+    ...more,
     spans: spans.split(',').map((text): Span => {
       const m = /^\s*([\w-]+)(?: < ([\w-]+))?(?: \(([\w-]+) < ([\w-]+)\))?\s*$/.exec(text)!
       return { part: m[1]!, until: m[2] ?? 'end', ...(m[3] && { below: { part: m[3], line: m[4]! } }) }
@@ -226,4 +228,36 @@ export function waysIn(kitchen: Kitchen) {
     }
   const of = (part: string, ...ways: ((part: string) => Path)[]) => ways.map((w) => w(part))
   return { way, of }
+}
+
+/** A row of a type's composition, `kg lean/fat/bone/skin` in percent of cold carcass. */
+function rowOf(text: string): CompositionRow {
+  const [weight, shares] = text.trim().split(' ')
+  const [lean = 0, fat = 0, bone = 0, skin = 0] = shares!.split('/').map(Number)
+  return { kg: Number(weight), lean, fat, bone, skin }
+}
+
+/** A type of animal: its lightest and heaviest row, its fat `kg seam/kidney` in percent of all fat, its dressing in percent. */
+export function animalType(
+  id: string,
+  words: string,
+  says: string,
+  rows: readonly [string, string],
+  fat: string,
+  dressing: readonly [mean: number, sd: number],
+  more: Partial<Pick<AnimalType, 'common' | 'expects' | 'perMm'>> = {},
+): AnimalType {
+  const [at, seam, kidney] = fat.split(/[ /]/).map(Number)
+  return {
+    id,
+    names: names(words),
+    says,
+    rows: [rowOf(rows[0]), rowOf(rows[1])],
+    depots: { kg: at!, seam: seam! / 100, kidney: kidney! / 100 },
+    dressing: { mean: dressing[0] / 100, sd: dressing[1] / 100 },
+    common: 0,
+    expects: {},
+    perMm: 0,
+    ...more,
+  }
 }

@@ -3,7 +3,7 @@ import type { Destination, MeasureId, Portion, Species, Tool, TrimLevel } from '
 
 export type { Names, NameSet } from '#core/measure'
 export { SIDES, SPECIES, TOOLS, TRIM_LEVELS } from '#core/records'
-export type { Destination, Portion, SideName, Species, Tool, TrimLevel } from '#core/records'
+export type { Destination, MeasureId, Portion, SideName, Species, Tool, TrimLevel } from '#core/records'
 
 /** What a way to cut names: lean, the fat that lies outside (under the skin, round the kidneys, in the cavity), bone, skin. */
 export const NAMED_TISSUES = ['lean', 'fat', 'bone', 'skin'] as const
@@ -67,6 +67,8 @@ export interface Band {
   fromMm?: number
   toMm?: number
   spans: Span[]
+  /** Its fat is the kidneys' own (leaf, suet), or its lean the eye muscle's. */
+  depot?: 'kidney' | 'eye'
 }
 
 /** A transverse line: named settings, each a place on the axis; `bands` says where it lies otherwise (oblique). */
@@ -175,6 +177,39 @@ export interface ChainFigures {
   tapeDivisor: number | null
 }
 
+/** Where tissue lies, as animals differ in it: the eye muscle, the other lean, fat by depot, bone, skin. */
+export const DEPOTS = ['lean', 'eye', 'outer', 'seam', 'kidney', 'bone', 'skin'] as const
+export type Depot = (typeof DEPOTS)[number]
+
+/** % of cold carcass at a weight, kg. Rows need not add up: cord, glands and tendon are missing in them. */
+export interface CompositionRow {
+  kg: number
+  lean: number
+  fat: number
+  bone: number
+  skin: number
+}
+
+/**
+ * A type of animal: how lean, fat, bone and skin lie at its lightest and its heaviest carcass; what lies between, and a
+ * little beyond, follows (core/anatomy/composition.ts).
+ */
+export interface AnimalType {
+  id: string
+  names: Names
+  says: string
+  rows: readonly [CompositionRow, CompositionRow]
+  /** Of all fat, at a weight: how much lies between the muscles, and round the kidneys; the rest lies outside. */
+  depots: { kg: number; seam: number; kidney: number }
+  dressing: { mean: number; sd: number }
+  /** How much of "not sure" it is; 0 for what a farmer knows. */
+  common: number
+  /** What is usually measured on it, by carcass weight: [kg, value]. */
+  expects: Partial<Record<MeasureId, readonly (readonly [number, number])[]>>
+  /** Points of carcass more fat outside for each mm more of fat. */
+  perMm: number
+}
+
 /** What of the live weight is no carcass, as shares of fasted live weight at the usual dressing. */
 export interface LiveShare {
   id: string
@@ -195,9 +230,12 @@ export interface Measure {
 
 /**
  * `waste` scales the fat trimmed away, `kept` the fat left on, `lean` is silver skin and tendon taken off with it, `seam`
- * the seam fat pulled out of the meat.
+ * the seam fat pulled out of boned cuts, `hard` that pulled out of what goes to trim.
  */
-export type TrimFigures = Record<TrimLevel, { waste: number; kept: number; lean: number; seam: number }>
+export type TrimFigures = Record<
+  TrimLevel,
+  { waste: number; kept: number; lean: number; seam: number; hard: number }
+>
 
 export interface Anatomy {
   /** Of the body, not of its figures: which rules it is written by (core/anatomy/forms.ts). */
@@ -219,6 +257,8 @@ export interface Anatomy {
   conventions: Convention[]
   live: LiveShare[]
   measures: Measure[]
+  /** The usual one first; none in an anatomy older than types, which is one fixed composition. */
+  types: AnimalType[]
   trim: TrimFigures
   /** Where trimmed fat goes, the part all trim is pooled in, and the cuts of discards and of losses. */
   roles: { fat: string; trim: string; discard: string; loss: string }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, hog } from '#core/anatomy'
+import { ANATOMIES, UNSURE, hog } from '#core/anatomy'
 import { gramsOf, kg } from '#core/measure'
 import { chainUnder, disagreements, evidenceOf, sampleChain, solveChain, tapeWeightLb } from './index.ts'
 import type { Judged } from './judge.ts'
@@ -88,16 +88,31 @@ describe('dressing under the conventions (working figures of the trade brief, fr
     ['hog', {}, 72],
     ['hog', { skin: false }, 68],
     ['steer', {}, 62],
-    ['steer', { grain: false }, 57],
-    ['steer', { dairy: true }, 58],
     ['lamb', {}, 50],
     ['lamb', { shorn: true }, 51.5],
     ['broiler', {}, 70],
     ['broiler', { giblets: true }, 76],
-    ['broiler', { fast: false }, 67],
     ['broiler', { plucked: false }, 61],
   ] as const)('%s %j dresses at %d %%', (species, state, percent) => {
     expect(chainUnder(ANATOMIES[species], state).dressing.mean * 100).toBeCloseTo(percent, 6)
+  })
+  it.each([
+    ['steer', 'grass', 57, 2.2],
+    ['steer', 'dairy', 58, 2],
+    ['hog', 'heritage', 73.5, 2],
+    ['broiler', 'slow', 67, 1.5],
+  ] as const)('a %s, %s, dresses at %d ± %d %%', (species, type, mean, sd) => {
+    const { dressing } = chainUnder(ANATOMIES[species], {}, type)
+    expect([dressing.mean * 100, dressing.sd * 100]).toEqual([expect.closeTo(mean, 9), expect.closeTo(sd, 9)])
+  })
+  it('who is not sure has the common types mixed: a mean between them, and a spread wider than any of theirs', () => {
+    for (const a of Object.values(ANATOMIES)) {
+      const { dressing } = chainUnder(a, {}, UNSURE)
+      const common = a.types.filter((t) => t.common > 0).map((t) => t.dressing)
+      expect(dressing.mean).toBeGreaterThan(Math.min(...common.map((d) => d.mean)))
+      expect(dressing.mean).toBeLessThan(Math.max(...common.map((d) => d.mean)))
+      expect(dressing.sd, a.id).toBeGreaterThan(Math.min(...common.map((d) => d.sd)))
+    }
   })
   it('what is no carcass is the rest of the live animal, for every species', () => {
     for (const a of Object.values(ANATOMIES))

@@ -1,4 +1,4 @@
-import type { Anatomy, ChainFigures, Convention } from '#core/anatomy'
+import { dressingOf, type Anatomy, type ChainFigures, type Convention } from '#core/anatomy'
 
 /** What was said about how the animal is slaughtered and dressed; what is not said is as usual. */
 export type Conventions = Readonly<Record<string, boolean>>
@@ -16,12 +16,13 @@ export function unmet(anatomy: Anatomy, needs: readonly string[] | undefined, st
 }
 
 /**
- * The weight chain under the conventions: dressing moves by each one's points (head on adds the head), the wider SD
+ * The weight chain under the conventions: dressing is the type's and moves by each one's points (head on adds the head), the wider SD
  * counts, and a chill tank takes the place of the cooler. Ratios.
  */
-export function chainUnder(anatomy: Anatomy, state: Conventions): ChainFigures {
+export function chainUnder(anatomy: Anatomy, state: Conventions, type: string | null = null): ChainFigures {
   const unusual = anatomy.conventions.filter((c) => conventionIn(c, state) !== c.usual)
-  const { dressing, chill } = anatomy.chain
+  const { chill } = anatomy.chain
+  const dressing = dressingOf(anatomy, type)
   return {
     ...anatomy.chain,
     dressing: {

@@ -3,7 +3,8 @@ import { kg, sumOf, type Kg, type Mm } from '#core/measure'
 import type { Conventions } from './conventions.ts'
 import { balanceOf, evaluate, newYield, type Balance, type Yield } from './evaluate.ts'
 import { LAID, setFlow, type Choices, type Flow, type FlowSetting } from './flow.ts'
-import { pour, type TissueFactors } from './pour.ts'
+import type { DepotFactors } from './animal.ts'
+import { pour } from './pour.ts'
 
 const T = TISSUES.length
 /** Less than a microgram is no meat. */
@@ -68,7 +69,7 @@ export interface Hung {
   carcass: Kg
   /** Fasted live weight: what offal is a share of. */
   live: Kg
-  factors?: TissueFactors | undefined
+  factors?: DepotFactors | undefined
 }
 
 const tissueOf = (of: (t: number) => number): TissueKg =>

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, sidesOf, SPECIES, TRIM_LEVELS, type Anatomy, type Species } from '#core/anatomy'
-import { mm } from '#core/measure'
-import { SidedMap, type Choices } from './index.ts'
+import { kg as kilograms, mm } from '#core/measure'
+import { animalOf, SidedMap, type Choices } from './index.ts'
 import { choose, cutUp, sharesOf } from './testing.ts'
 
 const all = SPECIES.map((s) => [s, ANATOMIES[s]] as const)
@@ -184,8 +184,8 @@ describe('figures of the trade (common practice, from memory): the charts that s
     expect(cutUp('hog').tissue[3]).toBeLessThan(6)
   })
 
-  const PLANS: [Species, string, Record<string, string>, number, number][] = [
-    ['hog', 'bone-in', {}, 70, 76],
+  const PLANS: [Species, string, Record<string, string>, number][] = [
+    ['hog', 'bone-in', {}, 77.1],
     [
       'hog',
       'boneless',
@@ -198,8 +198,7 @@ describe('figures of the trade (common practice, from memory): the charts that s
         'fore-hock': 'fore-hock-boned',
         'hind-hock': 'hind-hock-boned',
       },
-      60,
-      66,
+      64.5,
     ],
     [
       'lamb',
@@ -211,8 +210,7 @@ describe('figures of the trade (common practice, from memory): the charts that s
         leg: 'leg-hip-out',
         kidneys: 'kidneys-left',
       },
-      70,
-      76,
+      75.8,
     ],
     [
       'lamb',
@@ -227,10 +225,9 @@ describe('figures of the trade (common practice, from memory): the charts that s
         leg: 'leg-butterflied',
         kidneys: 'kidneys-left',
       },
-      50,
       56,
     ],
-    ['steer', 'bone-in', { chuck: 'chuck-blade-steaks' }, 68, 72],
+    ['steer', 'bone-in', { chuck: 'chuck-blade-steaks' }, 69.8],
     [
       'steer',
       'boneless',
@@ -242,19 +239,41 @@ describe('figures of the trade (common practice, from memory): the charts that s
         'short-loin': 'loin-strip',
         'chuck-ribs': 'chuck-ribs-grind',
       },
-      60,
-      65,
+      62.5,
     ],
   ]
   /** Saleable meat: lard, kidneys, feet and tail are sold but are not meant by the bands. */
   const APART = ['leaf-lard', 'trotter', 'tail', 'kidney']
-  it.each(PLANS)('%s %s at trim standard is saleable within its band', (species, _, ways, low, high) => {
-    const c = cutUp(species, choose(ways))
-    const apart = APART.filter((id) => ANATOMIES[species].cuts.some((x) => x.id === id))
-    const meat = c.balance.products - apart.reduce((s, id) => s + c.cut(id), 0)
-    expect(meat).toBeGreaterThan(low)
-    expect(meat).toBeLessThan(high)
-  })
+  it.each(PLANS)(
+    '%s %s at trim standard: the closing sum of its saleable meat within 3 points',
+    (species, _, ways, sum) => {
+      const c = cutUp(species, choose(ways))
+      const apart = APART.filter((id) => ANATOMIES[species].cuts.some((x) => x.id === id))
+      const meat = c.balance.products - apart.reduce((s, id) => s + c.cut(id), 0)
+      expect(Math.abs(meat - sum)).toBeLessThanOrEqual(3)
+    },
+  )
+  const RULE = { hog: [0.94, 0.4], lamb: [0.9, 0.2], steer: [0.97, 0.28] } as const
+  const TYPES = PLANS.filter(([, which]) => which === 'boneless').flatMap(([species, , ways]) =>
+    ANATOMIES[species].types.map((t) => [species, t.id, t, ways] as const),
+  )
+  it.each(TYPES)(
+    'a %s, %s, boned: saleable meat is so much of its lean and fat (from memory), within 4 points',
+    (species, id, type, ways) => {
+      const weight = kilograms(type.depots.kg)
+      const { factors, made } = animalOf(
+        ANATOMIES[species],
+        { type: id, measured: {}, conventions: {} },
+        weight,
+        weight,
+      )
+      const c = cutUp(species, choose(ways), { kg: weight, factors })
+      const apart = APART.filter((x) => ANATOMIES[species].cuts.some((y) => y.id === x))
+      const meat = (c.balance.products - apart.reduce((s, x) => s + c.cut(x), 0)) / weight
+      const [lean, fat] = RULE[species as keyof typeof RULE]
+      expect(Math.abs(meat - lean * made.lean - fat * made.fat) * 100).toBeLessThanOrEqual(4)
+    },
+  )
 
   it.each([
     ['legs with sirloin', 33, 2, ['leg']],

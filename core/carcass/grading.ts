@@ -1,6 +1,6 @@
-import { TISSUES, type Anatomy, type Measure } from '#core/anatomy'
+import { TISSUES, type Anatomy, type Measure, type MeasureId, type Species } from '#core/anatomy'
 import { KG_PER_LB, type Kg } from '#core/measure'
-import type { TissueFactors } from './pour.ts'
+import type { Animal } from './animal.ts'
 
 const MM_PER_INCH = 25.4
 const CM2_PER_IN2 = 6.4516
@@ -23,51 +23,84 @@ export const porkFatFreeLean = (hcw: number, fat: number, eye: number) =>
 /** Lean lost per yield grade of a lamb, as a ratio (our own working figure, docs/sources.md: lamb-grade-shift). */
 const LEAN_PER_LAMB_GRADE = 0.035
 /** What is left of the spread of fatness and muscling once both are measured (docs/sources.md: measured-spread). */
-const MEASURED_SPREAD = { fat: 0.6, lean: 0.8 }
+export const MEASURED_SPREAD = { fat: 0.6, lean: 0.8 }
 
-/** What the measurements say: factors on the tissues, points of carcass they move, and the grade they make. */
-export interface Shift {
-  factors: TissueFactors
-  leanPoints: number
-  fatPoints: number
-  grade: { name: string; value: number; unit: string }[]
-  spread: Anatomy['spread']
+export interface Grade {
+  name: string
+  value: number
+  unit: string
 }
 
-/** How measurements of the carcass shift its tissues against a usual one of the same weight; null with none. */
-export function shiftOf(anatomy: Anatomy, measured: Measured, hotKg: Kg): Shift | null {
-  if (Object.keys(measured).length === 0 || hotKg <= 0) return null
-  const of = (id: Measure['id'], from: Measured) =>
-    from[id] ?? anatomy.measures.find((m) => m.id === id)?.usual ?? 0
+/** Hot weights, lb, that a published grade is stated for (docs/sources.md: grade-formulas). */
+const STATED: Record<Species, readonly [number, number]> = {
+  hog: [120, 300],
+  steer: [450, 1100],
+  lamb: [30, 110],
+  broiler: [0, 0],
+}
+
+/** The published grade of what was measured, with what is usual for the rest; none outside the weights it is stated for. */
+export function gradeOf(
+  anatomy: Anatomy,
+  measured: Measured,
+  hotKg: Kg,
+  usual: (id: MeasureId) => number | null,
+): { grade: Grade[]; outside: boolean } {
   const hcw = hotKg / KG_PER_LB
-  const read = (from: Measured) => ({
-    fat: of('fat-depth', from) / MM_PER_INCH,
-    eye: of('eye-area', from) / CM2_PER_IN2,
-    kph: of('kidney-fat', from),
-  })
-  const [own, usual] = [read(measured), read({})]
-  const tissue = { lean: 0, fat: 0 }
-  let all = 0
-  for (const b of anatomy.bands) {
-    tissue.lean += b.tissue.lean
-    tissue.fat += b.tissue.fat + b.tissue.seam
-    for (const t of TISSUES) all += b.tissue[t]
-  }
-  const { ratio, grade } = leanRatio(anatomy, own, usual, hcw)
-  const moved = Math.max(-0.4 * tissue.lean, Math.min((ratio - 1) * tissue.lean, 0.7 * tissue.fat))
-  const less = 1 - moved / tissue.fat
-  const factors: TissueFactors = [1 + moved / tissue.lean, less, 1, 1, less]
+  if (Object.keys(measured).length === 0 || hcw <= 0) return { grade: [], outside: false }
+  const [low, high] = STATED[anatomy.species]
+  if (hcw < low || hcw > high) return { grade: [], outside: true }
+  const own = readWith((id) => measured[id] ?? usual(id) ?? 0)
+  return { grade: leanRatio(anatomy, own, own, hcw).grade, outside: false }
+}
+
+const readWith = (of: (id: MeasureId) => number): Read => ({
+  fat: of('fat-depth') / MM_PER_INCH,
+  eye: of('eye-area') / CM2_PER_IN2,
+  kph: of('kidney-fat'),
+})
+
+/**
+ * An animal of an anatomy older than types: one composition, in which measurements move lean against fat by the ratio
+ * of the published formula to that of a usual carcass. Kept so that a lot hung then gives the kilograms it gave.
+ */
+export function fixedShift(anatomy: Anatomy, measured: Measured, hotKg: Kg): Animal {
+  const sums = { lean: 0, fat: 0, bone: 0, skin: 0 }
+  for (const b of anatomy.bands) for (const t of TISSUES) sums[t === 'seam' ? 'fat' : t] += b.tissue[t]
+  const all = sums.lean + sums.fat + sums.bone + sums.skin
+  const usual = (id: MeasureId) => anatomy.measures.find((m) => m.id === id)?.usual ?? 0
+  const hcw = hotKg / KG_PER_LB
+  const isMeasured = Object.keys(measured).length > 0 && hcw > 0
+  const { ratio, grade } = isMeasured
+    ? leanRatio(
+        anatomy,
+        readWith((id) => measured[id] ?? usual(id)),
+        readWith(usual),
+        hcw,
+      )
+    : { ratio: 1, grade: [] }
+  const moved = Math.max(-0.4 * sums.lean, Math.min((ratio - 1) * sums.lean, 0.7 * sums.fat))
+  const [more, less] = [1 + moved / sums.lean, 1 - moved / sums.fat]
   const points = (moved / all) * 100
   return {
-    factors,
-    leanPoints: points,
-    fatPoints: -points,
-    grade,
-    spread: {
-      ...anatomy.spread,
-      fat: anatomy.spread.fat * MEASURED_SPREAD.fat,
-      lean: anatomy.spread.lean * MEASURED_SPREAD.lean,
+    factors: { lean: more, eye: more, outer: less, seam: less, kidney: less, bone: 1, skin: 1 },
+    made: {
+      lean: (sums.lean + moved) / all,
+      fat: (sums.fat - moved) / all,
+      bone: sums.bone / all,
+      skin: sums.skin / all,
     },
+    moved: isMeasured ? { lean: points, fat: -points } : null,
+    grade,
+    outsideGrade: false,
+    spread: isMeasured
+      ? {
+          ...anatomy.spread,
+          fat: anatomy.spread.fat * MEASURED_SPREAD.fat,
+          lean: anatomy.spread.lean * MEASURED_SPREAD.lean,
+        }
+      : anatomy.spread,
+    beyond: null,
   }
 }
 
@@ -77,12 +110,7 @@ interface Read {
   kph: number
 }
 
-function leanRatio(
-  anatomy: Anatomy,
-  own: Read,
-  usual: Read,
-  hcw: number,
-): { ratio: number; grade: Shift['grade'] } {
+function leanRatio(anatomy: Anatomy, own: Read, usual: Read, hcw: number): { ratio: number; grade: Grade[] } {
   switch (anatomy.species) {
     case 'hog': {
       const lean = porkFatFreeLean(hcw, own.fat, own.eye)

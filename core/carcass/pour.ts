@@ -1,29 +1,12 @@
-import { lookup, TISSUES, type Anatomy, type Band } from '#core/anatomy'
+import { depotOf, lookup, TISSUES, type Band } from '#core/anatomy'
 import type { Kg } from '#core/measure'
 import { LAID, type Flow, type FlowSetting } from './flow.ts'
 import type { Conventions } from './conventions.ts'
-import { conventionIn, unmet } from './conventions.ts'
+import { AS_WRITTEN, hanging, type DepotFactors } from './animal.ts'
+import { unmet } from './conventions.ts'
 
 const T = TISSUES.length
 const SIDES = ['left', 'right'] as const
-export type TissueFactors = readonly [lean: number, fat: number, bone: number, skin: number, seam: number]
-const AS_WRITTEN: TissueFactors = [1, 1, 1, 1, 1]
-
-/** How much of a band's tissue hangs under the conventions: a hide takes the skin and a little of the fat under it. */
-function kept(anatomy: Anatomy, band: Band, tissue: number, state: Conventions): number {
-  let share = 1
-  for (const c of anatomy.conventions) {
-    if (conventionIn(c, state)) continue
-    for (const r of c.removes ?? [])
-      if (
-        (r.bands === 'all' || r.bands.includes(band.id)) &&
-        (r.tissues === 'all' || r.tissues.includes(TISSUES[tissue]!))
-      )
-        share *= 1 - r.share
-  }
-  return share
-}
-
 /** Mass of a band's tissue up to a place on the axis; within a segment it lies evenly. */
 function upTo(sums: Float64Array, at: number, t: number): number {
   const whole = Math.floor(at)
@@ -34,7 +17,7 @@ function upTo(sums: Float64Array, at: number, t: number): number {
 /**
  * Pours a carcass of `carcassKg` into the slots: kg of each tissue in each part of each side, as
  * (slot × 5 + tissue); parts that are no carcass get their share of `liveKg` (fasted) where their path keeps them.
- * `factors` shifts the tissues of the carcass. Lines only move mass between the parts that touch them.
+ * `factors` are the animal's own, by depot. Lines only move mass between the parts that touch them.
  */
 export function pour(
   flow: Flow,
@@ -42,7 +25,7 @@ export function pour(
   state: Conventions,
   carcassKg: Kg,
   liveKg: Kg,
-  factors: TissueFactors = AS_WRITTEN,
+  factors: DepotFactors = AS_WRITTEN,
 ): Float64Array {
   const { anatomy } = flow
   const { cumulative, spanSlots, slots } = flow[LAID]
@@ -53,7 +36,8 @@ export function pour(
     const sums = cumulative[b]!
     for (let t = 0; t < T; t++) {
       const all = sums[last * T + t]!
-      const factor = all === 0 ? 0 : kept(anatomy, band, t, state) * factors[t]!
+      const tissue = TISSUES[t]!
+      const factor = all === 0 ? 0 : hanging(anatomy, band, tissue, state) * factors[depotOf(band, tissue)]
       if (factor === 0) continue
       total += all * factor
       for (const side of SIDES) pourSide(side, b, t, factor * 0.5)

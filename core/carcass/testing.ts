@@ -10,6 +10,7 @@ import {
   SidedMap,
   type Choices,
   type Conventions,
+  type DepotFactors,
   type Flow,
 } from './index.ts'
 
@@ -56,13 +57,21 @@ export function cutUp(
     conventions = {},
     liveKg = 0,
     ribs = null,
-  }: { kg?: number; conventions?: Conventions; liveKg?: number; ribs?: number | null } = {},
+    factors,
+  }: {
+    kg?: number
+    conventions?: Conventions
+    liveKg?: number
+    ribs?: number | null
+    factors?: DepotFactors
+  } = {},
 ) {
   const flow = flowWithRibs(flowOf(species), ribs)
   const cutting = cutCarcass(flow, choices, {
     conventions,
     carcass: kilograms(kg),
     live: kilograms(liveKg),
+    factors,
   })
   const { inputs } = insideOf(cutting)
   const poured = (s: number) => TISSUES.reduce((sum, _, t) => sum + inputs[s * TISSUES.length + t]!, 0)

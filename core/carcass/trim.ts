@@ -8,12 +8,14 @@ import {
   type TrimLevel,
 } from '#core/anatomy'
 
+/** A cut that keeps so much of its part's bone cannot be opened along its seams. */
+const ON_THE_BONE = 0.1
 const UNTRIMMED = new Set(['N', 'F', 'O', 'X'])
 
 /**
  * A path's outputs at every trim level, the same rows in the same order. The level scales the fat trimmed away
  * (`waste`; what stays lies with the lean) and the fat left on (`kept`), and takes silver skin and tendon (`lean`) and seam
- * fat (`seam`) off: mass only moves between the meat, the fat and the discards of the path.
+ * fat (`seam` of boned cuts, `hard` of trim) off: mass only moves between the meat, the fat and the discards of the path.
  */
 export function trimmed(anatomy: Anatomy, path: Path): Record<TrimLevel, PathOutput[]> {
   const cuts = new Map(anatomy.cuts.map((c) => [c.id, c]))
@@ -36,7 +38,7 @@ export function trimmed(anatomy: Anatomy, path: Path): Record<TrimLevel, PathOut
   }
   return Object.fromEntries(
     TRIM_LEVELS.map((level) => {
-      const { waste, kept, lean, seam } = anatomy.trim[level]
+      const { waste, kept, lean, seam, hard } = anatomy.trim[level]
       const at = rows.map((o) => ({ ...o }))
       const meat = at.filter(isMeat)
       const fat = at.find((o) => isTo(o, anatomy.roles.fat))
@@ -51,8 +53,10 @@ export function trimmed(anatomy: Anatomy, path: Path): Record<TrimLevel, PathOut
         fat.fat += freed
         discard.lean += o.lean * lean
         o.lean *= 1 - lean
-        fat.seam += o.seam * seam
-        o.seam *= 1 - seam
+        if (o.bone > ON_THE_BONE) continue
+        const pulled = o.part === anatomy.roles.trim ? hard : seam
+        fat.seam += o.seam * pulled
+        o.seam *= 1 - pulled
       }
       fat.fat -= back
       return [level, at]

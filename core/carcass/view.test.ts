@@ -1,19 +1,30 @@
 import { describe, expect, it } from 'vitest'
 import { mean, standardDeviation } from 'simple-statistics'
-import { ANATOMIES, SPECIES, TISSUES, type Species } from '#core/anatomy'
+import { ANATOMIES, SPECIES, TISSUES, type Anatomy, type Species } from '#core/anatomy'
 import { kg, KG_PER_LB } from '#core/measure'
-import { drawLot, shiftOf, SidedMap, STAGES, type Drawn, type Measured } from './index.ts'
+import {
+  animalOf,
+  drawLot,
+  porkFatFreeLean,
+  SidedMap,
+  STAGES,
+  type CutRow,
+  type Drawn,
+  type Measured,
+} from './index.ts'
 import { choose, cutUp } from './testing.ts'
 
 const ways: Partial<Record<Species, Record<string, string>>> = { broiler: { bird: 'bird-parts' } }
 const of = (species: Species) => cutUp(species, choose(ways[species] ?? {}), { kg: 100, liveKg: 180 })
 
+const massOf = (t: CutRow['tissue']) => TISSUES.reduce((s, name) => s + t[name], 0)
+const meatOf = (t: CutRow['tissue']) => t.lean + t.fat + t.seam
+
 describe('a carcass cut up, by names', () => {
   it.each(SPECIES)('%s: a part is the sum of its tissues, and of what comes of it', (species) => {
     const { cutting } = of(species)
     for (const slot of cutting.slots) {
-      const { lean, fat, bone, skin } = slot.tissue
-      expect(slot.kg, slot.part).toBeCloseTo(lean + fat + bone + skin, 9)
+      expect(slot.kg, slot.part).toBeCloseTo(massOf(slot.tissue), 9)
       expect(slot.holds).toBe(slot.kg > 1e-9)
       if (!slot.holds) continue
       expect(
@@ -21,8 +32,7 @@ describe('a carcass cut up, by names', () => {
         slot.part,
       ).toBeCloseTo(slot.kg, 9)
       for (const row of slot.rows) {
-        const t = row.tissue
-        expect(row.green, slot.part).toBeCloseTo(t.lean + t.fat + t.bone + t.skin, 9)
+        expect(row.green, slot.part).toBeCloseTo(massOf(row.tissue), 9)
         expect((row.cut === null) !== (row.part === null), slot.part).toBe(true)
       }
       for (const name of TISSUES)
@@ -44,8 +54,8 @@ describe('a carcass cut up, by names', () => {
         ).toBeCloseTo(cutting.cutKg(cut.id), 9)
       expect(rows.reduce((s, r) => (r.cut ? s + r.added : s), 0)).toBeCloseTo(cutting.balance.added, 9)
       for (const r of rows.filter((x) => x.green > 1e-6 && x.cut))
-        expect(r.edible / (r.tissue.lean + r.tissue.fat || 1)).toBeCloseTo(
-          r.tissue.lean + r.tissue.fat > 0 ? r.product / r.green : 0,
+        expect(r.edible / (meatOf(r.tissue) || 1)).toBeCloseTo(
+          meatOf(r.tissue) > 0 ? r.product / r.green : 0,
           9,
         )
     },
@@ -160,58 +170,64 @@ describe('drawn carcasses', () => {
   })
 })
 
-describe('grades, and what they move', () => {
-  const at = (species: Species, measured: Measured, hot = ANATOMIES[species].referenceKg) =>
-    shiftOf(ANATOMIES[species], measured, kg(hot))
+/** An animal by what was measured on it, its weight as it hangs. */
+const measuredOn = (anatomy: Anatomy, measured: Measured, hung = anatomy.referenceKg) =>
+  animalOf(anatomy, { type: null, measured, conventions: {} }, kg(hung), kg(hung))
+
+describe('grades', () => {
+  const grade = (species: Species, measured: Measured, hot: number) =>
+    measuredOn(ANATOMIES[species], measured, hot)
   it('name what the grader would write', () => {
-    const steer = at(
-      'steer',
-      { 'fat-depth': 10.16, 'eye-area': 77.4192, 'kidney-fat': 2.5 },
-      700 * KG_PER_LB,
-    )!
-    expect(steer.grade).toEqual([
+    const steer = { 'fat-depth': 10.16, 'eye-area': 77.4192, 'kidney-fat': 2.5 }
+    expect(grade('steer', steer, 700 * KG_PER_LB).grade).toEqual([
       { name: 'Yield grade', value: expect.closeTo(2.82, 6), unit: '' },
       { name: 'Closely trimmed round, loin, rib and chuck', value: expect.closeTo(50.243, 6), unit: '%' },
     ])
-    expect(at('lamb', { 'fat-depth': 6.35 })!.grade).toEqual([
+    expect(grade('lamb', { 'fat-depth': 6.35 }, 24).grade).toEqual([
       { name: 'Yield grade', value: expect.closeTo(2.9, 6), unit: '' },
     ])
-    const hog = at('hog', { 'fat-depth': 22.86, 'eye-area': 6.5 * 6.4516 }, 184 * KG_PER_LB)!
-    expect(hog.grade).toEqual([
+    const hog = { 'fat-depth': 22.86, 'eye-area': 6.5 * 6.4516 }
+    expect(grade('hog', hog, 184 * KG_PER_LB).grade).toEqual([
       { name: 'Fat-free lean', value: expect.closeTo((93.9741 / 184) * 100, 3), unit: '% of hot weight' },
     ])
   })
-  it('a yield grade of a lamb is 3.5 % of its lean; what lean gains fat loses, in kilograms', () => {
-    const { lamb } = ANATOMIES
-    const usual = lamb.measures.find((m) => m.id === 'fat-depth')!.usual
-    const s = at('lamb', { 'fat-depth': usual + 2.54 })!
-    expect(s.factors[0]).toBeCloseTo(1 - 0.035, 9)
-    const sum = (t: 'lean' | 'fat') => lamb.bands.reduce((n, b) => n + b.tissue[t], 0)
-    expect((s.factors[0] - 1) * sum('lean') + (s.factors[1] - 1) * sum('fat')).toBeCloseTo(0, 9)
-    const all = lamb.bands.reduce((n, b) => n + TISSUES.reduce((s, t) => s + b.tissue[t], 0), 0)
-    expect(s.leanPoints).toBeCloseTo((-0.035 * sum('lean') * 100) / all, 9)
-    expect(s.factors.slice(2, 4)).toEqual([1, 1])
-    expect(s.factors[4]).toBe(s.factors[1])
+  it('are not made outside the weights their formula is stated for, and that is said', () => {
+    expect(grade('hog', { 'fat-depth': 8 }, 20)).toMatchObject({ grade: [], outsideGrade: true })
+    expect(grade('hog', { 'fat-depth': 20 }, 84)).toMatchObject({ outsideGrade: false })
+    expect(grade('hog', {}, 20)).toMatchObject({ grade: [], outsideGrade: false })
   })
-  it('no measurement takes more than 0.7 of the fat or 0.4 of the lean away', () => {
-    for (const species of ['hog', 'steer', 'lamb'] as const) {
-      const fat = at(species, { 'fat-depth': 900 })!
-      expect(fat.factors[0], species).toBeCloseTo(0.6, 9)
-      const lean = at(species, { 'fat-depth': 0, 'eye-area': 5000 })!
-      expect(lean.factors[1], species).toBeGreaterThanOrEqual(0.3 - 1e-9)
-    }
-    expect(at('hog', { 'eye-area': 5000 })!.factors[1]).toBeCloseTo(0.3, 9)
-  })
-  it('measured, fat varies 0.6 and lean 0.8 as much; bone as before', () => {
+  it('leave fat 0.6 and lean 0.8 of their spread; bone as before', () => {
     const { spread } = ANATOMIES.hog
-    expect(at('hog', { 'fat-depth': 20 })!.spread).toEqual({
+    expect(grade('hog', { 'fat-depth': 20 }, 84).spread).toEqual({
       ...spread,
       fat: expect.closeTo(spread.fat * 0.6, 9),
       lean: expect.closeTo(spread.lean * 0.8, 9),
     })
   })
-  it('a bird has no grade; without a weight there is none to make', () => {
-    expect(at('broiler', { 'fat-depth': 3 })).toMatchObject({ leanPoints: 0, grade: [] })
-    expect(at('hog', { 'fat-depth': 20 }, 0)).toBeNull()
+})
+
+describe('an animal of an anatomy older than types', () => {
+  const old = (species: Species) => ({ ...ANATOMIES[species], types: [] })
+  it('is as written, whatever it weighs', () => {
+    for (const weight of [20, 84, 150])
+      expect(new Set(Object.values(measuredOn(old('hog'), {}, weight).factors))).toEqual(new Set([1]))
+  })
+  it('a yield grade of a lamb is 3.5 % of its lean; what lean gains fat loses', () => {
+    const usual = ANATOMIES.lamb.measures.find((m) => m.id === 'fat-depth')!.usual
+    const at = (mm: number) => measuredOn(old('lamb'), { 'fat-depth': mm })
+    const { factors, moved } = at(usual + 2.54)
+    expect(factors).toMatchObject({ lean: expect.closeTo(1 - 0.035, 9), bone: 1, skin: 1 })
+    expect([factors.eye, factors.seam, factors.kidney]).toEqual([factors.lean, factors.outer, factors.outer])
+    expect(moved!.fat).toBeCloseTo(-moved!.lean, 9)
+    expect(at(usual).moved!.lean).toBeCloseTo(0, 9)
+  })
+  it('the ratio is the published one: fat-free lean of a fat hog against a usual one', () => {
+    const lean = (mm: number) => porkFatFreeLean(84 / KG_PER_LB, mm / 25.4, 42 / 6.4516)
+    expect(measuredOn(old('hog'), { 'fat-depth': 32 }, 84).factors.lean).toBeCloseTo(lean(32) / lean(22), 9)
+  })
+  it('no measurement takes more than 0.7 of the fat or 0.4 of the lean away', () => {
+    for (const species of ['hog', 'steer', 'lamb'] as const)
+      expect(measuredOn(old(species), { 'fat-depth': 900 }).factors.lean, species).toBeCloseTo(0.6, 9)
+    expect(measuredOn(old('hog'), { 'eye-area': 5000 }).factors.outer).toBeCloseTo(0.3, 9)
   })
 })

@@ -1,4 +1,4 @@
-import { lookup, sidesOf, type Anatomy } from '#core/anatomy'
+import { lookup, sidesOf, UNSURE, type Anatomy } from '#core/anatomy'
 import { issueOf, mm, type Issue, type Names } from '#core/measure'
 import type { Decision, FactBody } from '#core/records'
 import { routesFor } from '#core/rules'
@@ -83,6 +83,10 @@ function unknownSeen(anatomy: Anatomy, fact: Extract<FactBody, { kind: 'observat
       return routesFor(anatomy.species).some((r) => r.id === fact.value)
         ? null
         : unknown('value', `route for a ${animalOf(anatomy)}`, fact.value)
+    case 'type':
+      return fact.value === UNSURE || anatomy.types.some((t) => t.id === fact.value)
+        ? null
+        : unknown('value', `type of ${animalOf(anatomy)}`, fact.value)
     case 'dressing':
       return anatomy.conventions.some((c) => c.id === fact.of)
         ? null

@@ -11,6 +11,8 @@ export interface CostLine {
 /** What is so of a lot, read off its facts in force. */
 export interface Facts {
   route: Route | null
+  /** What animal it is; null where nobody said: the usual one. */
+  type: string | null
   conventions: Conventions
   measured: Measured
   /** Ribs counted on the animal; null for the usual number. */
@@ -35,6 +37,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
   const done = new Set<string>()
   const out: Facts = {
     route: null,
+    type: null,
     conventions,
     measured,
     ribs: null,
@@ -51,6 +54,9 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         switch (fact.what) {
           case 'route':
             out.route = fact.value
+            break
+          case 'type':
+            out.type = fact.value
             break
           case 'dressing':
             conventions[fact.of] = fact.value

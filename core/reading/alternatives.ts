@@ -35,7 +35,7 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
     carcass: read.weights?.aged ?? kg(0),
     live: read.weights?.shrunk ?? kg(0),
     conventions: read.plan.conventions,
-    factors: read.shift?.factors,
+    factors: read.animal.factors,
   })
 
 /** What a cutting of this lot is worth, nothing packed yet: all alternatives of a part fit one frame. */

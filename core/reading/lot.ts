@@ -1,4 +1,4 @@
-import type { CutUp, Drawn, Evidence, Flow, Shift, Stage } from '#core/carcass'
+import type { Animal, CutUp, Drawn, Evidence, Flow, Stage } from '#core/carcass'
 import type { Cut } from '#core/anatomy'
 import type { CostFigures, Worth } from '#core/ledger'
 import type { Interval, Kg, MassUnit, Minor, Mm, UnitPrice } from '#core/measure'
@@ -87,8 +87,8 @@ export interface Reckoning {
   /** The flow of this very animal: with its own number of ribs. */
   flow: Flow
   plan: Plan
-  /** What measurements of the carcass say, or null without any. */
-  shift: Shift | null
+  /** One animal of it: what it is made of, by its type, weight and measurements. */
+  animal: Animal
   /** Where every kilogram lies under the plan. */
   cutting: CutUp
   evidence: Evidence[]

@@ -1,4 +1,5 @@
 import {
+  animalOf,
   chainUnder,
   cutUp,
   disagreements,
@@ -6,7 +7,6 @@ import {
   evidenceOf,
   flowWithRibs,
   sampleChain,
-  shiftOf,
   solveChain,
   type CutUp,
   type Evidence,
@@ -32,18 +32,19 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
   const plan = readPlan(base.anatomy, lot)
   const flow = flowWithRibs(base, plan.ribs)
   const evidence = evidenceOf(lot.weighings)
-  const chain = [chainUnder(flow.anatomy, plan.conventions), plan.days, count] as const
+  const chain = [chainUnder(flow.anatomy, plan.conventions, plan.type), plan.days, count] as const
   const weights = weightsFrom(chain, evidence)
   const hung = { carcass: weights?.aged ?? kg(0), live: weights?.shrunk ?? kg(0) }
-  const shift = shiftOf(flow.anatomy, plan.measured, kg((weights?.hot ?? 0) / count))
+  const one = (stage: 'cold' | 'hot') => kg((weights?.[stage] ?? 0) / count)
+  const animal = animalOf(flow.anatomy, plan, one('cold'), one('hot'))
   const cutting = cutUp(flow, plan.choices, {
     ...hung,
     conventions: plan.conventions,
-    factors: shift?.factors,
+    factors: animal.factors,
   })
   const drawn =
     weights && draws > 0
-      ? drawLot(cutting, count, sampleChain(...chain, evidence), draws, shift?.spread)
+      ? drawLot(cutting, count, sampleChain(...chain, evidence), draws, animal.spread)
       : null
   const cuts = cutFigures(cutting, plan, count, farm, lot.packs, drawn)
   const minutes = minutesOf(cutting) * count
@@ -59,7 +60,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     farm,
     flow,
     plan,
-    shift,
+    animal,
     cutting,
     evidence,
     disagreements: disagreements(...chain, evidence),

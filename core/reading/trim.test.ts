@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
 import { takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
-import { flowPicture, LEAN_CLASSES, reckon, trimLedger, type Reckoning } from './index.ts'
+import { chemicalLean, flowPicture, LEAN_CLASSES, reckon, trimLedger, type Reckoning } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
 import { way } from '../plan/testing.ts'
 
@@ -27,23 +27,38 @@ describe('the trim', () => {
       ...both('hog', 'leg', 'leg-grind'),
     ])
     const s = trimLedger(r)!.sausage!
-    expect((s.kg * s.fat + s.missing) / (s.kg + s.missing)).toBeCloseTo(0.28, 9)
+    expect((s.kg * s.fat + s.missing * 0.82) / (s.kg + s.missing)).toBeCloseTo(0.28, 9)
   })
   it('without sausage there is no recipe to meet', () => expect(trimLedger(read('hog'))!.sausage).toBeNull())
+})
+
+describe('mince of a standard trim, % chemical lean (common practice, from memory), within 3 points', () => {
+  it.each([
+    ['steer', 80, []],
+    ['hog', 72, both('hog', 'jowl', 'jowl-cured')],
+    ['lamb', 78, []],
+  ] as const)('%s: %d', (species, lean, said) => {
+    const found = trimLedger(read(species, [...said]))!.lean * 100
+    expect(Math.abs(found - lean)).toBeLessThanOrEqual(3)
+  })
+  it('reads 94 of pure lean, 86 of 90/10, 79 of 80/20, 56 of 50/50', () => {
+    const read = [1, 0.9, 0.8, 0.5].map((lean) => Math.round(chemicalLean(lean, 1 - lean) * 100))
+    expect(read).toEqual([94, 86, 79, 56])
+  })
 })
 
 describe('the trim by lean', () => {
   const r = read('hog', [])
   const t = trimLedger(r)!
-  it('each source is the lean over lean and fat of what it gives, the heaviest first', () => {
+  it('each source is the chemical lean of what it gives, seam fat and all, the heaviest first', () => {
     expect(t.sources.map((s) => s.kg)).toEqual(t.sources.map((s) => s.kg).toSorted((a, b) => b - a))
     for (const s of t.sources) {
       const rows = r.cutting.slots
         .filter((x) => x.part === s.part)
         .flatMap((x) => x.rows.filter((row) => row.part === r.flow.anatomy.roles.trim))
       const sum = (of: (x: (typeof rows)[number]) => number) => rows.reduce((n, x) => n + of(x), 0)
-      const [lean, fat] = [sum((x) => x.tissue.lean), sum((x) => x.tissue.fat)]
-      expect(s.lean, s.part).toBeCloseTo(lean / (lean + fat), 9)
+      const [lean, fat] = [sum((x) => x.tissue.lean), sum((x) => x.tissue.fat + x.tissue.seam)]
+      expect(s.lean, s.part).toBeCloseTo((0.94 * lean + 0.18 * fat) / (lean + fat), 9)
       expect(s.kg, s.part).toBeCloseTo(
         sum((x) => x.green),
         9,

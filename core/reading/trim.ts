@@ -2,7 +2,13 @@ import type { Names } from '#core/anatomy'
 import { kg, plus, sumOf, times, type Kg } from '#core/measure'
 import type { Reckoning } from './lot.ts'
 
-/** Trim is sorted by lean; what a butcher calls 80/20 holds 75 to 85 % lean. Lower bounds, % lean. */
+/** Of dissected lean and fat a laboratory finds so much lean; muscle holds fat of its own (docs/sources.md: chemical-lean). */
+const CHEMICAL = { lean: 0.94, fat: 0.18 }
+/** Lean as the trade speaks of it: chemical, so that 100/0 reads 94 and 50/50 reads 56. */
+export const chemicalLean = (lean: number, fat: number): number =>
+  (CHEMICAL.lean * lean + CHEMICAL.fat * fat) / (lean + fat)
+
+/** Trim is sorted by chemical lean; what a butcher calls 80/20 holds 75 to 85 % lean. Lower bounds. */
 export const LEAN_CLASSES = [
   { name: '90/10', from: 0.85 },
   { name: '80/20', from: 0.75 },
@@ -26,7 +32,7 @@ export interface TrimLedger {
   sources: TrimSource[]
   classes: { name: LeanClass; kg: Kg }[]
   kg: Kg
-  /** Share of lean in all of it. */
+  /** Chemical lean of all of it, a share. */
   lean: number
   /** What it becomes: trim in, mass added, what comes out. */
   uses: { cut: string; names: Names; in: Kg; added: Kg; out: Kg }[]
@@ -86,20 +92,20 @@ function sourcesOf(read: Reckoning): TrimSource[] {
     }
   return [...from]
     .map(([part, m]): TrimSource => {
-      const lean = m.lean / (m.lean + m.fat)
+      const lean = chemicalLean(m.lean, m.fat)
       const { names } = anatomy.parts.find((p) => p.id === part)!
       return { part, names, kg: m.kg, lean, class: classOf(lean) }
     })
     .sort((a, b) => b.kg - a.kg)
 }
 
-/** Fat to add so that fat ÷ (trim + added) is the aim; below zero there is lean missing instead. */
+/** Fat to add, itself 18 % lean, so that fat ÷ (trim + added) is the aim; below zero there is lean missing instead. */
 const sausageOf = (trim: Kg | undefined, fat: number): TrimLedger['sausage'] =>
   trim === undefined
     ? null
     : {
         kg: trim,
         fat,
-        missing: times(trim, (SAUSAGE_FAT.aim - fat) / (1 - SAUSAGE_FAT.aim)),
+        missing: times(trim, (SAUSAGE_FAT.aim - fat) / (1 - CHEMICAL.fat - SAUSAGE_FAT.aim)),
         dry: fat < SAUSAGE_FAT.dry,
       }

@@ -61,8 +61,8 @@ describe('the price of a plate', () => {
     const cured = read([...takePath(hog, 'belly', ['left', 'right'], 'belly-bacon')])
     const bacon = cured.cuts.find((c) => c.cut.id === 'bacon')!
     const row = cured.cutting.slot('belly', 'left')!.rows.find((x) => x.cut?.id === 'bacon')!
-    const { lean, fat } = row.tissue
-    expect(bacon.edible).toBeCloseTo(2 * (lean + fat) * 0.92, 9)
+    const { lean, fat, seam } = row.tissue
+    expect(bacon.edible).toBeCloseTo(2 * (lean + fat + seam) * 0.92, 9)
   })
   it('bones, fat and waste are on no plate', () => {
     const { cuts } = read([])

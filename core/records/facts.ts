@@ -13,9 +13,10 @@ import {
 } from './lists.ts'
 import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.ts'
 
-/** What was seen of the animal: its route, how it was dressed, what was measured, how many ribs it has. */
+/** What was seen of the animal: its route, its type, how it was dressed, what was measured, how many ribs it has. */
 export const observationSchema = z.discriminatedUnion('what', [
   z.object({ kind: z.literal('observation'), what: z.literal('route'), value: z.enum(ROUTE_IDS) }),
+  z.object({ kind: z.literal('observation'), what: z.literal('type'), value: keySchema }),
   z.object({
     kind: z.literal('observation'),
     what: z.literal('dressing'),

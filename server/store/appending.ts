@@ -52,7 +52,8 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }): Promise
   const added = { ...sent, grams: gramsOf(sent.shown) }
   if (sent.stands) {
     const anatomy = await anatomyOf(tx, lot)
-    const chain = chainUnder(anatomy, readPlan(anatomy, lot).conventions)
+    const plan = readPlan(anatomy, lot)
+    const chain = chainUnder(anatomy, plan.conventions, plan.type)
     const issues = judgeWeighing(anatomy, chain, lot.count, lot.weighings, added)
     if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed)) return refusedFor(...issues)
   }

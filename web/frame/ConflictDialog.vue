@@ -23,8 +23,15 @@ function sayPortion(p: Portion): string {
   return `${p.perPack} to a pack`
 }
 const nameOf = (id: string): string | null => {
-  const { parts = [], cuts = [], lines = [], conventions = [], measures = [] } = anatomy.value ?? {}
-  const named = [...parts, ...cuts, ...lines, ...conventions, ...measures].find((x) => x.id === id)
+  const {
+    parts = [],
+    cuts = [],
+    lines = [],
+    conventions = [],
+    measures = [],
+    types = [],
+  } = anatomy.value ?? {}
+  const named = [...parts, ...cuts, ...lines, ...conventions, ...measures, ...types].find((x) => x.id === id)
   return named ? words.name(named.names) : null
 }
 interface Said {
@@ -58,6 +65,8 @@ function sayFact(f: FactBody): Said {
       switch (f.what) {
         case 'route':
           return { what: 'How it is slaughtered', value: ruleOf(f.value)!.label }
+        case 'type':
+          return { what: 'What animal it is', value: nameOf(f.value) ?? 'not sure' }
         case 'ribs':
           return { what: 'Ribs counted', value: String(f.value) }
         case 'measure':

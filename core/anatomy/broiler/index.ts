@@ -3,6 +3,7 @@ import type { Anatomy } from '../types.ts'
 import { axis, bands, lines, parts } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
 import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
+import { types } from './data/types.ts'
 import { paths } from './data/paths.ts'
 
 /** The broiler, rough but whole: a bird has no sides. Base bird plucked, without neck, giblets and feet. */
@@ -24,6 +25,7 @@ export const broiler: Anatomy = {
   conventions,
   live,
   measures,
+  types,
   trim,
   roles: { fat: 'bird-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
@@ -37,6 +39,7 @@ export const broiler: Anatomy = {
     axis: 'broiler-cells',
     bands: 'broiler-cells',
     parts: 'broiler-live',
+    types: 'broiler-types',
     cuts: 'price-index',
     'cuts.portion': 'portions',
     paths: 'broiler-paths',

@@ -3,6 +3,7 @@ import type { Anatomy } from '../types.ts'
 import { axis, bands, lines, parts, ribs } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
 import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
+import { types } from './data/types.ts'
 import { paths } from './data/paths.ts'
 
 /** The hog in full. Base carcass scalded, head off, feet on, leaf fat in. */
@@ -24,6 +25,7 @@ export const hog: Anatomy = {
   conventions,
   live,
   measures,
+  types,
   trim,
   roles: { fat: 'back-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
@@ -48,6 +50,7 @@ export const hog: Anatomy = {
     conventions: 'hog-chain',
     live: 'hog-live',
     measures: 'hog-measures',
+    types: 'hog-types',
     trim: 'trim-levels',
     spread: 'hog-spread',
     map: 'drawings',

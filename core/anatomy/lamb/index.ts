@@ -3,6 +3,7 @@ import type { Anatomy } from '../types.ts'
 import { axis, bands, lines, parts, ribs } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
 import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
+import { types } from './data/types.ts'
 import { paths } from './data/paths.ts'
 
 /** The lamb, rough but whole. Base carcass with kidneys and their fat. */
@@ -24,6 +25,7 @@ export const lamb: Anatomy = {
   conventions,
   live,
   measures,
+  types,
   trim,
   roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
@@ -48,6 +50,7 @@ export const lamb: Anatomy = {
     conventions: 'lamb-chain',
     live: 'lamb-live',
     measures: 'lamb-measures',
+    types: 'lamb-types',
     trim: 'trim-levels',
     spread: 'lamb-spread',
     map: 'drawings',

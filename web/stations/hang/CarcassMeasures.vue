@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import type { Measure } from '#core/anatomy'
-import { issueOf } from '#core/measure'
+import { expectedMeasure, typeOf, type Measure } from '#core/anatomy'
+import { issueOf, kg } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -13,12 +13,22 @@ const { read, body, note, withdraw, factOf } = useReading()
 const words = useWords()
 const measures = computed(() => body.value.anatomy.measures)
 const issues = ref<FieldIssue[]>([])
+/** What is usual on this animal; without a weight or a type, on any. */
+const usual = (m: Measure) => {
+  const type = typeOf(body.value.anatomy, read.value.plan.type)
+  const { weights, count } = read.value
+  const at = type && weights && expectedMeasure(type, m.id, kg(weights.cold / count))
+  return Math.round(at ?? m.usual)
+}
 const points = (x: number) => `${x >= 0 ? '+' : '−'}${Math.abs(x).toFixed(1)} points`
 const said = computed(() => {
-  const { shift } = read.value
-  if (!shift) return null
-  const grades = shift.grade.map((g) => `${g.name} ${g.value.toFixed(1)} ${g.unit}`.trim()).join(', ')
-  return `lean ${points(shift.leanPoints)}, fat ${points(shift.fatPoints)} of carcass against a usual one of this weight${grades ? ` (${grades})` : ''}`
+  const { moved, grade, outsideGrade } = read.value.animal
+  if (!moved) return null
+  const grades = grade.map((g) => `${g.name} ${g.value.toFixed(1)} ${g.unit}`.trim()).join(', ')
+  const graded = outsideGrade
+    ? 'no grade: the carcass is outside the weights the published formula is for'
+    : grades
+  return `lean ${points(moved.lean)}, fat ${points(moved.fat)} of carcass against a usual one of this type and weight${graded ? ` (${graded})` : ''}`
 })
 
 function take(m: Measure, event: Event) {
@@ -55,7 +65,7 @@ function take(m: Measure, event: Event) {
           :model-value="read.plan.measured[m.id] === undefined ? '' : String(read.plan.measured[m.id])"
           size="small"
           inputmode="decimal"
-          :placeholder="`usual ${m.usual}`"
+          :placeholder="`usual ${usual(m)}`"
           :data-measure="m.id"
           :invalid="issues.some((i) => i.field === m.id)"
           @change="take(m, $event)"

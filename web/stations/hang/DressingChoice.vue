@@ -15,7 +15,9 @@ const words = useWords()
 const lot = { target: 'lot', side: 'animal' } as const
 const anatomy = computed(() => body.value.anatomy)
 const conventions = computed(() => conventionsOf(anatomy.value, read.value.plan.conventions))
-const dressing = computed(() => chainUnder(anatomy.value, read.value.plan.conventions).dressing)
+const dressing = computed(
+  () => chainUnder(anatomy.value, read.value.plan.conventions, read.value.plan.type).dressing,
+)
 const issues = ref<FieldIssue[]>([])
 const kind = computed(() => words.name(anatomy.value.names).toLowerCase())
 

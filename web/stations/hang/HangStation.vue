@@ -6,6 +6,7 @@ import { useWords } from '../../state/words.ts'
 import CarcassMeasures from './CarcassMeasures.vue'
 import DressingChoice from './DressingChoice.vue'
 import RouteChoice from './RouteChoice.vue'
+import TypeChoice from './TypeChoice.vue'
 import SlipList from './SlipList.vue'
 import WeighingList from './WeighingList.vue'
 import WeightEntry from './WeightEntry.vue'
@@ -46,6 +47,7 @@ const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'co
       <WeightEntry stage="hot" label="Hot carcass weight" />
       <WeightEntry stage="hanging" label="Hanging weight" />
       <CautionNote>{{ cautionAt('chill', body.anatomy.species) }}</CautionNote>
+      <TypeChoice />
       <div class="pane-head"><h2>How is it slaughtered?</h2></div>
       <RouteChoice />
       <DressingChoice />

@@ -46,15 +46,6 @@ export const conventions: Convention[] = [
     removes: [{ bands: 'all', tissues: ['skin'], share: 0.92 }],
     says: 'A skinned bird is 8 to 10 points lower and roasts dry.',
   },
-  {
-    id: 'fast',
-    names: names('Type'),
-    on: 'fast type',
-    off: 'slow coloured type',
-    usual: true,
-    points: -3,
-    says: 'A slow coloured bird dresses about 3 points lower. Its breast is smaller than shown here.',
-  },
 ]
 
 /** What is no carcass, % of fasted live weight: our own working figures (docs/sources.md: broiler-live). */
@@ -74,10 +65,10 @@ export const measures: Measure[] = []
 
 /** Trim levels (docs/sources.md: trim-levels). */
 export const trim: TrimFigures = {
-  generous: { waste: 0.5, kept: 1, lean: 0, seam: 0 },
-  standard: { waste: 1, kept: 1, lean: 0, seam: 0 },
-  close: { waste: 1, kept: 0.7, lean: 0.01, seam: 0 },
-  strict: { waste: 1, kept: 0.3, lean: 0.03, seam: 0 },
+  generous: { waste: 0.5, kept: 1, lean: 0, seam: 0, hard: 0 },
+  standard: { waste: 1, kept: 1, lean: 0, seam: 0, hard: 0 },
+  close: { waste: 1, kept: 0.7, lean: 0.01, seam: 0, hard: 0 },
+  strict: { waste: 1, kept: 0.3, lean: 0.03, seam: 0, hard: 0 },
 }
 
 /** Log SDs between birds (docs/sources.md: broiler-spread). */

@@ -82,26 +82,26 @@ const NEAR =
  * found (`fitted.json`, `npm run fit`); the head is what it adds when left on.
  */
 export const bands: Band[] = fitBands([
-  rows('outer', '0/9.3/0/1.6', BACK, 'neck 0.8 rib 1.05 lumbar 0.95 sacrum front 1 sacrum back 0.7'),
-  rows('eye', '12.4/1.7/4.1', BACK, {
+  rows('outer', '0/11/0/1.6', BACK, 'neck 0.8 rib 1.05 lumbar 0.95 sacrum front 1 sacrum back 0.7'),
+  rows('eye', '12.4/0/4.1/0/2.2', BACK, {
     lean: 'neck 1.1 rib 1 lumbar 0.9 sacrum front 1.35 sacrum back 0.2',
     fat: 'neck 1.3 rib 1.1 lumbar 0.7 sacrum front 0.9',
     bone: 'neck 1.25 rib 1 lumbar 0.85 sacrum front 1.1 sacrum back 0.6',
-  }),
-  rows('below the eye', '1.4/1', NEAR, 'neck 0.6 rib 1 lumbar 1 sacrum front 0.4', { fromMm: 0, toMm: 60 }),
-  rows('psoas', '1.15', BACK, 'rib 0.04 lumbar 1 sacrum front 1.1 sacrum back 0.75'),
-  rows('plate', '1.9/0.8/1.6', sides('spare-ribs'), 'rib 1'),
-  rows('ventral', '7.2/7.2/0/1.4', sides('belly'), 'rib 1 lumbar 1.05 sacrum front 0.25'),
-  rows('fore', '9.6/2.3/1.9/0.6', 'shoulder'),
-  rows('fore shank', '0.75/0.15/0.5/0.2', 'fore-hock'),
-  rows('hind', '16.3/3.6/2/0.8', 'leg'),
-  rows('hind shank', '0.8/0.15/0.6/0.2', 'hind-hock'),
-  rows('fore foot', '0.1/0.1/0.5/0.25', 'fore-foot'),
-  rows('hind foot', '0.1/0.1/0.6/0.3', 'hind-foot'),
-  rows('cheek', '1.2/2.2/0/0.35', 'jowl'),
-  rows('flare', '0/2', 'leaf-fat'),
+  }, { depot: 'eye' }),
+  rows('below the eye', '1.4/0.5/0/0/0.5', NEAR, 'neck 0.6 rib 1 lumbar 1 sacrum front 0.4', { fromMm: 0, toMm: 60 }),
+  rows('psoas', '1.15/0/0/0/0.15', BACK, 'rib 0.04 lumbar 1 sacrum front 1.1 sacrum back 0.75'),
+  rows('plate', '1.9/0.3/1.6/0/0.6', sides('spare-ribs'), 'rib 1'),
+  rows('ventral', '7.2/5.5/0/1.4/2.2', sides('belly'), 'rib 1 lumbar 1.05 sacrum front 0.25'),
+  rows('fore', '9.6/1.8/1.9/0.6/1.6', 'shoulder'),
+  rows('fore shank', '0.75/0.15/0.5/0.2/0.08', 'fore-hock'),
+  rows('hind', '16.3/3/2/0.8/1.5', 'leg'),
+  rows('hind shank', '0.8/0.12/0.6/0.2/0.07', 'hind-hock'),
+  rows('fore foot', '0.12/0.2/0.65/0.35', 'fore-foot'),
+  rows('hind foot', '0.12/0.2/0.75/0.4', 'hind-foot'),
+  rows('cheek', '0.9/1.1/0/0.3/0.3', 'jowl'),
+  rows('flare', '0/1.9', 'leaf-fat', undefined, { depot: 'kidney' }),
   rows('tail', '0.08/0.08/0.1/0.05', 'tail'),
-  rows('head', '1.9/1.4/2.8/0.6', 'head'),
+  rows('head', '1.9/1/2.8/0.6/0.4', 'head'),
 ], fitted)
 
 const loinLength = { length: { from: 'rib-end-line', to: 'sirloin-line' } }

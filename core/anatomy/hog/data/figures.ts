@@ -84,17 +84,17 @@ export const measures: Measure[] = [
 
 /** Trim levels: waste and kept scale trimmed and left fat, lean is silver skin and tendon (docs/sources.md: trim-levels). */
 export const trim: TrimFigures = {
-  generous: { waste: 0.6, kept: 1, lean: 0, seam: 0 },
-  standard: { waste: 1, kept: 1, lean: 0, seam: 0 },
-  close: { waste: 1, kept: 0.65, lean: 0.01, seam: 0 },
-  strict: { waste: 1, kept: 0.25, lean: 0.05, seam: 0 },
+  generous: { waste: 0.6, kept: 1, lean: 0, seam: 0, hard: 0 },
+  standard: { waste: 1, kept: 1, lean: 0, seam: 0.1, hard: 0 },
+  close: { waste: 1, kept: 0.65, lean: 0.01, seam: 0.25, hard: 0.2 },
+  strict: { waste: 1, kept: 0.25, lean: 0.05, seam: 0.5, hard: 0.4 },
 }
 
 /**
  * Common factors between animals and what is left between cutters, as log SDs: set so that total saleable
  * share varies by about 2 points of carcass (docs/sources.md: hog-spread).
  */
-export const spread: Anatomy['spread'] = { fat: 0.22, lean: 0.06, bone: 0.08, cutter: 0.14 }
+export const spread: Anatomy['spread'] = { fat: 0.27, lean: 0.075, bone: 0.08, cutter: 0.14 }
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const LINE = { line: 'belly-line' } as const

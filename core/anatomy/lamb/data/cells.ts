@@ -1,4 +1,6 @@
 import { bandsOn, names, part, plucked, segments } from '../../notation.ts'
+import { fitBands } from '../../fitted.ts'
+import fitted from './fitted.json'
 import type { Band, Line, Part, RibCount, Segment } from '../../types.ts'
 
 export const ribs: RibCount = { usual: 13, low: 12, high: 14 }
@@ -70,25 +72,25 @@ const NEAR =
  * Mass of each band as a share (%) of the base carcass, kidneys and their fat in. Our own working figures, from
  * memory, held against the primal shares of the trade (docs/sources.md: lamb-cells).
  */
-export const bands: Band[] = [
+export const bands: Band[] = fitBands([
   rows('outer', '0/6.9', BACK, 'neck 0.35 rib 1 lumbar 1.15 sacrum 1.3'),
-  rows('eye', '10.1/2/4.3', 'shoulder < shoulder-line, rack < rack-end-line, loin < leg-line, leg', {
+  rows('eye', '10.1/0/4.3/0/2', 'shoulder < shoulder-line, rack < rack-end-line, loin < leg-line, leg', {
     lean: 'rib 1 lumbar 1.15 sacrum 0.75',
     fat: 'rib 1 lumbar 0.8 sacrum 0.6',
     bone: 'rib 1 lumbar 0.95 sacrum 1.2',
-  }),
-  rows('psoas', '1.5', 'shoulder < shoulder-line, rack < rack-end-line, loin < leg-line, leg', 'lumbar 1 sacrum 0.8'),
-  rows('rib plate', '3/2/2.4', NEAR, 'rib 1', { fromMm: 0, toMm: 170 }),
-  rows('flank', '1.7/1.5', NEAR, 'lumbar 1', { fromMm: 0, toMm: 150 }),
-  rows('brisket', '3.6/3/0.9', 'breast < leg-line, leg', 'rib 1 lumbar 0.3'),
-  rows('neck', '2.7/1/1.4', 'neck'),
-  rows('fore', '10.5/3.7/3.1', 'shoulder'),
-  rows('fore shank', '1.9/0.35/1.6', 'foreshank'),
-  rows('hind', '17.6/3.8/4.3', 'leg'),
-  rows('hind shank', '1.4/0.3/1.3', 'leg'),
-  rows('kidney fat', '0/2.3', 'kidney-fat'),
+  }, { depot: 'eye' }),
+  rows('psoas', '1.5/0/0/0/0.2', 'shoulder < shoulder-line, rack < rack-end-line, loin < leg-line, leg', 'lumbar 1 sacrum 0.8'),
+  rows('rib plate', '3/0.7/2.4/0/1.2', NEAR, 'rib 1', { fromMm: 0, toMm: 170 }),
+  rows('flank', '1.7/0.9/0/0/0.6', NEAR, 'lumbar 1', { fromMm: 0, toMm: 150 }),
+  rows('brisket', '3.6/1.4/0.9/0/1.5', 'breast < leg-line, leg', 'rib 1 lumbar 0.3'),
+  rows('neck', '2.7/0.4/1.4/0/0.6', 'neck'),
+  rows('fore', '10.5/1.3/3.1/0/2.4', 'shoulder'),
+  rows('fore shank', '1.9/0.15/1.6/0/0.25', 'foreshank'),
+  rows('hind', '17.6/2/4.3/0/1.9', 'leg'),
+  rows('hind shank', '1.4/0.12/1.3/0/0.18', 'leg'),
+  rows('kidney fat', '0/2.3', 'kidney-fat', undefined, { depot: 'kidney' }),
   rows('kidney', '0.6', 'kidneys'),
-]
+], fitted)
 
 export const parts: Part[] = [
   part('leg', 'Leg | Leg (gigot)', 'leg-whole', { length: { mm: 260 } }),

@@ -67,14 +67,14 @@ export const measures: Measure[] = [
 
 /** Trim levels (docs/sources.md: trim-levels). */
 export const trim: TrimFigures = {
-  generous: { waste: 0.6, kept: 1, lean: 0, seam: 0 },
-  standard: { waste: 1, kept: 1, lean: 0, seam: 0 },
-  close: { waste: 1, kept: 0.65, lean: 0.01, seam: 0 },
-  strict: { waste: 1, kept: 0.25, lean: 0.05, seam: 0 },
+  generous: { waste: 0.6, kept: 1, lean: 0, seam: 0.25, hard: 0 },
+  standard: { waste: 1, kept: 1, lean: 0, seam: 0.6, hard: 0.1 },
+  close: { waste: 1, kept: 0.65, lean: 0.01, seam: 0.7, hard: 0.2 },
+  strict: { waste: 1, kept: 0.25, lean: 0.05, seam: 0.8, hard: 0.4 },
 }
 
 /** Log SDs set so that total saleable share varies by about 2.5 points of carcass (docs/sources.md: lamb-spread). */
-export const spread: Anatomy['spread'] = { fat: 0.2, lean: 0.06, bone: 0.09, cutter: 0.14 }
+export const spread: Anatomy['spread'] = { fat: 0.24, lean: 0.075, bone: 0.09, cutter: 0.14 }
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const LINE = { line: 'breast-line' } as const

@@ -24,26 +24,6 @@ export const conventions: Convention[] = [
     says: 'From 30 months the backbone is not food: T-bones, chine-on roasts, neck bones and backbone soup bones go; oxtail and chined-off back ribs stay. Without papers, the second pair of permanent incisors through means 30 months. Other countries draw the line elsewhere.',
   },
   {
-    id: 'grain',
-    names: names('Finish'),
-    on: 'grain-finished',
-    off: 'grass-finished',
-    usual: true,
-    points: -5,
-    sd: 0.022,
-    says: 'Off grass a steer is fuller and leaner, and dresses about 5 points lower.',
-  },
-  {
-    id: 'dairy',
-    names: names('Breed type'),
-    on: 'dairy cross',
-    off: 'beef breed',
-    usual: false,
-    points: -4,
-    sd: 0.02,
-    says: 'A dairy cross has more bone and gut and dresses about 4 points lower.',
-  },
-  {
     id: 'kidney-fat',
     names: names('Kidney fat'),
     on: 'kidney fat left in',
@@ -82,10 +62,10 @@ export const measures: Measure[] = [
 
 /** Trim levels; generous leaves much of the fat in the mince (docs/sources.md: trim-levels). */
 export const trim: TrimFigures = {
-  generous: { waste: 0.22, kept: 1, lean: 0, seam: 0 },
-  standard: { waste: 1, kept: 1, lean: 0, seam: 0 },
-  close: { waste: 1, kept: 0.65, lean: 0.01, seam: 0 },
-  strict: { waste: 1, kept: 0.25, lean: 0.05, seam: 0 },
+  generous: { waste: 0.22, kept: 1, lean: 0, seam: 0, hard: 0 },
+  standard: { waste: 1, kept: 1, lean: 0, seam: 0.45, hard: 0.4 },
+  close: { waste: 1, kept: 0.65, lean: 0.01, seam: 0.6, hard: 0.5 },
+  strict: { waste: 1, kept: 0.25, lean: 0.05, seam: 0.75, hard: 0.65 },
 }
 
 /** Log SDs set so that total saleable share varies by about 2.5 points of carcass (docs/sources.md: steer-spread). */

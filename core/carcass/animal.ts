@@ -1,0 +1,160 @@
+import {
+  compositionAt,
+  DEPOTS,
+  expectedMeasure,
+  TISSUES,
+  typesOf,
+  writtenDepots,
+  type Anatomy,
+  type Band,
+  type Depot,
+  type DepotShares,
+  type MeasureId,
+  type Tissue,
+} from '#core/anatomy'
+import { kg, type Kg } from '#core/measure'
+import { conventionIn, type Conventions } from './conventions.ts'
+import { fixedShift, gradeOf, MEASURED_SPREAD, type Grade, type Measured } from './grading.ts'
+
+export type DepotFactors = Readonly<DepotShares>
+export const AS_WRITTEN: DepotFactors = Object.fromEntries(DEPOTS.map((d) => [d, 1])) as DepotShares
+
+/** One animal as it hangs: what of each depot there is beside the anatomy as it is written, and why. */
+export interface Animal {
+  /** On every depot of the anatomy's cells; the carcass is scaled to its weight afterwards. */
+  factors: DepotFactors
+  /** Of the whole carcass before a hide or leaf is taken off: shares, closed to 1. */
+  made: { lean: number; fat: number; bone: number; skin: number }
+  /** Points of carcass that measurements move; null with none. */
+  moved: { lean: number; fat: number } | null
+  grade: Grade[]
+  /** Measured, but outside the weights the published grade is stated for. */
+  outsideGrade: boolean
+  spread: Anatomy['spread']
+  /** Lighter or heavier than any carcass of its type that is known. */
+  beyond: 'lighter' | 'heavier' | null
+}
+
+/** How much of a band's tissue hangs under the conventions: a hide takes the skin and a little of the fat under it. */
+export function hanging(anatomy: Anatomy, band: Band, tissue: Tissue, state: Conventions): number {
+  let share = 1
+  for (const c of anatomy.conventions) {
+    if (conventionIn(c, state)) continue
+    for (const r of c.removes ?? [])
+      if (
+        (r.bands === 'all' || r.bands.includes(band.id)) &&
+        (r.tissues === 'all' || r.tissues.includes(tissue))
+      )
+        share *= 1 - r.share
+  }
+  return share
+}
+
+/** Share of the carcass as written that hangs under the conventions, with every convention as usual being 1. */
+function hungShare(anatomy: Anatomy, state: Conventions): number {
+  const mass = (s: Conventions) =>
+    anatomy.bands.reduce(
+      (sum, b) => sum + TISSUES.reduce((x, t) => x + b.tissue[t] * hanging(anatomy, b, t, s), 0),
+      0,
+    )
+  return mass(state) / mass({})
+}
+
+const closed = (shares: DepotShares): DepotShares => {
+  const all = DEPOTS.reduce((s, d) => s + shares[d], 0)
+  return Object.fromEntries(DEPOTS.map((d) => [d, shares[d] / all])) as DepotShares
+}
+const add = (a: DepotShares, b: DepotShares, share: number): DepotShares =>
+  Object.fromEntries(DEPOTS.map((d) => [d, a[d] + share * b[d]])) as DepotShares
+const NONE = Object.fromEntries(DEPOTS.map((d) => [d, 0])) as DepotShares
+
+/**
+ * What an animal of a type is made of at `carcass` kg (one animal, cold), shifted by what was measured on it, each
+ * measurement on its own depot against what is usual at this weight and type: fat depth on the fat outside, the eye on
+ * the eye muscle, kidney fat on the kidneys'. `type` null is the usual one; an anatomy without types is as written.
+ */
+export function animalOf(
+  anatomy: Anatomy,
+  { type, measured, conventions }: { type: string | null; measured: Measured; conventions: Conventions },
+  carcass: Kg,
+  hot: Kg,
+): Animal {
+  if (anatomy.types.length === 0) return fixedShift(anatomy, measured, hot)
+  const whole = kg(carcass / hungShare(anatomy, conventions))
+  const written = writtenDepots(anatomy, (band, tissue) => hanging(anatomy, band, tissue, {}))
+  const eyeOfLean = written.eye / (written.lean + written.eye)
+  const types = typesOf(anatomy, type)
+  const at = whole > 0 ? whole : kg(anatomy.referenceKg)
+  const shares = (own: Measured): DepotShares =>
+    closed(
+      types.reduce((sum, { type: t, share }) => {
+        const { lean, ...rest } = compositionAt(t, at)
+        const split = { ...rest, lean: lean * (1 - eyeOfLean), eye: lean * eyeOfLean }
+        return add(
+          sum,
+          shifted(split, t.perMm, own, (id) => expectedMeasure(t, id, at)),
+          share,
+        )
+      }, NONE),
+    )
+  const [usual, own] = [shares({}), shares(measured)]
+  const factors = Object.fromEntries(
+    DEPOTS.map((d) => [d, written[d] > 0 ? own[d] / written[d] : 1]),
+  ) as DepotShares
+  const isMeasured = Object.keys(measured).length > 0
+  const [light, heavy] = [
+    Math.min(...types.map((t) => t.type.rows[0].kg)),
+    Math.max(...types.map((t) => t.type.rows[1].kg)),
+  ]
+  const { grade, outside } = gradeOf(anatomy, measured, hot, (id) => expectedMeasure(types[0]!.type, id, at))
+  return {
+    factors,
+    made: madeOf(own),
+    moved: isMeasured
+      ? {
+          lean: (madeOf(own).lean - madeOf(usual).lean) * 100,
+          fat: (madeOf(own).fat - madeOf(usual).fat) * 100,
+        }
+      : null,
+    grade,
+    outsideGrade: outside,
+    spread: isMeasured
+      ? {
+          ...anatomy.spread,
+          fat: anatomy.spread.fat * MEASURED_SPREAD.fat,
+          lean: anatomy.spread.lean * MEASURED_SPREAD.lean,
+        }
+      : anatomy.spread,
+    beyond: whole <= 0 ? null : at < light * 0.8 ? 'lighter' : at > heavy * 1.2 ? 'heavier' : null,
+  }
+}
+
+const madeOf = (s: Pick<DepotShares, Depot>) => ({
+  lean: s.lean + s.eye,
+  fat: s.outer + s.seam + s.kidney,
+  bone: s.bone,
+  skin: s.skin,
+})
+
+/** A measurement takes a depot no lower than this share of what is usual, and no higher than this many times it. */
+const BOUNDS = { low: 0.15, high: 4 }
+const bounded = (ratio: number) => Math.min(BOUNDS.high, Math.max(BOUNDS.low, ratio))
+
+function shifted(
+  usual: DepotShares,
+  perMm: number,
+  own: Measured,
+  expected: (id: MeasureId) => number | null,
+): DepotShares {
+  const out = { ...usual }
+  const [depth, eye] = [expected('fat-depth'), expected('eye-area')]
+  if (own['fat-depth'] !== undefined && depth !== null)
+    out.outer = usual.outer * bounded(1 + ((perMm / 100) * (own['fat-depth'] - depth)) / usual.outer)
+  if (own['eye-area'] !== undefined && eye !== null) out.eye = usual.eye * bounded(own['eye-area'] / eye)
+  const before = DEPOTS.reduce((s, d) => s + out[d], 0)
+  const kidney = own['kidney-fat']
+  if (kidney === undefined || usual.kidney === 0) return out
+  // Measured as a share of the carcass, it is that share once all is closed again.
+  const share = Math.min(0.12, kidney / 100)
+  return { ...out, kidney: (share / (1 - share)) * (before - out.kidney) }
+}

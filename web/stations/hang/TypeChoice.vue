@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import { dressingOf, typeOf, UNSURE } from '#core/anatomy'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+
+/** What animal it is: what it is made of at its weight, and how it dresses, follow from it. */
+const { read, body, note } = useReading()
+const words = useWords()
+const anatomy = computed(() => body.value.anatomy)
+const chosen = computed(() => read.value.plan.type)
+const type = computed(() => typeOf(anatomy.value, chosen.value))
+const options = computed(() => [
+  ...anatomy.value.types.map((t) => ({ id: t.id, name: words.name(t.names) })),
+  { id: UNSURE, name: 'Not sure' },
+])
+const says = computed(
+  () => type.value?.says ?? 'The common types mixed: the estimate is wider until you say which it is.',
+)
+const made = computed(() => {
+  const { lean, fat, bone, skin } = read.value.animal.made
+  const share = (name: string, x: number) => (x > 0 ? [`${name} ${(x * 100).toFixed(0)} %`] : [])
+  return [...share('lean', lean), ...share('fat', fat), ...share('bone', bone), ...share('skin', skin)].join(
+    ', ',
+  )
+})
+const dressing = computed(() => dressingOf(anatomy.value, chosen.value))
+const take = (value: string) => {
+  if (value !== chosen.value) note({ kind: 'observation', what: 'type', value })
+}
+</script>
+
+<template>
+  <template v-if="options.length > 1">
+    <div class="pane-head"><h2 id="type-head">What animal is it?</h2></div>
+    <div class="row">
+      <Select
+        :model-value="chosen ?? anatomy.types[0]!.id"
+        :options="options"
+        option-label="name"
+        option-value="id"
+        size="small"
+        aria-labelledby="type-head"
+        data-testid="type"
+        @update:model-value="take"
+      />
+      <small v-if="chosen === null" class="muted">assumed until you say</small>
+    </div>
+    <p class="muted">{{ says }}</p>
+    <p class="muted" data-testid="made">
+      Whole carcass<template v-if="read.weights"> at this weight</template>: {{ made }}. Dresses
+      {{ (dressing.mean * 100).toFixed(1) }} ± {{ (dressing.sd * 100).toFixed(1) }} % when dressed as usual.
+    </p>
+    <div v-if="read.animal.beyond" class="caution" role="status">
+      <i class="pi pi-exclamation-triangle" aria-hidden="true" />
+      <span>
+        <b>The weight does not fit the type.</b> This is {{ read.animal.beyond }} than any
+        {{ type ? words.name(type.names).toLowerCase() : 'animal' }} we have figures for; what it is made of
+        is read at the nearest. Look at the weight, or choose another type.
+      </span>
+    </div>
+  </template>
+</template>
