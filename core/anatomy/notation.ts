@@ -134,11 +134,11 @@ export const cutOf =
     portion,
   })
 
-/** What a tool costs every tissue it meets in dust, drip and scraps, and the caution that goes with it. */
+/** What a tool costs every tissue it meets in drip and scraps (the saw's dust is laid by the cut), and the caution that goes with it. */
 const TOOL: Record<Tool, { loss: string; caution: string | null }> = {
   knife: { loss: '1.2/0.8/0.4', caution: 'Glove on the off hand; cut away from the body.' },
   saw: {
-    loss: '2/1.4/4.5',
+    loss: '1.3/0.9/1.2',
     caution:
       'Band saw: guard down, push plate, nobody beside the blade. Scrape the bone dust off every face.',
   },
@@ -170,7 +170,13 @@ export interface WayMore extends Partial<
   rest?: Partial<Kitchen['rest']>
 }
 
-/** `cut 92/30/90; > part 5/4; …`: shares per tissue; the remainder of each tissue goes to the kitchen's rest. */
+/** `0-50`: the front half of a part's length; nothing: no length of its own. */
+function stretch(text: string): PathOutput['along'] {
+  const [from, to] = text.split('-').map((x) => Number(x) / 100)
+  return text === '' ? null : [from!, to!]
+}
+
+/** `cut 92/30/90; cut@0-50 44/6; > part 5/4; …`: shares per tissue, and the stretch it is cut from; the remainder of each tissue goes to the kitchen's rest. */
 function outputsOf(text: string, lost: TissueShares, kitchen: Kitchen, rest: WayMore['rest']): PathOutput[] {
   const rows = new Map<string, PathOutput>()
   const row = (id: string): PathOutput => {
@@ -186,9 +192,10 @@ function outputsOf(text: string, lost: TissueShares, kitchen: Kitchen, rest: Way
     return rows.get(id)!
   }
   for (const piece of text.split(';').filter((x) => x.trim())) {
-    const [, id, figures] = /^\s*((?:>\s*)?[\w-]+)\s+([\d./:]+)\s*$/.exec(piece)!
+    const [, id, along, figures] = /^\s*((?:>\s*)?[\w-]+)(@[\d-]*)?\s+([\d./:]+)\s*$/.exec(piece)!
     const given = percents(figures!)
     for (const t of TISSUES) row(id!)[t] += given[t]
+    if (along) row(id!).along = stretch(along.slice(1))
   }
   for (const t of TISSUES) {
     const left = 1 - lost[t] - [...rows.values()].reduce((s, r) => s + r[t], 0)

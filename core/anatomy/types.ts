@@ -102,6 +102,8 @@ export interface Part {
   needs?: string[]
   /** What its sawn cuts are counted along: between two lines, or so many mm at the reference carcass. */
   length?: { from: string; to: string } | { mm: number }
+  /** Ahead and behind, so many mm at the reference carcass make no good piece. */
+  ends?: readonly [front: number, rear: number]
   fallback: string
 }
 
@@ -116,6 +118,8 @@ export interface PathOutput extends TissueShares {
   cut?: string
   part?: string
   process?: Process
+  /** The stretch of the part's length it is cut from, shares from the front; all of it when not said, null: none. */
+  along?: readonly [from: number, to: number] | null
   /** Between-cutter SD (log) of this share, where it is known apart from the species' own. */
   sd?: number
 }

@@ -115,6 +115,8 @@ function paths(a: Anatomy, fault: Fault) {
     for (const o of path.outputs) {
       if (o.cut !== undefined && !cuts.has(o.cut)) fault(path.id, `makes unknown cut ${o.cut}`)
       if (o.part !== undefined) childOf(path, parts.get(o.part), o.part, parts.get(path.part), fault)
+      if (o.along && !(o.along[0] >= 0 && o.along[0] < o.along[1] && o.along[1] <= 1))
+        fault(path.id, `takes ${o.cut ?? o.part} from a stretch beyond its part`)
       if (TISSUES.some((t) => o[t] < 0)) fault(path.id, `gives a negative share to ${o.cut ?? o.part}`)
     }
     for (const x of [...(path.excludes ?? []), ...(path.together ?? [])])

@@ -2,6 +2,7 @@ import { TISSUES, type Cut, type Path, type SideName, type Tissue } from '#core/
 import { kg, sumOf, type Kg, type Mm } from '#core/measure'
 import type { Conventions } from './conventions.ts'
 import { balanceOf, evaluate, newYield, type Balance, type Yield } from './evaluate.ts'
+import { lay, type Portions, type Stretch } from './lay.ts'
 import { LAID, setFlow, type Choices, type Flow, type FlowSetting } from './flow.ts'
 import type { DepotFactors } from './animal.ts'
 import { pour } from './pour.ts'
@@ -16,8 +17,12 @@ export type TissueKg = Readonly<Record<Tissue, Kg>>
 export interface CutRow {
   readonly cut: Cut | null
   readonly part: string | null
-  /** Before its process. */
+  /** Before saw and process. */
   readonly green: Kg
+  /** The stretch of its part it is cut from, and the pieces it gives; null where it is not cut along a length. */
+  readonly stretch: Stretch | null
+  /** Belongs to the pieces of another part that is cut in one with it. */
+  readonly apart: boolean
   /** Of `green`, each tissue. */
   readonly tissue: TissueKg
   /** What its process adds, and what comes out of it. */
@@ -45,6 +50,8 @@ export interface CutSlot {
 const SETTING: unique symbol = Symbol('setting')
 const INPUTS: unique symbol = Symbol('inputs')
 const YIELD: unique symbol = Symbol('yield')
+const STRETCHES: unique symbol = Symbol('stretches')
+const NO_PORTIONS: Portions = new Map()
 
 /** A carcass cut by a plan, every kilogram of it by the names of parts and cuts. */
 export interface CutUp {
@@ -69,6 +76,8 @@ export interface Hung {
   carcass: Kg
   /** Fasted live weight: what offal is a share of. */
   live: Kg
+  /** Animals it is the carcass of; one when not said. */
+  count?: number
   factors?: DepotFactors | undefined
 }
 
@@ -79,13 +88,17 @@ const tissueOf = (of: (t: number) => number): TissueKg =>
 export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   const setting = setFlow(flow, choices)
   const inputs = pour(flow, setting, hung.conventions, hung.carcass, hung.live, hung.factors)
-  return new Cutting(flow, choices, setting, inputs, evaluate(flow, setting, inputs, newYield(flow)))
+  const each = kg(hung.carcass / (hung.count ?? 1))
+  const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS)
+  const out = evaluate(flow, setting, inputs, newYield(flow))
+  return new Cutting(flow, choices, setting, inputs, stretches, out)
 }
 
 class Cutting implements CutUp {
   readonly [SETTING]: FlowSetting
   readonly [INPUTS]: Float64Array
   readonly [YIELD]: Yield
+  readonly [STRETCHES]: ReadonlyMap<number, Stretch>
   readonly balance: Balance
   private made: CutSlot[] | null = null
 
@@ -94,11 +107,13 @@ class Cutting implements CutUp {
     readonly choices: Choices,
     setting: FlowSetting,
     inputs: Float64Array,
+    stretches: ReadonlyMap<number, Stretch>,
     y: Yield,
   ) {
     this[SETTING] = setting
     this[INPUTS] = inputs
     this[YIELD] = y
+    this[STRETCHES] = stretches
     this.balance = balanceOf(flow, inputs, y)
   }
   get slots(): readonly CutSlot[] {
@@ -188,14 +203,26 @@ class RowView implements CutRow {
   get green() {
     return kg(this.of[YIELD].rowKg[this.r]!)
   }
+  get apart() {
+    const { path } = this.of.slots[this.s]!
+    return path.outputs[this.r - this.of[SETTING].start[this.s]!]?.along === null
+  }
+  get stretch() {
+    return this.of[STRETCHES].get(this.r) ?? null
+  }
+  /** Of what went in, what the saw leaves. */
+  private get left() {
+    return 1 - this.of[SETTING].dust[this.r]!
+  }
   get added() {
-    return kg(this.green * this.of.flow[LAID].rowAdded[this.r]!)
+    return kg(this.green * this.left * this.of.flow[LAID].rowAdded[this.r]!)
   }
   get product() {
-    return kg(this.green * this.of.flow[LAID].rowYield[this.r]!)
+    return kg(this.green * this.left * this.of.flow[LAID].rowYield[this.r]!)
   }
   get edible() {
-    return kg((this.tissueKg(0) + this.tissueKg(1) + this.tissueKg(4)) * this.of.flow[LAID].rowYield[this.r]!)
+    const eaten = this.tissueKg(0) + this.tissueKg(1) + this.tissueKg(4)
+    return kg(eaten * this.left * this.of.flow[LAID].rowYield[this.r]!)
   }
   get tissue() {
     return tissueOf((t) => this.tissueKg(t))

@@ -23,7 +23,7 @@ export const newYield = (flow: Flow): Yield => ({
 /**
  * One pass: masses of all cuts from the parts' tissue (`inputs`, kg) through the active rows; a row leads to a cut or
  * on into a part that stands behind it. `share` is the flow's at the plan's trim level, or one drawn by `perturb`.
- * Process: product = green × yield, and green + added = product + loss.
+ * Process: product = what the saw leaves of green × yield, and green + added = product + loss.
  */
 export function evaluate(
   flow: Flow,
@@ -33,7 +33,7 @@ export function evaluate(
   share = flow[LAID].shares[setting.trim],
 ): Yield {
   const { rowCut, rowSlot, rowAdded, rowYield, lossCut } = flow[LAID]
-  const { start, end } = setting
+  const { start, end, dust } = setting
   const { cutKg, rowKg, slotKg } = out
   cutKg.fill(0)
   slotKg.set(inputs)
@@ -69,8 +69,9 @@ export function evaluate(
         slotKg[n + 4]! += m
         continue
       }
-      const inflow = green * rowAdded[r]!
-      const product = green * rowYield[r]!
+      const left = green * (1 - dust[r]!)
+      const inflow = left * rowAdded[r]!
+      const product = left * rowYield[r]!
       added += inflow
       cutKg[rowCut[r]!]! += product
       cutKg[lossCut]! += green + inflow - product

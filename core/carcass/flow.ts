@@ -7,6 +7,7 @@ import {
   type Anatomy,
   type Path,
   type PathOutput,
+  type Portion,
   type SideName,
   type TrimLevel,
 } from '#core/anatomy'
@@ -65,6 +66,8 @@ export interface Choices {
   lines: Sided<string>
   mm: Sided<Mm>
   trim: TrimLevel
+  /** How cuts are divided where not as usual. */
+  portions?: ReadonlyMap<string, Portion>
 }
 export const NO_CHOICES: Choices = {
   paths: new SidedMap(),
@@ -84,6 +87,8 @@ export interface FlowSetting {
   lineAt: OnSide<Record<string, number>>
   bandLineAt: OnSide<Record<string, Record<string, number>>>
   mm: OnSide<Record<string, Mm>>
+  /** Share of each row that the saw turns to dust. */
+  dust: Float64Array
   /** Part taken out before the lines → the parts it is freed from under; `all` of them. */
   extracted: OnSide<Map<string, Set<string> | 'all'>>
 }
@@ -212,6 +217,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   return {
     start,
     end,
+    dust: new Float64Array(flow[LAID].rowCut.length),
     pathOf,
     trim: choices.trim,
     lineAt: onSide((side) => across[side].at),

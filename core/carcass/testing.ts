@@ -1,4 +1,4 @@
-import { ANATOMIES, TISSUES, type Anatomy, type SideName, type Species } from '#core/anatomy'
+import { ANATOMIES, TISSUES, type Anatomy, type Portion, type SideName, type Species } from '#core/anatomy'
 import { kg as kilograms, mm } from '#core/measure'
 import { insideOf } from './cutUp.ts'
 import { LAID } from './flow.ts'
@@ -36,6 +36,7 @@ export const choose = (
     mm?: Of<number>
     left?: Of<string>
     right?: Of<string>
+    portions?: Of<Portion>
   } & Partial<Pick<Choices, 'trim'>> = {},
 ): Choices => ({
   paths: new SidedMap([
@@ -46,6 +47,7 @@ export const choose = (
   lines: new SidedMap(keyed(more.lines ?? {}, SIDES)),
   mm: new SidedMap(keyed(more.mm ?? {}, SIDES).map((e) => ({ ...e, value: mm(e.value) }))),
   trim: more.trim ?? 'standard',
+  portions: new Map(Object.entries(more.portions ?? {})),
 })
 
 /** A carcass cut up: what was poured into every part, what came of it, and the sums. Kilograms. */
@@ -58,12 +60,14 @@ export function cutUp(
     liveKg = 0,
     ribs = null,
     factors,
+    count = 1,
   }: {
     kg?: number
     conventions?: Conventions
     liveKg?: number
     ribs?: number | null
     factors?: DepotFactors
+    count?: number
   } = {},
 ) {
   const flow = flowWithRibs(flowOf(species), ribs)
@@ -72,6 +76,7 @@ export function cutUp(
     carcass: kilograms(kg),
     live: kilograms(liveKg),
     factors,
+    count,
   })
   const { inputs } = insideOf(cutting)
   const poured = (s: number) => TISSUES.reduce((sum, _, t) => sum + inputs[s * TISSUES.length + t]!, 0)

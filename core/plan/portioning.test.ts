@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest'
 import { ANATOMIES, hog, type Portion } from '#core/anatomy'
 import { kg, KG_PER_LB, mm } from '#core/measure'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { keepsBone, minutesOf, oddPortion, portionsOf, roastFor, spanOf, thicknessFor } from './index.ts'
+import { keepsBone, minutesOf, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'
 
 const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
-const span = (length: number) => ({ mm: mm(length), vertebrae: 7 })
+const span = (length: number) => ({ mm: mm(length) })
 const odd = (portion: Portion, each = 1, length: number | null = 400) =>
   oddPortion(portion, kg(each), length === null ? null : span(length))
 
@@ -65,8 +65,10 @@ describe('from what is wanted to how it is cut', () => {
 
 describe('packs and pieces', () => {
   const c = cutUp('hog')
-  const of = (cut: string, portion: Portion, unit: 'kg' | 'lb' = 'kg', count = 1) =>
-    portionsOf(c.cutting, count, unit, new Map([[cut, portion]])).get(cut)!
+  const of = (cut: string, portion: Portion, unit: 'kg' | 'lb' = 'kg', count = 1) => {
+    const { cutting } = cutUp('hog', choose({}, { portions: { [cut]: portion } }), { count })
+    return portionsOf(cutting, count, unit).get(cut)!
+  }
   const ground = c.cut('ground-pork')
   it('packs by weight: as many as hold it all, in the pack of the farm’s unit', () => {
     const pack = (size: number, lb = 99): Portion => ({ kind: 'pack', kg: size, lb })
@@ -96,23 +98,13 @@ describe('packs and pieces', () => {
   it('whole: so many a side', () => {
     expect(of('butt-roast', { kind: 'whole', perSide: 3, perPack: 4 })).toMatchObject({ pieces: 6, packs: 2 })
   })
-  it('what is left of a sawn length goes as the end: shorter than a slice and its kerf, at its share of the mass', () => {
+  it('what is left of a sawn length goes as the end, at its share of the mass', () => {
     const p = of('bone-in-chop', sawn(30))
-    const { mm: length } = spanOf(c.cutting, c.cutting.slot('loin', 'left')!, 1)
-    expect(p.pieces).toBe(2 * Math.floor(length / 31.2))
-    expect(p.endMm).toBeCloseTo(length % 31.2, 6)
-    expect(p.end).toBeCloseTo((c.cut('bone-in-chop') * p.endMm) / length, 6)
+    const { cutting } = cutUp('hog', choose({}, { portions: { 'bone-in-chop': sawn(30) } }))
+    const row = cutting.slot('loin', 'left')!.rows.find((r) => r.cut?.id === 'bone-in-chop')!
+    expect(p.endMm).toBeCloseTo(row.stretch!.left, 9)
+    expect(p.end).toBeCloseTo((2 * row.product * p.endMm) / row.stretch!.mm, 9)
     expect(of('bone-in-chop', { kind: 'snapped', perPack: 2 }).end).toBe(0)
-  })
-  it('a part without a length has neither mm nor vertebrae', () => {
-    const slot = c.cutting.slot('trim', 'animal')!
-    expect(spanOf(c.cutting, slot, 1)).toEqual({ mm: 0, vertebrae: 0 })
-  })
-  it('a length follows the third root of the weight of one animal: eight times the lot of eight is the same length', () => {
-    const big = cutUp('hog', undefined, { kg: 800 })
-    const at = (x: typeof c, count: number) => spanOf(x.cutting, x.cutting.slot('loin', 'left')!, count).mm
-    expect(at(big, 1)).toBeCloseTo(2 * at(c, 1), 6)
-    expect(at(big, 8)).toBeCloseTo(at(c, 1), 6)
   })
   it('minutes are those of every way that is taken on a part that is there, a way of both sides once', () => {
     const sum = c.cutting.slots.reduce((s, x) => s + (x.holds ? x.path.minutes : 0), 0)

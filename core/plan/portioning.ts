@@ -1,6 +1,6 @@
 import type { Anatomy, Portion } from '#core/anatomy'
 import { kg, mm, type Kg, type Mm } from '#core/measure'
-import type { SlotSpan } from './portions.ts'
+import type { Stretch } from '#core/carcass'
 
 /** Raw kg a roast needs for each eater, with bone and without (docs/sources.md: eaters). */
 const PER_EATER = { boneIn: 0.35, boneless: 0.25 }
@@ -22,7 +22,7 @@ export const thicknessFor = (length: Mm, pieces: number, kerfMm: number): Mm =>
   mm(Math.floor((length / pieces - kerfMm) * 2) / 2)
 
 /** What is odd about how a cut would be divided; the plan stands all the same. */
-export function oddPortion(portion: Portion, each: Kg, span: SlotSpan | null): string | null {
+export function oddPortion(portion: Portion, each: Kg, span: Pick<Stretch, 'mm'> | null): string | null {
   switch (portion.kind) {
     case 'sawn':
       if (span && span.mm > 0 && portion.thicknessMm + portion.kerfMm > span.mm)

@@ -129,7 +129,13 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const [floor, ceiling, sold] = [byCut('floor'), byCut('ceiling'), byCut('sold')]
   return {
     ...facts,
-    choices: { paths, lines: sided('line'), mm: sided('mm'), trim: ofLot('trim') ?? 'standard' },
+    choices: {
+      paths,
+      lines: sided('line'),
+      mm: sided('mm'),
+      trim: ofLot('trim') ?? 'standard',
+      portions: byCut('portion'),
+    },
     without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
     portions: byCut('portion'),
     days: ofLot('days') ?? anatomy.chain.days.usual,

@@ -36,6 +36,7 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
     live: read.weights?.shrunk ?? kg(0),
     conventions: read.plan.conventions,
     factors: read.animal.factors,
+    count: read.count,
   })
 
 /** What a cutting of this lot is worth, nothing packed yet: all alternatives of a part fit one frame. */

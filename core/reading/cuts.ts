@@ -29,11 +29,11 @@ function edibleOf(cutting: CutUp): ReadonlyMap<string, Kg> {
 /** What a cut plan would bring: every cut that comes of it, its pieces and packs, and the terms it goes at. */
 export function plannedCuts(
   cutting: CutUp,
-  plan: Pick<Plan, 'portions' | 'terms'>,
+  plan: Pick<Plan, 'terms'>,
   count: number,
   farm: FarmFigures,
 ): (ValuedCut & { endKg: Kg; endMm: CutFigure['endMm'] })[] {
-  const portions = portionsOf(cutting, count, farm.massUnit, plan.portions)
+  const portions = portionsOf(cutting, count, farm.massUnit)
   const edible = edibleOf(cutting)
   return cutting.flow.anatomy.cuts.map((cut) => {
     const terms = plan.terms.get(cut.id)!

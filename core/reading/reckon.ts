@@ -41,6 +41,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     ...hung,
     conventions: plan.conventions,
     factors: animal.factors,
+    count,
   })
   const drawn =
     weights && draws > 0

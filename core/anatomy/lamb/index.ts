@@ -14,7 +14,7 @@ export const lamb: Anatomy = {
   version: 1,
   names: names('Lamb'),
   chain,
-  referenceKg: 24,
+  referenceKg: 20,
   axis,
   ribs,
   lines,

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { fromKg, kg, massDigits, parseMass, refuse, toKg, type Kg, type Outcome } from '#core/measure'
-import { EATERS, keepsBone, oddPortion, portionFor, roastFor, spanOf, thicknessFor } from '#core/plan'
+import { fromKg, kg, massDigits, mm, parseMass, refuse, toKg, type Kg, type Outcome } from '#core/measure'
+import { EATERS, keepsBone, oddPortion, portionFor, roastFor, thicknessFor } from '#core/plan'
 import { cutsOfPart } from '#core/reading'
 import type { Portion } from '#core/records'
 import FigureInput from '../../pieces/FigureInput.vue'
@@ -14,13 +14,16 @@ const { body, read, part, sidesOf, decide } = useReading()
 const words = useWords()
 
 const rows = computed(() => {
-  const { plan, cutting, count } = read.value
+  const { plan, cutting } = read.value
   const sides = sidesOf(part.value)
   const slot = cutting.slot(part.value, sides[0]!)
   return cutsOfPart(read.value, part.value, sides).flatMap((c) => {
     const portion = portionFor(c.cut, plan.portions)
     if (!slot || !portion) return []
-    const span = spanOf(cutting, slot, count)
+    const stretch = slot.rows.find((row) => row.cut?.id === c.cut.id)?.stretch
+    const span = stretch
+      ? { mm: stretch.usable, kerf: stretch.kerf, vertebrae: stretch.vertebrae, pieces: stretch.pieces }
+      : { mm: mm(0), kerf: mm(0), vertebrae: 0, pieces: 0 }
     const each = kg(c.pieces > 0 ? c.kg / c.pieces : 0)
     const odd = oddPortion(portion, each, span)
     return [{ ...c, portion, span, each, own: plan.portions.has(c.cut.id), odd }]
@@ -76,13 +79,13 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
         <label v-if="row.span.mm > 0"
           ><span>or pieces {{ row.pieces > 1 ? 'a side' : '' }}</span>
           <FigureInput
-            :shown="String(Math.floor(row.span.mm / (row.portion.thicknessMm + row.portion.kerfMm)))"
+            :shown="String(row.span.pieces)"
             :read="number(1, 200, 'pieces')"
             :label="`Pieces of ${words.name(row.cut.names)} a side`"
             @take="
               set(row, {
                 ...row.portion,
-                thicknessMm: thicknessFor(row.span.mm, $event!, (row.portion as { kerfMm: number }).kerfMm),
+                thicknessMm: thicknessFor(row.span.mm, $event!, row.span.kerf),
               } as Portion)
             "
           />

@@ -9,7 +9,7 @@ export const ribs: RibCount = { usual: 14, low: 13, high: 16 }
 export const axis: Segment[] = [
   { id: 'neck', mm: 90 },
   ...segments('rib', ribs.usual, (i) => 26 + (8 * i) / (ribs.usual - 1)),
-  ...segments('lumbar', 6, () => 36),
+  ...segments('lumbar', 6, () => 37),
   { id: 'sacrum front', mm: 63 },
   { id: 'sacrum back', mm: 60 },
 ]
@@ -113,7 +113,7 @@ export const parts: Part[] = [
   part('hind-hock', 'Hind hock', 'hind-hock-whole'),
   part('hind-foot', 'Hind foot | Hind trotter', 'hind-foot-kept', { needs: ['skin'] }),
   part('sirloin', 'Sirloin end | Chump end', 'sirloin-roast', { length: { from: 'sirloin-line', to: 'leg-line' } }),
-  part('loin', 'Loin', 'loin-chops', loinLength),
+  part('loin', 'Loin', 'loin-chops', { ...loinLength, ends: [30, 30] }),
   part('rib-end', 'Rib end of loin', 'rib-end-ribs', { length: { from: 'shoulder-line', to: 'rib-end-line' } }),
   part('tenderloin', 'Tenderloin | Fillet', 'tenderloin-whole', { extraction: { band: 'psoas', order: 1 } }),
   part('belly', 'Belly', 'belly-bacon'),

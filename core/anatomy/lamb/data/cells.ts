@@ -7,10 +7,10 @@ export const ribs: RibCount = { usual: 13, low: 12, high: 14 }
 
 /** A loin of 20–23 cm from the last rib to the hip (common practice; docs/sources.md: lamb-axis). */
 export const axis: Segment[] = [
-  { id: 'neck', mm: 130 },
-  ...segments('rib', ribs.usual, (i) => 22 + (4 * i) / (ribs.usual - 1)),
-  ...segments('lumbar', 6, () => 32),
-  { id: 'sacrum', mm: 95 },
+  { id: 'neck', mm: 122 },
+  ...segments('rib', ribs.usual, (i) => 22.5 + (2 * i) / (ribs.usual - 1)),
+  ...segments('lumbar', 6, () => 31),
+  { id: 'sacrum', mm: 90 },
 ]
 
 const school = (id: string, at: string, says: string, label = id) => ({ id, label, school: says, at })
@@ -94,7 +94,7 @@ export const bands: Band[] = fitBands([
 
 export const parts: Part[] = [
   part('leg', 'Leg | Leg (gigot)', 'leg-whole', { length: { mm: 260 } }),
-  part('loin', 'Loin', 'loin-chops', { length: { from: 'rack-end-line', to: 'leg-line' } }),
+  part('loin', 'Loin', 'loin-chops', { length: { from: 'rack-end-line', to: 'leg-line' }, ends: [10, 45] }),
   part('tenderloin', 'Tenderloin | Fillet', 'tenderloin-whole', { extraction: { band: 'psoas', order: 1 } }),
   part('rack', 'Rack | Best end', 'rack-frenched', { length: { from: 'shoulder-line', to: 'rack-end-line' } }),
   part('breast', 'Breast and spare ribs | Breast', 'breast-ribs'),

@@ -8,8 +8,8 @@ export const ribs: RibCount = { usual: 13, low: 12, high: 14 }
 /** Our own working lengths, from memory (docs/sources.md: steer-axis). */
 export const axis: Segment[] = [
   { id: 'neck', mm: 330 },
-  ...segments('rib', ribs.usual, (i) => 44 + (10 * i) / (ribs.usual - 1)),
-  ...segments('lumbar', 6, () => 58),
+  ...segments('rib', ribs.usual, (i) => 49 + (4 * i) / (ribs.usual - 1)),
+  ...segments('lumbar', 6, () => 62),
   { id: 'sacrum front', mm: 150 },
   { id: 'sacrum back', mm: 110 },
 ]
@@ -118,10 +118,10 @@ export const parts: Part[] = [
   part('hind-shank', 'Hind shank | Hind shin', 'hind-shank-cuts', { length: { mm: 250 } }),
   part('sirloin', 'Sirloin | Rump', 'sirloin-steaks', { length: { from: 'sirloin-line', to: 'round-line' } }),
   part('tenderloin', 'Tenderloin | Eye fillet', 'tenderloin-whole', { extraction: { band: 'psoas', order: 1 } }),
-  part('short-loin', 'Short loin | Loin', 'loin-tbone', { length: { from: 'quarter-line', to: 'loin-split' } }),
+  part('short-loin', 'Short loin | Loin', 'loin-tbone', { length: { from: 'quarter-line', to: 'loin-split' }, ends: [5, 20] }),
   part('short-loin-rear', 'Short loin, behind the split | Loin, behind the split', 'rear-strip', { length: { from: 'loin-split', to: 'sirloin-line' } }),
   part('flank', 'Flank | Thin flank', 'flank-steak'),
-  part('rib', 'Rib | Fore rib', 'rib-steaks', { length: { from: 'chuck-line', to: 'quarter-line' } }),
+  part('rib', 'Rib | Fore rib', 'rib-steaks', { length: { from: 'chuck-line', to: 'quarter-line' }, ends: [10, 10] }),
   part('plate', 'Plate | Thin rib', 'plate-pieces'),
   part('skirts', 'Skirts', 'skirts-kept'),
   part('brisket', 'Brisket', 'brisket-whole'),
