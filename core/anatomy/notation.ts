@@ -157,6 +157,8 @@ const TOOL: Record<Tool, { loss: string; caution: string | null }> = {
 
 /** Where what a way does not name goes in this species, and what its cured or seasoned cuts go through. */
 export interface Kitchen {
+  /** Minutes of the ways are written for a careful hand; a skilled one takes this share of them. */
+  pace?: number
   /** Seam fat goes with the lean. */
   rest: Record<keyof NamedShares, string>
   loss: string
@@ -164,7 +166,10 @@ export interface Kitchen {
 }
 
 export interface WayMore extends Partial<
-  Pick<Path, 'needs' | 'pair' | 'leaves' | 'extracts' | 'together' | 'excludes' | 'shutsOut' | 'caution'>
+  Pick<
+    Path,
+    'needs' | 'perKg' | 'pair' | 'leaves' | 'extracts' | 'together' | 'excludes' | 'shutsOut' | 'caution'
+  >
 > {
   loss?: string
   rest?: Partial<Kitchen['rest']>
@@ -225,7 +230,7 @@ export function waysIn(kitchen: Kitchen) {
         part,
         names: names(words),
         destination,
-        minutes,
+        minutes: Math.round(minutes * (kitchen.pace ?? 1) * 4) / 4,
         tool,
         steps,
         ...more,

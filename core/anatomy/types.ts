@@ -129,8 +129,10 @@ export interface Path {
   part: string
   names: Names
   destination: Destination
-  /** A skilled hand, minutes for one side (or the animal). */
+  /** A skilled hand with the usual tool, minutes for one side (or the animal) at the reference carcass. */
   minutes: number
+  /** Besides, minutes for each kg that goes through: grinding, filling. */
+  perKg?: number
   tool: Tool
   needs?: string[]
   /** Occupies both sides at once. */

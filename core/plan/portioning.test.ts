@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { ANATOMIES, hog, type Portion } from '#core/anatomy'
 import { kg, KG_PER_LB, mm } from '#core/measure'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { keepsBone, minutesOf, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'
+import { keepsBone, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'
 
 const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
 const span = (length: number) => ({ mm: mm(length) })
@@ -105,18 +105,5 @@ describe('packs and pieces', () => {
     expect(p.endMm).toBeCloseTo(row.stretch!.left, 9)
     expect(p.end).toBeCloseTo((2 * row.product * p.endMm) / row.stretch!.mm, 9)
     expect(of('bone-in-chop', { kind: 'snapped', perPack: 2 }).end).toBe(0)
-  })
-  it('minutes are those of every way that is taken on a part that is there, a way of both sides once', () => {
-    const sum = c.cutting.slots.reduce((s, x) => s + (x.holds ? x.path.minutes : 0), 0)
-    expect(minutesOf(c.cutting)).toBeCloseTo(sum, 9)
-    expect(minutesOf(c.cutting)).toBeGreaterThan(30)
-    const way = (id: string) => ANATOMIES.lamb.paths.find((p) => p.id === id)!.minutes
-    const saddle = cutUp('lamb', choose({ loin: 'loin-saddle' }), { conventions: { split: false } })
-    const chops = cutUp('lamb', choose({}), { conventions: { split: false } })
-    const loin = chops.cutting.slot('loin', 'left')!.path.id
-    expect(minutesOf(chops.cutting) - minutesOf(saddle.cutting)).toBeCloseTo(
-      2 * way(loin) - way('loin-saddle'),
-      9,
-    )
   })
 })

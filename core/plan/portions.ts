@@ -75,10 +75,3 @@ function piecesOf(portion: Portion, each: Kg, stretch: Stretch | null): number {
       return 0
   }
 }
-
-/** Bench minutes for one animal: every path taken, both sides. Parts that are not there take none. */
-export const minutesOf = (cutting: CutUp): number =>
-  cutting.slots.reduce(
-    (sum, { path, side, holds }) => (holds && !(path.pair && side === 'right') ? sum + path.minutes : sum),
-    0,
-  )

@@ -1,8 +1,8 @@
 import { lookup, type SideName } from '#core/anatomy'
 import { cutUp, SidedMap, type Choices, type CutUp, type SidedEntry } from '#core/carcass'
 import { afterBench, lessWorth, worthOf, type Worth } from '#core/ledger'
-import { kg, plus, type Issue, type Kg } from '#core/measure'
-import { minutesOf, refusalOf, settle, takePath, type Plan } from '#core/plan'
+import { kg, plus, type Issue, type Kg, sumOf } from '#core/measure'
+import { allMinutes, minutesOf, refusalOf, settle, takePath, type Plan } from '#core/plan'
 import { plannedCuts } from './cuts.ts'
 import type { Reckoning } from './lot.ts'
 
@@ -42,13 +42,15 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
 /** What a cutting of this lot is worth, nothing packed yet: all alternatives of a part fit one frame. */
 export function worthAs(read: Reckoning, cutting: CutUp): Worth {
   const { plan, count, farm, weights } = read
+  const cuts = plannedCuts(cutting, plan, count, farm)
+  const packs = sumOf(cuts, (c) => c.packs)
   const billed = {
     count,
     hot: weights?.hot ?? kg(0),
     hanging: weights?.aged ?? kg(0),
-    minutes: minutesOf(cutting) * count,
+    minutes: allMinutes(minutesOf(cutting, count, packs)),
   }
-  return worthOf(plannedCuts(cutting, plan, count, farm), plan, billed, farm.hour)
+  return worthOf(cuts, plan, billed, farm.hour)
 }
 
 /** The plan's choices with ways taken, and what they make impossible let go. */

@@ -2,7 +2,7 @@ import type { Animal, CutUp, Drawn, Evidence, Flow, Stage } from '#core/carcass'
 import type { Cut } from '#core/anatomy'
 import type { CostFigures, Worth } from '#core/ledger'
 import type { Interval, Kg, MassUnit, Minor, Mm, UnitPrice } from '#core/measure'
-import type { Log, Plan } from '#core/plan'
+import type { BenchMinutes, Log, Plan } from '#core/plan'
 import type { PackWeighing, Weighing } from '#core/records'
 
 /** A lot's records as they are read: what was weighed, decided, seen and packed of a number of animals. */
@@ -99,6 +99,8 @@ export interface Reckoning {
   cuts: CutFigure[]
   balance: CutUp['balance'] & { difference: Kg }
   unweighedKg: Kg
+  /** What cutting it takes, by kind of work; and all of it. */
+  bench: BenchMinutes
   minutes: number
   worth: Worth
   money: MoneyFigures

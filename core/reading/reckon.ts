@@ -12,9 +12,9 @@ import {
   type Evidence,
   type Flow,
 } from '#core/carcass'
-import { worthOf, type Billed } from '#core/ledger'
+import { worthOf } from '#core/ledger'
 import { kg, minus, plus, sumOf, type Kg } from '#core/measure'
-import { minutesOf, readPlan } from '#core/plan'
+import { allMinutes, minutesOf, readPlan } from '#core/plan'
 import { cutFigures } from './cuts.ts'
 import type { CutFigure, FarmFigures, LotState, Reckoning, Weights } from './lot.ts'
 import { moneyOf } from './money.ts'
@@ -48,8 +48,15 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
       ? drawLot(cutting, count, sampleChain(...chain, evidence), draws, animal.spread)
       : null
   const cuts = cutFigures(cutting, plan, count, farm, lot.packs, drawn)
-  const minutes = minutesOf(cutting) * count
-  const billed = billedBy(count, weights, minutes, cuts)
+  const packed = sumOf(cuts, (c) => c.billedPacks)
+  const bench = minutesOf(cutting, count, packed)
+  const billed = {
+    count,
+    hot: weights?.hot ?? kg(0),
+    hanging: weights?.aged ?? kg(0),
+    packs: packed,
+    minutes: allMinutes(bench),
+  }
   const worth = worthOf(
     cuts.map((c) => ({ ...c, packs: c.billedPacks })),
     plan,
@@ -73,7 +80,8 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
       intoCuts(cutting.balance),
       sumOf(cuts, (c) => c.weighedKg),
     ),
-    minutes,
+    bench,
+    minutes: billed.minutes,
     worth,
     money: moneyOf(plan, farm, billed, weights !== null, cuts, worth, drawn),
   }
@@ -86,19 +94,6 @@ function weightsFrom(
   const points = solveChain(...chain, evidence)
   return points && (Object.fromEntries(points.map((p) => [p.stage, p.kg])) as Weights)
 }
-
-const billedBy = (
-  count: number,
-  weights: Weights | null,
-  minutes: number,
-  cuts: readonly CutFigure[],
-): Billed => ({
-  count,
-  hot: weights?.hot ?? kg(0),
-  hanging: weights?.aged ?? kg(0),
-  packs: sumOf(cuts, (c) => c.billedPacks),
-  minutes,
-})
 
 const intoCuts = (b: CutUp['balance']): Kg => plus(b.carcass, b.kept, b.added)
 

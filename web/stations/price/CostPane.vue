@@ -48,6 +48,17 @@ function add() {
   note({ kind: 'cost', label: fresh.label.trim(), amount: amount.value })
   Object.assign(fresh, { label: '', amount: '' })
 }
+/** What the minutes are spent on; what takes none is not named. */
+const bench = computed(() => {
+  const { hand, grind, wrap, setUp } = read.value.bench
+  const spent = (minutes: number, on: string) => (minutes >= 0.5 ? [`${on} ${Math.round(minutes)}`] : [])
+  return [
+    ...spent(hand, 'cutting'),
+    ...spent(grind, 'grinding'),
+    ...spent(wrap, 'wrapping'),
+    ...spent(setUp, 'setting up and washing down'),
+  ].join(', ')
+})
 </script>
 
 <template>
@@ -142,7 +153,8 @@ function add() {
           <td colspan="2">
             {{ labour.label }}
             <small class="muted"
-              >{{ Math.round(read.minutes) }} min at {{ words.money(farmFigures.hour) }} an hour</small
+              >{{ Math.round(read.minutes) }} min at {{ words.money(farmFigures.hour) }} an hour:
+              {{ bench }}</small
             >
           </td>
           <td class="right nowrap">{{ words.money(labour.amount) }}</td>

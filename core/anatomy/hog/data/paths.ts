@@ -3,6 +3,7 @@ import type { Path } from '../../types.ts'
 
 /** Processes: what goes in, as shares of green weight, and what is left at the end (docs/sources.md: hog-process). */
 const kitchen: Kitchen = {
+  pace: 0.5,
   rest: { lean: '> trim', fat: '> back-fat', bone: '> bones', skin: '> skin' },
   loss: 'cutting-loss',
   processes: {
@@ -196,9 +197,9 @@ export const paths: Path[] = [
     way('stomach-kept', 'O', 25, 'none', 'Stomach kept, cleaned', 'stomach 12; inedible 88/100/100/100', 'Emptied away from the meat, turned, scrubbed, scalded.', { loss: '0', caution: 'Gut contents contaminate: clean away from the meat, and thoroughly, or leave it.' }),
   ),
   ...of('trim',
-    way('trim-ground', 'G', 10, 'grinder', 'All ground | All minced', 'ground-pork 98/98/98/98', 'Sorted by lean, ground cold, packed.', { loss: '2/2/2/2' }),
-    way('trim-sausage', 'G', 22, 'grinder', 'All sausage | All sausages', 'sausage 98/98/98/98', 'Fat brought up to the recipe, seasoned, filled cold.', { loss: '2/2/2/2' }),
-    way('trim-half', 'G', 17, 'grinder', 'Half ground, half sausage | Half mince, half sausages', 'ground-pork 49/49/49/49; sausage 49/49/49/49', 'Leaner half ground, fatter half to sausage.', { loss: '2/2/2/2' }),
+    way('trim-ground', 'G', 4, 'grinder', 'All ground | All minced', 'ground-pork 98/98/98/98', 'Sorted by lean, ground cold, packed.', { perKg: 0.6, loss: '2/2/2/2' }),
+    way('trim-sausage', 'G', 4, 'grinder', 'All sausage | All sausages', 'sausage 98/98/98/98', 'Fat brought up to the recipe, seasoned, filled cold.', { perKg: 1.5, loss: '2/2/2/2' }),
+    way('trim-half', 'G', 4, 'grinder', 'Half ground, half sausage | Half mince, half sausages', 'ground-pork 49/49/49/49; sausage 49/49/49/49', 'Leaner half ground, fatter half to sausage.', { perKg: 1.05, loss: '2/2/2/2' }),
   ),
   ...of('back-fat',
     way('fat-kept', 'F', 0, 'none', 'Kept as it is', 'back-fat-kept 100/100/100/100', 'Second grade: for the sausage or the dog.', { loss: '0' }),

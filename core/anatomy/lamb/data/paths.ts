@@ -3,6 +3,7 @@ import type { Path } from '../../types.ts'
 
 /** Processes: what goes in, as shares of green weight, and what is left at the end (docs/sources.md: lamb-process). */
 const kitchen: Kitchen = {
+  pace: 0.45,
   rest: { lean: '> trim', fat: '> fat', bone: '> bones', skin: 'inedible' },
   loss: 'cutting-loss',
   processes: {
@@ -104,9 +105,9 @@ export const paths: Path[] = [
     way('heart-kept', 'O', 1, 'knife', 'Kept', 'heart 92', 'Opened and drained.', { rest: { lean: 'inedible', fat: 'inedible', bone: 'inedible' } }),
   ),
   ...of('trim',
-    way('trim-ground', 'G', 5, 'grinder', 'All ground | All minced', 'ground 98/98/98/98', 'Sorted, ground cold, packed.', { loss: '2/2/2/2' }),
-    way('trim-sausage', 'G', 14, 'grinder', 'Spiced sausage in sheep casing', 'sausage 98/98/98/98', 'Seasoned, filled cold into sheep casing.', { loss: '2/2/2/2' }),
-    way('trim-spit', 'G', 12, 'grinder', 'With beef, for the spit', 'spit-meat 98/98/98/98', '45 % lamb with 55 % beef, seasoned, pressed round the spit.', { loss: '2/2/2/2', caution: 'Two species: both stand on the label, and the beef’s lot goes with it. Cook through to 71 °C (160 °F) as it is sliced.' }),
+    way('trim-ground', 'G', 4, 'grinder', 'All ground | All minced', 'ground 98/98/98/98', 'Sorted, ground cold, packed.', { perKg: 0.6, loss: '2/2/2/2' }),
+    way('trim-sausage', 'G', 4, 'grinder', 'Spiced sausage in sheep casing', 'sausage 98/98/98/98', 'Seasoned, filled cold into sheep casing.', { perKg: 1.5, loss: '2/2/2/2' }),
+    way('trim-spit', 'G', 4, 'grinder', 'With beef, for the spit', 'spit-meat 98/98/98/98', '45 % lamb with 55 % beef, seasoned, pressed round the spit.', { perKg: 1.1, loss: '2/2/2/2', caution: 'Two species: both stand on the label, and the beef’s lot goes with it. Cook through to 71 °C (160 °F) as it is sliced.' }),
     way('trim-stew', 'B', 6, 'knife', 'Best to stew, rest ground', 'stew 40/10; ground 58/88/98/98', 'The larger pieces cubed, the rest ground.', { loss: '2/2/2/2' }),
   ),
   ...of('fat',

@@ -3,6 +3,7 @@ import type { Path } from '../../types.ts'
 
 /** Processes: what goes in, as shares of green weight, and what is left at the end (docs/sources.md: steer-process). */
 const kitchen: Kitchen = {
+  pace: 0.75,
   rest: { lean: '> trim', fat: '> fat', bone: '> bones', skin: 'inedible' },
   loss: 'cutting-loss',
   processes: {
@@ -189,9 +190,9 @@ export const paths: Path[] = [
     way('tract-all', 'O', 45, 'none', 'Tripe and intestines kept', 'tripe 34; intestines 16; inedible 50/100/100/100', 'The last two metres of the small intestine go out.', { loss: '0', caution: 'The last two metres of small intestine are never food. Clean away from the meat.' }),
   ),
   ...of('trim',
-    way('trim-ground', 'G', 20, 'grinder', 'All ground | All minced', 'ground-beef 98/98/98/98', 'Sorted by lean, ground cold twice, packed.', { loss: '2/2/2/2' }),
-    way('trim-stew', 'G', 20, 'grinder', 'A fifth to stew, rest ground', 'stew 22/8; ground-beef 76/90/98/98', 'The larger lean pieces cubed.', { loss: '2/2/2/2' }),
-    way('trim-half', 'G', 32, 'grinder', 'Half ground, half sausage | Half mince, half sausages', 'ground-beef 49/49/49/49; sausage 49/49/49/49', 'Half seasoned and filled cold.', { loss: '2/2/2/2' }),
+    way('trim-ground', 'G', 4, 'grinder', 'All ground | All minced', 'ground-beef 98/98/98/98', 'Sorted by lean, ground cold twice, packed.', { perKg: 0.6, loss: '2/2/2/2' }),
+    way('trim-stew', 'G', 4, 'grinder', 'A fifth to stew, rest ground', 'stew 22/8; ground-beef 76/90/98/98', 'The larger lean pieces cubed.', { perKg: 0.8, loss: '2/2/2/2' }),
+    way('trim-half', 'G', 4, 'grinder', 'Half ground, half sausage | Half mince, half sausages', 'ground-beef 49/49/49/49; sausage 49/49/49/49', 'Half seasoned and filled cold.', { perKg: 1.05, loss: '2/2/2/2' }),
   ),
   ...of('fat',
     way('fat-kept', 'F', 0, 'none', 'Kept as it is', 'fat-kept 100/100/100/100', 'For rendering or nothing.', none),
