@@ -268,8 +268,11 @@ export interface Anatomy {
   trim: TrimFigures
   /** Where trimmed fat goes, the part all trim is pooled in, and the cuts of discards and of losses. */
   roles: { fat: string; trim: string; discard: string; loss: string }
-  /** Between-animal SDs (log) of the common factors, and the between-cutter SD (log) of one output's share. */
-  spread: { fat: number; lean: number; bone: number; cutter: number }
+  /**
+   * Between-animal SDs (log) of the common factors, of a part's own weight (animal and line), and the between-cutter SD
+   * (log) of one output's share.
+   */
+  spread: { fat: number; lean: number; bone: number; place: number; cutter: number }
   map: AnatomyMap
   /** Where every figure above comes from: its place in this object → its line in docs/sources.md. */
   sources: Record<string, string>

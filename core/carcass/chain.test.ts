@@ -48,9 +48,17 @@ describe('the weight chain', () => {
     expect(corrected.kg).toBeGreaterThan(alone.kg)
     expect(corrected.sd).toBeLessThan(alone.sd)
   })
-  it('independent spread of a group of n shrinks with √n', () => {
+  it('of a group the animals’ own spread shrinks with √n; what a day and a plant do to all of them does not', () => {
     const ev = evidenceOf([weighing('live', 1040)])
-    expect(at(chain(ev, 4), 'hot').sd).toBeCloseTo(at(chain(ev, 1), 'hot').sd / 2, 9)
+    const { shrink, dressing } = hog.chain
+    const sd = (n: number) => {
+      const own = (s: number, common: number) => common ** 2 + (s ** 2 - common ** 2) / n
+      return Math.sqrt(
+        own(shrink.sd, 0.005) / shrink.mean ** 2 + own(dressing.sd, 0.008) / dressing.mean ** 2,
+      )
+    }
+    for (const n of [1, 4, 60]) expect(at(chain(ev, n), 'hot').sd).toBeCloseTo(sd(n), 9)
+    expect(at(chain(ev, 10_000), 'hot').sd).toBeGreaterThan(0.01)
   })
   it('draws have the mean and spread the solution states', () => {
     const evidence = evidenceOf([

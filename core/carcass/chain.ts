@@ -63,20 +63,24 @@ interface Step {
   variance: number
 }
 
-/**
- * Steps between log weights: ln(later) = ln(earlier) + N(mean, variance). For n animals the independent
- * spread of a group's total shrinks with √n.
- */
+/** What all animals of a day and a plant have in common, as SDs of the ratios (docs/sources.md: common-spread). */
+const COMMON = { shrink: 0.005, dressing: 0.008, chill: 0.003 }
+
+/** SD of a ratio for a group of `count`: the animals' own part shrinks with √count, what they have in common does not. */
+export const groupSd = (step: keyof typeof COMMON, sd: number, count: number): number => {
+  const common = Math.min(sd, COMMON[step])
+  return Math.sqrt(common ** 2 + (sd ** 2 - common ** 2) / count)
+}
+
+/** Steps between log weights: ln(later) = ln(earlier) + N(mean, variance), for a group of `count`. */
 function stepsOf(figures: ChainFigures, days: number, count: number): Step[] {
-  const step = (mean: number, sd: number): Step => ({
-    mean: Math.log(mean),
-    variance: (sd / mean) ** 2 / count,
-  })
+  const step = (mean: number, sd: number): Step => ({ mean: Math.log(mean), variance: (sd / mean) ** 2 })
+  const of = (id: keyof typeof COMMON) => step(figures[id].mean, groupSd(id, figures[id].sd, count))
   const aged = 1 - figures.ageingPerDay.mean * days
   return [
-    step(figures.shrink.mean, figures.shrink.sd),
-    step(figures.dressing.mean, figures.dressing.sd),
-    step(figures.chill.mean, figures.chill.sd),
+    of('shrink'),
+    of('dressing'),
+    of('chill'),
     step(aged, Math.max(figures.ageingPerDay.sd * days, 1e-6)),
   ]
 }

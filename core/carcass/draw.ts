@@ -15,21 +15,28 @@ export interface Drawn {
   cut: ReadonlyMap<string, Float64Array>
 }
 
+/** How much more or less than another a cutter lets go to the trim, as a log SD (docs/sources.md: common-spread). */
+const TO_TRIM = 0.08
+
 const cutters = new WeakMap<Flow, { key: string; factors: Float64Array }>()
 
 /**
  * The cutter's factor for every row and draw, exp(sd·z), the same for every plan: two plans are then compared
  * under the same cutters, and a changed plan draws nothing anew.
  */
-function cutterFactors(flow: Flow, count: number, draws: number): Float64Array {
-  const key = `${count}|${draws}`
+function cutterFactors(flow: Flow, draws: number): Float64Array {
+  const key = String(draws)
   const held = cutters.get(flow)
   if (held?.key === key) return held.factors
   const normal = randomNormal.source(randomLcg(SEED / 2))(0, 1)
-  const { rowSd } = flow[LAID]
-  const root = Math.sqrt(count)
+  const { rowSd, rowSlot, slots } = flow[LAID]
+  const pool = slots.findIndex((slot) => slot.part === flow.anatomy.roles.trim)
   const factors = new Float64Array(draws * rowSd.length)
-  for (let i = 0; i < factors.length; i++) factors[i] = Math.exp((rowSd[i % rowSd.length]! / root) * normal())
+  for (let d = 0; d < draws; d++) {
+    const toTrim = Math.exp(TO_TRIM * normal())
+    for (let r = 0; r < rowSd.length; r++)
+      factors[d * rowSd.length + r] = Math.exp(rowSd[r]! * normal()) * (rowSlot[r] === pool ? toTrim : 1)
+  }
   cutters.set(flow, { key, factors })
   return factors
 }
@@ -40,9 +47,20 @@ function drawnFactors(sds: readonly number[], normal: () => number): number[] {
   return [...factors, factors[1]!]
 }
 
+/** Where the mass lies: a factor for every part, the same on both sides, as animals are built and as the lines fall. */
+function placeFactors(parts: readonly string[], sd: number, normal: () => number): number[] {
+  const byPart = new Map<string, number>()
+  return parts.map((part) => {
+    const held = byPart.get(part) ?? Math.exp(sd * normal())
+    byPart.set(part, held)
+    return held
+  })
+}
+
 /**
  * Draws whole carcasses: chain, then fatness, muscling and bone of the animal, shared by both sides and every path,
- * then the cutter. For a group of `count` the independent spread shrinks with √count. Same input, same draws.
+ * where its mass lies, then the cutter. For a group of `count` the animals' own spread shrinks with √count; lines and
+ * cutter are common to all. Same input, same draws.
  */
 export function drawLot(
   cutting: CutUp,
@@ -58,10 +76,11 @@ export function drawLot(
   const { slots, rowCut } = flow[LAID]
   const root = Math.sqrt(count)
   const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
-  const cutter = cutterFactors(flow, count, draws)
+  // Half of where the mass lies is the animal, half is where the knife goes through; the flock's share is common to all.
+  const placeSd = spread.place * Math.sqrt(0.5 / count + 0.5)
+  const parts = slots.map((slot) => slot.part)
+  const cutter = cutterFactors(flow, draws)
   const off = slots.map((s) => s.offCarcass > 0)
-  const tissue = TISSUES.map(() => 0)
-  inputs.forEach((kg, i) => off[Math.floor(i / T)] || (tissue[i % T]! += kg))
   const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
   const cutKg = cuts.map(() => new Float64Array(draws))
   const share = new Float64Array(rowCut.length * T)
@@ -72,14 +91,20 @@ export function drawLot(
   const weights = Array.from({ length: draws }, () => {
     const w = chain(normal)
     shrunkMean += w[SHRUNK]! / draws
-    return { w, factors: drawnFactors(sds, normal) }
+    const factors = drawnFactors(sds, normal)
+    const places = placeFactors(parts, placeSd, normal)
+    return { w, factors, places }
   })
-  weights.forEach(({ w, factors }, d) => {
+  weights.forEach(({ w, factors, places }, d) => {
     STAGES.forEach((s, i) => (stages[s][d] = w[i]!))
-    const scale = w[AGED]! / tissue.reduce((total, kg, t) => total + kg * factors[t]!, 0)
+    let all = 0
+    for (let s = 0; s < off.length; s++)
+      if (!off[s]) for (let t = 0; t < T; t++) all += inputs[s * T + t]! * factors[t]! * places[s]!
+    const scale = w[AGED]! / all
     const live = w[SHRUNK]! / shrunkMean
     for (let s = 0; s < off.length; s++)
-      for (let t = 0; t < T; t++) own[s * T + t] = inputs[s * T + t]! * (off[s] ? live : factors[t]! * scale)
+      for (let t = 0; t < T; t++)
+        own[s * T + t] = inputs[s * T + t]! * (off[s] ? live : factors[t]! * places[s]! * scale)
     evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share))
     for (let i = 0; i < cutKg.length; i++) cutKg[i]![d] = out.cutKg[i]!
   })

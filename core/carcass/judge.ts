@@ -1,6 +1,6 @@
 import type { Anatomy, ChainFigures } from '#core/anatomy'
 import { issueOf, kg, toKg, type Issue, type Kg, type TypedMass } from '#core/measure'
-import { evidenceOf, STAGES, type Evidence, type Weighed } from './chain.ts'
+import { evidenceOf, groupSd, STAGES, type Evidence, type Weighed } from './chain.ts'
 
 /** A weighing to be judged: what it says to the chain, and how it was shown. */
 export type Judged = Weighed & { shown: TypedMass }
@@ -92,7 +92,8 @@ function judgePair(
     const figures = { hot: late.kg, live: early.kg, what: anatomy.names, ratio: shrunkRatio }
     if (shrunkRatio < dressingPossible.low || shrunkRatio > dressingPossible.high)
       return issueOf('dressing-impossible', field, { ...figures, ...dressingPossible })
-    const sd = Math.hypot(dressing.sd, early.stage === 'live' ? shrink.sd : 0) / Math.sqrt(count)
+    const fasted = early.stage === 'live' ? groupSd('shrink', shrink.sd, count) : 0
+    const sd = Math.hypot(groupSd('dressing', dressing.sd, count), fasted)
     if (Math.abs(shrunkRatio - dressing.mean) <= 3 * sd) return null
     const band = { low: dressing.mean - 3 * sd, high: dressing.mean + 3 * sd }
     return { ...issueOf('dressing-unusual', field, { ...figures, ...band }), confirmable: true }

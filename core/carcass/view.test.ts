@@ -146,21 +146,22 @@ describe('drawn carcasses', () => {
     for (const i of [0, 100, 499]) expect(Math.abs(all(i) / d.stages.aged[i]! - 1)).toBeLessThan(0.02)
   })
   it('without any spread of the animal only the cutter varies, and less', () => {
-    const still = { lean: 0, fat: 0, bone: 0, cutter: 0 }
+    const still = { lean: 0, fat: 0, bone: 0, place: 0, cutter: 0 }
     const bones = (x: { d: Drawn }) => sd(x.d.cut.get('bone-in-chop')!)
     expect(bones(draw('hog', { spread: still }))).toBeLessThan(bones(draw('hog')))
     expect(bones(draw('hog', { spread: still }))).toBeGreaterThan(0)
     expect(
       bones(draw('hog', { spread: still, count: 100 })) / bones(draw('hog', { spread: still })),
-    ).toBeCloseTo(0.1, 1)
+      'one cutter cuts them all',
+    ).toBeCloseTo(1, 2)
   })
   it('a fatter draw is fatter in every cut: fat and lean move for the whole animal', () => {
-    const { d } = draw('hog', { spread: { lean: 0, fat: 0.5, bone: 0, cutter: 0 }, draws: 1000 })
+    const { d } = draw('hog', { spread: { lean: 0, fat: 0.5, bone: 0, place: 0, cutter: 0 }, draws: 1000 })
     const [x, y] = ['ground-pork', 'leaf-lard'].map((id) => [...d.cut.get(id)!])
     const along = (a: number[], b: number[]) =>
       mean(a.map((v, i) => (v - mean(a)) * (b[i]! - mean(b)))) / (sd(a) * sd(b))
     expect(sd(y!)).toBeGreaterThan(0)
-    expect(Math.abs(along(x!, y!))).toBeGreaterThan(0.3)
+    expect(Math.abs(along(x!, y!))).toBeGreaterThan(0.2)
   })
   it('the same cutters cut every plan: what is left alone is drawn alike', () => {
     const a = cutUp('hog', choose({}))

@@ -94,7 +94,7 @@ export const trim: TrimFigures = {
  * Common factors between animals and what is left between cutters, as log SDs: set so that total saleable
  * share varies by about 2 points of carcass (docs/sources.md: hog-spread).
  */
-export const spread: Anatomy['spread'] = { fat: 0.27, lean: 0.075, bone: 0.08, cutter: 0.14 }
+export const spread: Anatomy['spread'] = { fat: 0.27, lean: 0.075, bone: 0.06, place: 0.05, cutter: 0.09 }
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const LINE = { line: 'belly-line' } as const

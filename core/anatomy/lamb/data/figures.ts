@@ -74,7 +74,7 @@ export const trim: TrimFigures = {
 }
 
 /** Log SDs set so that total saleable share varies by about 2.5 points of carcass (docs/sources.md: lamb-spread). */
-export const spread: Anatomy['spread'] = { fat: 0.24, lean: 0.075, bone: 0.09, cutter: 0.14 }
+export const spread: Anatomy['spread'] = { fat: 0.24, lean: 0.075, bone: 0.06, place: 0.05, cutter: 0.09 }
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const LINE = { line: 'breast-line' } as const
