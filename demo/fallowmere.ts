@@ -94,6 +94,13 @@ const route = (value: 'inspected' | 'poultry-exempt'): FactBody => ({
   what: 'route',
   value,
 })
+const animal = (value: string): FactBody => ({ kind: 'observation', what: 'type', value })
+const measured = (of: 'fat-depth' | 'eye-area', value: number): FactBody => ({
+  kind: 'observation',
+  what: 'measure',
+  of,
+  value,
+})
 const line = (target: string, value: string): Decision[] =>
   (['left', 'right'] as const).map((side) => ({ field: 'line', target, side, value }))
 const FEES: FactBody[] = [
@@ -136,7 +143,7 @@ export async function loadFallowmere(address: string): Promise<void> {
   const bramble = await hang(post, 'Bramble')
   await bramble.weigh('live', 268, { source: 'scale' })
   await bramble.weigh('hot', 189)
-  await bramble.say(route('inspected'))
+  await bramble.say(route('inspected'), animal('commercial'))
   await bramble.say(
     cost('Weaner', 9500),
     cost('Feed', 44850),
@@ -208,7 +215,11 @@ async function lambs(post: Post) {
 
   const teasel = await hang(post, 'Teasel', 'lamb')
   await teasel.weigh('live', 104, { source: 'tape' })
-  await teasel.say(...line('shoulder-line', '5|6'), ...path('leg', 'leg-seven-meals', 'left'))
+  await teasel.say(
+    animal('small'),
+    ...line('shoulder-line', '5|6'),
+    ...path('leg', 'leg-seven-meals', 'left'),
+  )
   await teasel.say(cost('Ewe’s share', 7000), cost('Grazing and hay', 5200), cost('Own labour', 4500), {
     kind: 'fee',
     fee: 'kill',
@@ -223,7 +234,11 @@ async function steer(post: Post) {
   const alder = await hang(post, 'Alder', 'steer')
   await alder.weigh('live', 1120, { source: 'scale' })
   await alder.weigh('hot', 668)
-  await alder.say(route('inspected'), { field: 'days', ...lot, value: 16 })
+  await alder.say(route('inspected'), animal('grain'), measured('fat-depth', 11), measured('eye-area', 84), {
+    field: 'days',
+    ...lot,
+    value: 16,
+  })
   await alder.say(
     cost('Calf', 92000),
     cost('Hay and grazing', 78000),

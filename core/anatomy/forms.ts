@@ -137,6 +137,7 @@ function fromThird(body: Loose): Loose {
     ...body,
     form: 4,
     types: [],
+    chain: { ...(body.chain as Loose), common: { shrink: 0, dressing: 0, chill: 0 } },
     spread: { ...(body.spread as Shares), place: 0.04 },
     trim: Object.fromEntries(trim) as Loose,
     bands: list(body.bands).map((b) => ({

@@ -177,6 +177,8 @@ export interface ChainFigures {
   dressing: { mean: number; sd: number }
   dressingPossible: { low: number; high: number }
   chill: { mean: number; sd: number }
+  /** Of these SDs, what all animals of a day and a plant have in common: not divided by their number. */
+  common: { shrink: number; dressing: number; chill: number }
   ageingPerDay: { mean: number; sd: number }
   days: { usual: number; low: number; high: number }
   /** girth² × length / divisor, inches and pounds; null where nobody tapes. */

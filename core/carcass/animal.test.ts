@@ -46,6 +46,9 @@ describe('an animal of its type and weight', () => {
     const mixed = made(UNSURE)
     expect(mixed).toBeGreaterThan(made('grass'))
     expect(mixed).toBeLessThan(made('heifer'))
+    const fat = (type: string) => animal('steer', 300, { type }).spread.fat
+    expect(fat(UNSURE)).toBeGreaterThan(fat('grass') * 1.1)
+    expect(fat('grass')).toBe(ANATOMIES.steer.spread.fat)
   })
   it('what is taken off with the hide does not make it a lighter animal', () => {
     const skinned = animal('hog', 79, { conventions: { skin: false } })

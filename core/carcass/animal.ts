@@ -2,7 +2,9 @@ import {
   compositionAt,
   DEPOTS,
   expectedMeasure,
+  readAt,
   TISSUES,
+  tissuesAt,
   typesOf,
   writtenDepots,
   type Anatomy,
@@ -102,6 +104,7 @@ export function animalOf(
     DEPOTS.map((d) => [d, written[d] > 0 ? own[d] / written[d] : 1]),
   ) as DepotShares
   const isMeasured = Object.keys(measured).length > 0
+  const spread = { ...anatomy.spread, fat: Math.hypot(anatomy.spread.fat, betweenTypes(types, at)) }
   const [light, heavy] = [
     Math.min(...types.map((t) => t.type.rows[0].kg)),
     Math.max(...types.map((t) => t.type.rows[1].kg)),
@@ -120,13 +123,23 @@ export function animalOf(
     outsideGrade: outside,
     spread: isMeasured
       ? {
-          ...anatomy.spread,
-          fat: anatomy.spread.fat * MEASURED_SPREAD.fat,
-          lean: anatomy.spread.lean * MEASURED_SPREAD.lean,
+          ...spread,
+          fat: spread.fat * MEASURED_SPREAD.fat,
+          lean: spread.lean * MEASURED_SPREAD.lean,
         }
-      : anatomy.spread,
+      : spread,
     beyond: whole <= 0 ? null : at < light * 0.8 ? 'lighter' : at > heavy * 1.2 ? 'heavier' : null,
   }
+}
+
+/** How far apart (log SD) the types that an animal may be are in fat; 0 where its type is known. */
+function betweenTypes(types: ReturnType<typeof typesOf>, at: Kg): number {
+  const logs = types.map(({ type, share }) => ({
+    share,
+    fat: Math.log(tissuesAt(type, readAt(type, at)).fat),
+  }))
+  const mean = logs.reduce((s, x) => s + x.share * x.fat, 0)
+  return Math.sqrt(logs.reduce((s, x) => s + x.share * (x.fat - mean) ** 2, 0))
 }
 
 const madeOf = (s: Pick<DepotShares, Depot>) => ({

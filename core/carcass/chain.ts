@@ -63,19 +63,17 @@ interface Step {
   variance: number
 }
 
-/** What all animals of a day and a plant have in common, as SDs of the ratios (docs/sources.md: common-spread). */
-const COMMON = { shrink: 0.005, dressing: 0.008, chill: 0.003 }
-
 /** SD of a ratio for a group of `count`: the animals' own part shrinks with √count, what they have in common does not. */
-export const groupSd = (step: keyof typeof COMMON, sd: number, count: number): number => {
-  const common = Math.min(sd, COMMON[step])
+export const groupSd = (figures: ChainFigures, step: keyof ChainFigures['common'], count: number): number => {
+  const { sd } = figures[step]
+  const common = Math.min(sd, figures.common[step])
   return Math.sqrt(common ** 2 + (sd ** 2 - common ** 2) / count)
 }
 
 /** Steps between log weights: ln(later) = ln(earlier) + N(mean, variance), for a group of `count`. */
 function stepsOf(figures: ChainFigures, days: number, count: number): Step[] {
   const step = (mean: number, sd: number): Step => ({ mean: Math.log(mean), variance: (sd / mean) ** 2 })
-  const of = (id: keyof typeof COMMON) => step(figures[id].mean, groupSd(id, figures[id].sd, count))
+  const of = (id: keyof ChainFigures['common']) => step(figures[id].mean, groupSd(figures, id, count))
   const aged = 1 - figures.ageingPerDay.mean * days
   return [
     of('shrink'),

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, sidesOf, SPECIES, TRIM_LEVELS, type Anatomy, type Species } from '#core/anatomy'
-import { kg as kilograms, mm } from '#core/measure'
-import { animalOf, SidedMap, type Choices } from './index.ts'
+import { kg as kilograms, KG_PER_LB, mm } from '#core/measure'
+import { animalOf, chainUnder, SidedMap, type Choices } from './index.ts'
 import { choose, cutUp, sharesOf } from './testing.ts'
 
 const all = SPECIES.map((s) => [s, ANATOMIES[s]] as const)
@@ -178,6 +178,23 @@ describe('figures of the trade (common practice, from memory): the charts that s
     const bone = cutUp(species).tissue[2]!
     expect(bone).toBeGreaterThan(low)
     expect(bone).toBeLessThan(high)
+  })
+  it('a lean wild hog of 200 lb live, skinned, strict, quartered where it fell: 12–20 % of live', () => {
+    const live = 200 * KG_PER_LB
+    const conventions = { skin: false, leaf: false }
+    const { mean } = chainUnder(ANATOMIES.hog, { skin: false }, 'wild').dressing
+    const weight = kilograms(live * 0.97 * mean * 0.98)
+    const as = { type: 'wild', measured: {}, conventions }
+    const { factors } = animalOf(ANATOMIES.hog, as, weight, weight)
+    const ways = { leg: 'leg-seamed', loin: 'loin-straps', shoulder: 'shoulder-off', tail: 'tail-stock' }
+    const left = ['belly', 'jowl', 'fore-hock', 'hind-hock'].map((part) => [part, `${part}-left`])
+    const taken = choose(
+      { ...ways, ...Object.fromEntries(left), 'spare-ribs': 'ribs-left' },
+      { trim: 'strict' },
+    )
+    const { balance } = cutUp('hog', taken, { kg: weight, factors, conventions })
+    expect(balance.products / live).toBeGreaterThan(0.12)
+    expect(balance.products / live).toBeLessThan(0.2)
   })
   it('skin is 4–6 % of a hog carcass', () => {
     expect(cutUp('hog').tissue[3]).toBeGreaterThan(4)

@@ -92,8 +92,8 @@ function judgePair(
     const figures = { hot: late.kg, live: early.kg, what: anatomy.names, ratio: shrunkRatio }
     if (shrunkRatio < dressingPossible.low || shrunkRatio > dressingPossible.high)
       return issueOf('dressing-impossible', field, { ...figures, ...dressingPossible })
-    const fasted = early.stage === 'live' ? groupSd('shrink', shrink.sd, count) : 0
-    const sd = Math.hypot(groupSd('dressing', dressing.sd, count), fasted)
+    const fasted = early.stage === 'live' ? groupSd(chain, 'shrink', count) : 0
+    const sd = Math.hypot(groupSd(chain, 'dressing', count), fasted)
     if (Math.abs(shrunkRatio - dressing.mean) <= 3 * sd) return null
     const band = { low: dressing.mean - 3 * sd, high: dressing.mean + 3 * sd }
     return { ...issueOf('dressing-unusual', field, { ...figures, ...band }), confirmable: true }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, hog, type Portion } from '#core/anatomy'
+import { hog, type Portion } from '#core/anatomy'
 import { kg, KG_PER_LB, mm } from '#core/measure'
 import { choose, cutUp } from '../carcass/testing.ts'
 import { keepsBone, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'

@@ -58,10 +58,7 @@ describe.each([1, 2, 3, 4])('bundle %d as it was written then', (version) => {
         lots.find((l) => l.tag === tag)!,
       )
       for (const [stage, kg] of Object.entries(figures.weights ?? {}))
-        // What a flock weighed fasted lies between two weighings: today's rule divides their difference otherwise.
-        expect(Math.abs(r.weights![stage as 'live'] - kg), stage).toBeLessThan(
-          stage === 'shrunk' && r.count > 1 ? 0.05 : GRAM,
-        )
+        expect(Math.abs(r.weights![stage as 'live'] - kg), stage).toBeLessThan(GRAM)
       expect(r.cuts.map((c) => c.cut.id).sort()).toEqual(Object.keys(figures.cuts).sort())
       for (const c of r.cuts) {
         const was = figures.cuts[c.cut.id]!

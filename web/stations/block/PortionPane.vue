@@ -16,11 +16,11 @@ const words = useWords()
 const rows = computed(() => {
   const { plan, cutting } = read.value
   const sides = sidesOf(part.value)
-  const slot = cutting.slot(part.value, sides[0]!)
+  const rowsHere = sides.flatMap((side) => cutting.slot(part.value, side)?.rows ?? [])
   return cutsOfPart(read.value, part.value, sides).flatMap((c) => {
     const portion = portionFor(c.cut, plan.portions)
-    if (!slot || !portion) return []
-    const stretch = slot.rows.find((row) => row.cut?.id === c.cut.id)?.stretch
+    if (!portion) return []
+    const stretch = rowsHere.find((row) => row.cut?.id === c.cut.id)?.stretch
     const span = stretch
       ? { mm: stretch.usable, kerf: stretch.kerf, vertebrae: stretch.vertebrae, pieces: stretch.pieces }
       : { mm: mm(0), kerf: mm(0), vertebrae: 0, pieces: 0 }

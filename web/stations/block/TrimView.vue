@@ -98,8 +98,7 @@ const ledger = computed(() => trimLedger(read.value))
             >
           </p>
           <p class="muted">
-            Lean as it is parted with the knife: seam fat left in it is not counted, so sort by eye and expect
-            it a little fatter.
+            Lean as a laboratory finds it, seam fat and all: pure lean reads 94 %, 80/20 reads 79 %.
           </p>
           <p class="muted">
             Keep trim near freezing until it is ground.

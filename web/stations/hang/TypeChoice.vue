@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { dressingOf, typeOf, UNSURE } from '#core/anatomy'
+import { typeOf, UNSURE } from '#core/anatomy'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -25,7 +25,6 @@ const made = computed(() => {
     ', ',
   )
 })
-const dressing = computed(() => dressingOf(anatomy.value, chosen.value))
 const take = (value: string) => {
   if (value !== chosen.value) note({ kind: 'observation', what: 'type', value })
 }
@@ -49,8 +48,7 @@ const take = (value: string) => {
     </div>
     <p class="muted">{{ says }}</p>
     <p class="muted" data-testid="made">
-      Whole carcass<template v-if="read.weights"> at this weight</template>: {{ made }}. Dresses
-      {{ (dressing.mean * 100).toFixed(1) }} ± {{ (dressing.sd * 100).toFixed(1) }} % when dressed as usual.
+      Whole carcass<template v-if="read.weights"> at this weight</template>: {{ made }}.
     </p>
     <div v-if="read.animal.beyond" class="caution" role="status">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" />

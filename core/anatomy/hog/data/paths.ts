@@ -33,6 +33,7 @@ const kitchen: Kitchen = {
   },
 }
 const { way, of } = waysIn(kitchen)
+const none = { loss: '0' }
 
 const TUNNEL = 'Hidden hand when tunnel boning: stop the knife before the off hand moves.'
 const STAY = 'their bones stay in the chops'
@@ -42,6 +43,10 @@ const fillet = [{ part: 'tenderloin' }]
 const noBones = [{ cut: 'bone-in-chop', reason: 'the bones come off as back ribs' }]
 const noRibs = [{ cut: 'back-ribs', reason: STAY }]
 const left = { leaves: true, loss: '0' }
+
+/** A part thrown away, or left where the animal fell. */
+const notKept = (id: string) =>
+  way(`${id}-left`, 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left behind: spoilt, or not worth the hand.', none)
 
 /**
  * Shares of each part by tissue, % lean/fat/bone/skin. Our own working figures for trim level standard (6 mm), from
@@ -54,6 +59,7 @@ export const paths: Path[] = [
     way('shoulder-steaks', 'T', 14, 'saw', 'Blade steaks right across, arm to trim | Shoulder steaks, arm to mince', 'blade-steak 50/20/26; inedible 1.5/2', 'Sawn across the blade into 25 mm steaks from the rib face; the arm boned.'),
     way('shoulder-collar', 'R', 20, 'knife', 'Boned and rolled, rest to trim | Boned collar, rest to mince', 'collar-roast 46/3; inedible 1.5/2', 'Blade tunnelled out along the seam, collar rolled and tied from the middle; the arm boned.', { caution: TUNNEL }),
     way('shoulder-collar-cured', 'C', 22, 'cure', 'Boned collar, cured', 'collar-cured 46/3; inedible 1.5/2', 'Boned as for the roll, cured by weight, hung to dry; the arm boned for the grinder.'),
+    way('shoulder-off', 'R', 8, 'knife', 'Taken off at the blade and boned, neck left', 'butt-boned 46/4; inedible 54/96/100/100', 'Cut free between blade and ribs, boned hard; the neck stays on the carcass.', { loss: '0', caution: 'Glove on the off hand; cut away from the body.' }),
     way('shoulder-grind', 'G', 18, 'grinder', 'All to trim', '> trim 96.5/49; inedible 2/4', 'Boned, glands out by hand, cubed cold.'),
   ),
   ...of('butt',
@@ -87,6 +93,7 @@ export const paths: Path[] = [
     way('loin-crown', 'R', 24, 'saw', 'Small crown in its own back ribs', 'crown-roast@0-60 50/9/42; boneless-chop@60-100 32/4', 'Front half bent into a ring inside its ribs and tied; the rest boned for chops.', { extracts: fillet, shutsOut: [...noBones, ...noRibs] }),
     way('loin-porchetta', 'R', 26, 'knife', 'Loin and belly in one: rolled | Loin and belly in one: rolled joint', 'porchetta 88/20/0/88', 'Boned in one sheet, eye rolled inside the belly, rind scored, tied every 30 mm.', { needs: ['skin'], extracts: fillet, together: [{ part: 'belly', path: 'belly-porchetta' }], shutsOut: noBones }),
     way('loin-long-chops', 'T', 14, 'saw', 'Loin and belly in one: long chops', 'long-chop 92/35/88', 'Left in one sheet, chined, sawn 25 mm through loin and belly.', { together: [{ part: 'belly', path: 'belly-long-chops' }], shutsOut: [{ cut: 'tenderloin', reason: SAWN }, ...noRibs] }),
+    way('loin-straps', 'T', 6, 'knife', 'Back straps only, rest left | Loin eyes only, rest left', 'boneless-chop 52; inedible 48/100/100/100', 'Drawn off along the spine where the animal hangs or lies; ribs and the rest are left.', { loss: '0', shutsOut: [...noBones, ...noRibs] }),
     way('loin-grind', 'G', 14, 'grinder', 'Tenderloin and back ribs kept, rest to trim | Fillet and loin ribs kept, rest to mince', 'back-ribs 6.5/2/25; > trim 86/37', 'Tenderloin and back ribs out, the rest boned for the grinder.', { extracts: fillet, shutsOut: noBones }),
   ),
   ...of('rib-end',
@@ -214,4 +221,10 @@ export const paths: Path[] = [
     way('bones-kept', 'N', 0, 'none', 'Kept aside', 'bones 100/100/100/100', 'For stock or the dog.', { loss: '0' }),
     way('bones-sold', 'N', 4, 'saw', 'Sold as stock bones', 'stock-bones 90/90/90/90; inedible 10/10/10/10', 'Sawn small, packed.', { loss: '0' }),
   ),
+  // Left behind: said, so that nothing is lost unnoticed.
+  ...of('belly', notKept('belly')),
+  ...of('spare-ribs', notKept('ribs')),
+  ...of('jowl', notKept('jowl')),
+  ...of('fore-hock', notKept('fore-hock')),
+  ...of('hind-hock', notKept('hind-hock')),
 ]

@@ -8,6 +8,7 @@ export const chain: ChainFigures = {
   dressing: { mean: 0.5, sd: 0.025 },
   dressingPossible: { low: 0.36, high: 0.66 },
   chill: { mean: 0.978, sd: 0.004 },
+  common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.004, sd: 0.001 },
   days: { usual: 5, low: 3, high: 14 },
   tapeDivisor: 300,

@@ -29,6 +29,10 @@ const left = { leaves: true, loss: '0' }
 const none = { loss: '0' }
 const GLAND = 'Gland out of the leg'
 
+/** A part thrown away, or left where the animal fell. */
+const notKept = (id: string) =>
+  way(`${id}-left`, 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left behind: spoilt, or not worth the hand.', none)
+
 /** Shares of each part by tissue, % lean/fat/bone; trim level standard (docs/sources.md: lamb-paths). */
 export const paths: Path[] = [
   ...of('neck',
@@ -118,4 +122,8 @@ export const paths: Path[] = [
     way('bones-kept', 'N', 0, 'none', 'Kept aside', 'bones 100/100/100/100', 'For stock or the dog.', none),
     way('bones-sold', 'N', 3, 'saw', 'Sold as stock bones', 'stock-bones 90/90/90/90; inedible 10/10/10/10', 'Sawn small, packed; no spinal cord.', none),
   ),
+  // Left behind: said, so that nothing is lost unnoticed.
+  ...of('neck', notKept('neck')),
+  ...of('breast', notKept('breast')),
+  ...of('foreshank', notKept('foreshank')),
 ]

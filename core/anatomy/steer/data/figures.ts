@@ -8,6 +8,7 @@ export const chain: ChainFigures = {
   dressing: { mean: 0.62, sd: 0.018 },
   dressingPossible: { low: 0.44, high: 0.72 },
   chill: { mean: 0.98, sd: 0.003 },
+  common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.0025, sd: 0.0008 },
   days: { usual: 14, low: 7, high: 28 },
   tapeDivisor: 300,

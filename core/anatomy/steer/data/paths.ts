@@ -34,6 +34,10 @@ const LONG = 'Long-bone steaks take the short-rib bones.'
 const BLADED = 'Bladed meat is not intact: label it so and cook it to 71 °C (160 °F).'
 const DRY = 'Jerky: heat the meat to 71 °C (160 °F) before or while it dries; follow a tested process and the local rules.'
 
+/** A part thrown away, or left where the animal fell. */
+const notKept = (id: string) =>
+  way(`${id}-left`, 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left behind: spoilt, or not worth the hand.', none)
+
 /** Shares of each part by tissue, % lean/fat/bone; trim level standard (docs/sources.md: steer-paths). */
 export const paths: Path[] = [
   ...of('chuck',
@@ -203,4 +207,9 @@ export const paths: Path[] = [
     way('bones-sold', 'N', 8, 'saw', 'Marrow, soup and dog bones', 'marrow-bones 26/26/26/26; soup-bones 34/34/34/34; dog-bones 30/30/30/30; inedible 10/10/10/10', 'Leg bones sawn for marrow, ribs and joints for soup; cord out of every backbone.', { loss: '0', needs: SPINE }),
     way('bones-no-spine', 'N', 6, 'saw', 'Marrow and dog bones, no backbone', 'marrow-bones 26/26/26/26; dog-bones 34/34/34/34; inedible 40/40/40/40', 'Leg bones only; backbone and skull destroyed.', none),
   ),
+  // Left behind: said, so that nothing is lost unnoticed.
+  ...of('flank', notKept('flank')),
+  ...of('plate', notKept('plate')),
+  ...of('foreshank', notKept('foreshank')),
+  ...of('hind-shank', notKept('hind-shank')),
 ]
