@@ -5,7 +5,7 @@ import { afterBench } from '#core/ledger'
 import { kg, minor, type Names } from '#core/measure'
 import type { Decision } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
-import { housePlans } from '#core/plan'
+import { adoptPlan, housePlans, NO_LOG, readPlan } from '#core/plan'
 import {
   alternativesFor,
   differencesOf,
@@ -29,6 +29,39 @@ const words = {
   money: (minor: number) => `$${(minor / 100).toFixed(2)}`,
   name: (n: Names) => n.american,
 }
+
+describe('house plans do what their names say', () => {
+  const cut = (species: Species, name: string) => {
+    const a = ANATOMIES[species]
+    const plan = housePlans(a).find((p) => p.name === name)!
+    const { decisions } = adoptPlan(a, readPlan(a, NO_LOG), plan)
+    return reckon(flowOf(species), lotOf(species, decisions), farm, 0).cutting
+  }
+  it.each(['hog', 'lamb', 'steer'] as const)('%s: a boneless plan sells no bone', (species) => {
+    const { slots, balance } = cut(species, 'Retail, boneless')
+    const sold = slots.flatMap((s) =>
+      s.rows.filter((r) => r.cut?.kind === 'product' && !['N', 'O'].includes(r.cut.destination)),
+    )
+    const bone = sold.reduce((sum, r) => sum + r.tissue.bone, 0)
+    expect(
+      bone / balance.carcass,
+      [...new Set(sold.filter((r) => r.tissue.bone > 0).map((r) => r.cut!.id))].join(),
+    ).toBeLessThan(1e-9)
+  })
+  it.each(['hog', 'lamb', 'steer'] as const)('%s: a freezer plan that needs no saw needs none', (species) => {
+    const sawn = cut(species, 'Family freezer').slots.filter((s) => s.holds && s.path.tool === 'saw')
+    expect(sawn.map((s) => s.path.id)).toEqual([])
+  })
+  it('strict weighs less than boneless, boneless less than bone-in, in every species that has them', () => {
+    for (const species of ['hog', 'lamb', 'steer'] as const) {
+      const [bone, boneless, strict] = ['Retail, bone-in', 'Retail, boneless', 'Home cutter, strict'].map(
+        (name) => cut(species, name).balance.products,
+      )
+      expect(boneless, species).toBeLessThan(bone!)
+      expect(strict, species).toBeLessThan(boneless!)
+    }
+  })
+})
 
 describe('the difference beside a way', () => {
   it.each(SPECIES)(
