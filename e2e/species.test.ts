@@ -108,6 +108,32 @@ describe('a steer', () => {
     await page.getByText('190 mm is outside 1 to 50 mm').waitFor()
     expect(await fat.inputValue()).toBe('190')
   })
+  it('is made of what its type makes it, chosen by keyboard; a weight no such animal has is said, and it stays over a reload', async () => {
+    const { page } = run
+    const made = () => page.getByTestId('made').innerText()
+    const type = page.getByRole('combobox', { name: 'What animal is it?' })
+    const choose = async (name: string) => {
+      await type.focus()
+      await page.keyboard.press('Enter')
+      await page.getByRole('option', { name, exact: true }).waitFor()
+      await page.keyboard.type(name.slice(0, 4))
+      await page.keyboard.press('Enter')
+    }
+    const grain = await made()
+    await choose('Grass-finished steer')
+    await page.getByText('Dressing expected: 57.0 ± 2.2 %').waitFor()
+    await expect.poll(made).not.toBe(grain)
+    expect(await made()).toMatch(/lean \d+ %, fat \d+ %, bone \d+ %/)
+    await choose('Calf')
+    await page.getByText('The weight does not fit the type.').waitFor()
+    await choose('Not sure')
+    await page.getByText('The common types mixed').waitFor()
+    await saved(page)
+    await page.reload()
+    await page.getByText('The common types mixed').waitFor()
+    await choose('Grain-finished steer')
+    await expect.poll(made).toBe(grain)
+  })
   it('from 30 months has no T-bones: they go from the plan, and stay visible with the reason', async () => {
     const { page } = run
     await page.getByRole('button', { name: '30 months or older' }).click()

@@ -112,6 +112,9 @@ export const sawn = (thicknessMm: number, perPack = 2, kerfMm = 1.2): Portion =>
   kerfMm,
   perPack,
 })
+/** About so thick: the gauge is set so that it comes out. */
+export const evenly = (thicknessMm: number, perPack = 2): Portion =>
+  ({ ...sawn(thicknessMm, perPack), even: true }) as Portion
 export const snapped = (perPack = 2): Portion => ({ kind: 'snapped', perPack })
 export const roasts = (kg: number): Portion => ({ kind: 'roast', kg, perPack: 1 })
 export const whole = (perSide = 1, perPack = 1): Portion => ({ kind: 'whole', perSide, perPack })

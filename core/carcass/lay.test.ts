@@ -75,6 +75,23 @@ describe('length is spent once', () => {
   })
 })
 
+describe('a gauge that is set to come out', () => {
+  it('leaves nothing of a shank but its ends: five slices, near 50 mm', () => {
+    const row = rowOf(cutUp('steer', choose(), { kg: 320 }), 'foreshank', 'shank-cut')
+    const { pieces: n, thick, kerf, left, usable } = row.stretch!
+    expect(n).toBe(5)
+    expect(Math.abs(thick - 50)).toBeLessThan(5)
+    expect(n * (thick + kerf)).toBeCloseTo(usable, 9)
+    expect(left).toBeCloseTo(0, 9)
+  })
+  it('as thick as said, what is too short for another is left', () => {
+    const as = choose({}, { portions: { 'shank-cut': sawn(50) } })
+    const { left, pieces: n } = rowOf(cutUp('steer', as, { kg: 320 }), 'foreshank', 'shank-cut').stretch!
+    expect(n).toBe(4)
+    expect(left).toBeGreaterThan(20)
+  })
+})
+
 describe('the saw', () => {
   it('takes cuts × kerf ÷ length of what it passes, to 1e-9; thinner chops weigh less in all', () => {
     const at = (mm: number) =>

@@ -11,6 +11,8 @@ export interface Stretch {
   readonly vertebrae: number
   /** Of one saw cut; a knife takes none. */
   readonly kerf: Mm
+  /** Of one slice, where the cut is sawn. */
+  readonly thick: Mm
   /** Whole pieces, where the cut is sawn or snapped. */
   readonly pieces: number
   /** What makes no good piece: the ends of the part, and what is too short for another one. */
@@ -36,6 +38,12 @@ export function lengthOf(
   const place = (id: string) => at[id] ?? positionOf(anatomy.axis, id)
   const [from, to] = [place(length.from), place(length.to)]
   return { mm: lengthBetween(anatomy.axis, from, to), vertebrae: Math.max(0, to - from) }
+}
+
+/** Slices of a length: as many as are whole, or, come out even, as many as come nearest to the thickness. */
+function slices(usable: number, sawn: Extract<Portion, { kind: 'sawn' }>, kerf: number): number {
+  const n = usable / (sawn.thicknessMm + kerf)
+  return sawn.even ? Math.round(n) : Math.max(0, Math.floor(n + 1e-9))
 }
 
 /**
@@ -70,16 +78,14 @@ export function lay(
       const vertebrae = Math.floor(length.vertebrae * (to - from) + 1e-9)
       const sawn = portion?.kind === 'sawn' ? portion : null
       const kerf = sawn && path.tool === 'saw' ? sawn.kerfMm : 0
-      const pieces = sawn
-        ? Math.max(0, Math.floor(usable / (sawn.thicknessMm + kerf) + 1e-9))
-        : portion?.kind === 'snapped'
-          ? vertebrae
-          : 0
-      const left = sawn ? Math.max(0, whole - pieces * (sawn.thicknessMm + kerf)) : 0
+      const pieces = sawn ? slices(usable, sawn, kerf) : portion?.kind === 'snapped' ? vertebrae : 0
+      const slice = sawn?.even ? usable / Math.max(1, pieces) : (sawn?.thicknessMm ?? 0) + kerf
+      const left = sawn ? Math.max(0, whole - pieces * slice) : 0
       const dust = anatomy.types.length > 0 ? (pieces * kerf) / whole : 0
       setting.dust[r] = dust
       out.set(r, {
         mm: mm(whole),
+        thick: mm(sawn && pieces > 0 ? slice - kerf : 0),
         usable: mm(usable),
         kerf: mm(kerf),
         vertebrae,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES, UNSURE, SPECIES, type Species } from '#core/anatomy'
 import { mm, sayIssue } from '#core/measure'
 import type { Decision, FactBody } from '#core/records'
 import {
@@ -12,7 +12,19 @@ import {
   cutPlanOf,
   readPlan,
 } from './index.ts'
-import { dressed, lineAt, longAt, measured, onCut, onLot, ribs, routed, ticked, way } from './testing.ts'
+import {
+  dressed,
+  lineAt,
+  longAt,
+  measured,
+  onCut,
+  onLot,
+  ribs,
+  routed,
+  ticked,
+  typed,
+  way,
+} from './testing.ts'
 
 const decided = (d: Decision, species: Species = 'hog', before: (Decision | FactBody)[] = []) =>
   checkDecisions(ANATOMIES[species], tried(NO_LOG, before), [d], false).map(
@@ -74,6 +86,7 @@ describe('what a fact names that the animal does not have', () => {
   const tick = (what: 'step' | 'cut', of: string): FactBody => ({ kind: 'tick', what, of, side: 'animal' })
   it.each<[Species, FactBody, string]>([
     ['hog', dressed('wool', true), `of: ${none('way of dressing', 'wool')}`],
+    ['hog', typed('calf'), `value: ${none('type of hog', 'calf')}`],
     ['lamb', measured('eye-area', 9), `of: ${none('carcass measurement', 'eye-area')}`],
     ['hog', routed('poultry-exempt'), `value: ${none('route for a hog', 'poultry-exempt')}`],
     ['hog', tick('cut', 'tbone'), `of: ${none('cut', 'tbone')}`],
@@ -89,6 +102,10 @@ describe('what a fact names that the animal does not have', () => {
     for (const of of ['break', 'loin', 'free-tenderloin']) expect(seen(tick('step', of)), of).toBeNull()
     expect(seen(tick('cut', 'bacon'))).toBeNull()
     expect(seen(tick('cut', 'break'))).not.toBeNull()
+  })
+  it.each(SPECIES)('%s: any of its types may be said, and that nobody is sure', (species) => {
+    for (const id of [...ANATOMIES[species].types.map((t) => t.id), UNSURE])
+      expect(seen(typed(id), species)).toBeNull()
   })
   it.each(SPECIES)('%s: a measurement within its bounds, both taken, and not beyond', (species) => {
     for (const { id, low, high } of ANATOMIES[species].measures) {

@@ -47,6 +47,7 @@ export const dressed = (of: string, value: boolean): Seen<'dressing'> => ({
   of,
   value,
 })
+export const typed = (value: string): Seen<'type'> => ({ ...seen, what: 'type', value })
 export const routed = (value: Route): Seen<'route'> => ({ ...seen, what: 'route', value })
 export const ribs = (value: number): Seen<'ribs'> => ({ ...seen, what: 'ribs', value })
 export const measured = (of: MeasureId, value: number): Seen<'measure'> => ({

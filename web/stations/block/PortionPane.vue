@@ -22,8 +22,14 @@ const rows = computed(() => {
     if (!portion) return []
     const stretch = rowsHere.find((row) => row.cut?.id === c.cut.id)?.stretch
     const span = stretch
-      ? { mm: stretch.usable, kerf: stretch.kerf, vertebrae: stretch.vertebrae, pieces: stretch.pieces }
-      : { mm: mm(0), kerf: mm(0), vertebrae: 0, pieces: 0 }
+      ? {
+          mm: stretch.usable,
+          kerf: stretch.kerf,
+          vertebrae: stretch.vertebrae,
+          pieces: stretch.pieces,
+          thick: stretch.thick,
+        }
+      : { mm: mm(0), kerf: mm(0), vertebrae: 0, pieces: 0, thick: mm(0) }
     const each = kg(c.pieces > 0 ? c.kg / c.pieces : 0)
     const odd = oddPortion(portion, each, span)
     return [{ ...c, portion, span, each, own: plan.portions.has(c.cut.id), odd }]
@@ -85,6 +91,7 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
             @take="
               set(row, {
                 ...row.portion,
+                even: false,
                 thicknessMm: thicknessFor(row.span.mm, $event!, row.span.kerf),
               } as Portion)
             "
@@ -99,6 +106,16 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
             @take="set(row, { ...row.portion, kerfMm: $event! } as Portion)"
           />
         </label>
+        <button
+          v-if="row.span.pieces > 0"
+          type="button"
+          class="plain-button"
+          :aria-pressed="row.portion.even === true"
+          :title="`The gauge is set near ${row.portion.thicknessMm} mm so that nothing is left over`"
+          @click="set(row, { ...row.portion, even: !row.portion.even })"
+        >
+          {{ row.portion.even ? `comes out even at ${row.span.thick.toFixed(1)} mm` : 'come out even' }}
+        </button>
         <button
           v-if="row.span.vertebrae > 0"
           type="button"

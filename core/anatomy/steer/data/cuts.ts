@@ -1,4 +1,4 @@
-import { cutOf, packs, roasts, sawn, whole } from '../../notation.ts'
+import { cutOf, evenly, packs, roasts, sawn, whole } from '../../notation.ts'
 import type { Cut } from '../../types.ts'
 
 const product = cutOf('product')
@@ -25,7 +25,7 @@ export const cuts: Cut[] = [
   product('brisket-point', 'Brisket point', 'B', 1.1, whole()),
   product('brisket-rolled', 'Rolled brisket', 'B', 1.2, roasts(1.4)),
   product('brisket-cured', 'Cured brisket squares', 'C', 1.5, roasts(1.2)),
-  product('shank-cut', 'Shank cross-cuts | Shin, cross-cut', 'B', 0.85, sawn(50)),
+  product('shank-cut', 'Shank cross-cuts | Shin, cross-cut', 'B', 0.85, evenly(50)),
   product('rib-roast', 'Rib roast, bone in | Standing rib roast', 'R', 2.4, roasts(2.4)),
   product('rib-steak', 'Rib steaks, bone in', 'T', 2.4, sawn(25)),
   product('long-bone-steak', 'Long-bone rib steaks', 'T', 2.5, whole(7, 1)),
