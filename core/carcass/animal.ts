@@ -52,15 +52,26 @@ export function hanging(anatomy: Anatomy, band: Band, tissue: Tissue, state: Con
   return share
 }
 
-/** Share of the carcass as written that hangs under the conventions, with every convention as usual being 1. */
-function hungShare(anatomy: Anatomy, state: Conventions): number {
-  const mass = (s: Conventions) =>
-    anatomy.bands.reduce(
-      (sum, b) => sum + TISSUES.reduce((x, t) => x + b.tissue[t] * hanging(anatomy, b, t, s), 0),
-      0,
-    )
-  return mass(state) / mass({})
+const massUnder = (anatomy: Anatomy, state: Conventions): number =>
+  anatomy.bands.reduce(
+    (sum, b) => sum + TISSUES.reduce((x, t) => x + b.tissue[t] * hanging(anatomy, b, t, state), 0),
+    0,
+  )
+
+/** What an anatomy is as it is written, worked out once: it never changes. */
+const asWritten = new WeakMap<Anatomy, { depots: DepotShares; mass: number }>()
+function writtenOf(anatomy: Anatomy) {
+  const held = asWritten.get(anatomy) ?? {
+    depots: writtenDepots(anatomy, (band, tissue) => hanging(anatomy, band, tissue, {})),
+    mass: massUnder(anatomy, {}),
+  }
+  asWritten.set(anatomy, held)
+  return held
 }
+
+/** Share of the carcass as written that hangs under the conventions, with every convention as usual being 1. */
+const hungShare = (anatomy: Anatomy, state: Conventions): number =>
+  Object.keys(state).length === 0 ? 1 : massUnder(anatomy, state) / writtenOf(anatomy).mass
 
 const closed = (shares: DepotShares): DepotShares => {
   const all = DEPOTS.reduce((s, d) => s + shares[d], 0)
@@ -83,7 +94,7 @@ export function animalOf(
 ): Animal {
   if (anatomy.types.length === 0) return fixedShift(anatomy, measured, hot)
   const whole = kg(carcass / hungShare(anatomy, conventions))
-  const written = writtenDepots(anatomy, (band, tissue) => hanging(anatomy, band, tissue, {}))
+  const written = writtenOf(anatomy).depots
   const eyeOfLean = written.eye / (written.lean + written.eye)
   const types = typesOf(anatomy, type)
   const at = whole > 0 ? whole : kg(anatomy.referenceKg)

@@ -1,10 +1,13 @@
 import {
+  lengthBetween,
   linePositions,
   partOrder,
+  positionOf,
   TISSUES,
   TRIM_LEVELS,
   withRibs,
   type Anatomy,
+  type Part,
   type Path,
   type PathOutput,
   type Portion,
@@ -24,6 +27,14 @@ export interface Slot {
   /** Share of fasted live weight of a part that is no carcass; 0 for carcass. */
   offCarcass: number
   paths: { path: Path; start: number; end: number }[]
+}
+
+/** A part's length: so many mm, or between two places on the axis, each a line or a fixed one. */
+export interface SlotLength {
+  mm: number | null
+  from: { line: string } | { at: number }
+  to: { line: string } | { at: number }
+  ends: readonly [number, number]
 }
 
 /** What only this room sees of a flow: all paths of all slots as flat arrays. */
@@ -49,6 +60,9 @@ export interface Laid {
   rowYield: Float64Array
   rowSd: Float64Array
   lossCut: number
+  /** Per slot, the length its cuts lie along, mm at the reference carcass; and mm of the axis up to each position. */
+  lengths: (SlotLength | null)[]
+  axisMm: Float64Array
   /** Per band, cumulative tissue mass up to each axis position: ((position × 5) + tissue). */
   cumulative: Float64Array[]
   /** Per band and side, the slots of its spans, and of the part that takes the band out before the lines. */
@@ -158,6 +172,8 @@ export function compile(anatomy: Anatomy): Flow {
     rowYield: Float64Array.from(rows, (r) => process(r)?.yield ?? 1),
     rowSd: Float64Array.from(rows, (r) => r.sd),
     lossCut: cutIndex.get(anatomy.roles.loss)!,
+    lengths: slots.map((slot) => slotLength(anatomy, byId.get(slot.part)!)),
+    axisMm: Float64Array.from([0, ...anatomy.axis.map((_, i) => lengthBetween(anatomy.axis, 0, i + 1))]),
     cumulative: anatomy.bands.map((band) => {
       const sums = new Float64Array((anatomy.axis.length + 1) * T)
       for (let p = 0; p < anatomy.axis.length; p++) {
@@ -170,6 +186,14 @@ export function compile(anatomy: Anatomy): Flow {
     variants: new Map(),
   }
   return { anatomy, [LAID]: laid }
+}
+
+function slotLength(anatomy: Anatomy, { length, ends = [0, 0] }: Part): SlotLength | null {
+  if (!length) return null
+  const place = (id: string) =>
+    anatomy.lines.some((l) => l.id === id) ? { line: id } : { at: positionOf(anatomy.axis, id) }
+  if ('mm' in length) return { mm: length.mm, from: { at: 0 }, to: { at: 0 }, ends }
+  return { mm: null, from: place(length.from), to: place(length.to), ends }
 }
 
 /** The flow of an animal with so many ribs; the flow itself where the species has only one count. */

@@ -1,6 +1,6 @@
-import { lengthBetween, lookup, positionOf, type Anatomy, type Portion, type SideName } from '#core/anatomy'
+import type { Portion } from '#core/anatomy'
 import { mm, type Kg, type Mm } from '#core/measure'
-import { LAID, type Flow, type FlowSetting } from './flow.ts'
+import { LAID, type Flow, type FlowSetting, type SlotLength } from './flow.ts'
 
 /** A stretch of a part's length as a cut takes it: what comes of it in pieces, and what is left of it. */
 export interface Stretch {
@@ -24,20 +24,18 @@ export interface Stretch {
 /** How a cut is divided: as the plan says, or as usual. */
 export type Portions = ReadonlyMap<string, Portion>
 
-/** Length of a part on a side at the reference carcass, and its vertebrae; none where it is not cut along a length. */
-export function lengthOf(
-  anatomy: Anatomy,
-  setting: Pick<FlowSetting, 'lineAt'>,
-  part: string,
-  side: SideName,
-): { mm: Mm; vertebrae: number } | null {
-  const { length } = lookup(anatomy).part(part)!
-  if (!length) return null
-  if ('mm' in length) return { mm: mm(length.mm), vertebrae: 0 }
-  const at = setting.lineAt[side === 'right' ? 'right' : 'left']
-  const place = (id: string) => at[id] ?? positionOf(anatomy.axis, id)
+/** Millimetres of the axis up to a position; within a segment it lies evenly. */
+function upTo(axisMm: Float64Array, at: number): number {
+  const whole = Math.min(axisMm.length - 1, Math.floor(at))
+  const below = axisMm[whole]!
+  return at === whole ? below : below + (at - whole) * ((axisMm[whole + 1] ?? below) - below)
+}
+
+function lengthOf(length: SlotLength, axisMm: Float64Array, at: Readonly<Record<string, number>>) {
+  if (length.mm !== null) return { mm: length.mm, vertebrae: 0 }
+  const place = (p: SlotLength['from']) => ('line' in p ? at[p.line]! : p.at)
   const [from, to] = [place(length.from), place(length.to)]
-  return { mm: lengthBetween(anatomy.axis, from, to), vertebrae: Math.max(0, to - from) }
+  return { mm: Math.max(0, upTo(axisMm, to) - upTo(axisMm, from)), vertebrae: Math.max(0, to - from) }
 }
 
 /** Slices of a length: as many as are whole, or, come out even, as many as come nearest to the thickness. */
@@ -58,14 +56,16 @@ export function lay(
   portions: Portions,
 ): ReadonlyMap<number, Stretch> {
   const { anatomy } = flow
-  const { slots, rowCut } = flow[LAID]
+  const { slots, rowCut, lengths, axisMm } = flow[LAID]
   const scale = Math.cbrt(each / anatomy.referenceKg)
   const out = new Map<number, Stretch>()
   slots.forEach((slot, s) => {
-    const length = lengthOf(anatomy, setting, slot.part, slot.side)
-    if (!length || length.mm === 0) return
+    const own = lengths[s]
+    if (!own) return
+    const length = lengthOf(own, axisMm, setting.lineAt[slot.side === 'right' ? 'right' : 'left'])
+    if (length.mm === 0) return
     const { path, start } = slot.paths[setting.pathOf[s]!]!
-    const [front, rear] = (lookup(anatomy).part(slot.part)!.ends ?? [0, 0]).map((x) => x * scale)
+    const [front, rear] = own.ends
     for (let r = start; r < setting.end[s]!; r++) {
       const cut = anatomy.cuts[rowCut[r]!]
       const along = path.outputs[r - start]?.along
@@ -73,7 +73,7 @@ export function lay(
       const [from, to] = along ?? [0, 1]
       const portion = portions.get(cut.id) ?? cut.portion
       const whole = length.mm * scale * (to - from)
-      const ends = (from === 0 ? front! : 0) + (to === 1 ? rear! : 0)
+      const ends = ((from === 0 ? front : 0) + (to === 1 ? rear : 0)) * scale
       const usable = Math.max(0, whole - ends)
       const vertebrae = Math.floor(length.vertebrae * (to - from) + 1e-9)
       const sawn = portion?.kind === 'sawn' ? portion : null
