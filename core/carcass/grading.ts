@@ -1,6 +1,6 @@
 import { TISSUES, type Anatomy, type Measure, type MeasureId, type Species } from '#core/anatomy'
 import { KG_PER_LB, type Kg } from '#core/measure'
-import type { Animal } from './animal.ts'
+import type { Animal, Grade } from './animal.ts'
 
 const MM_PER_INCH = 25.4
 const CM2_PER_IN2 = 6.4516
@@ -24,12 +24,6 @@ export const porkFatFreeLean = (hcw: number, fat: number, eye: number) =>
 const LEAN_PER_LAMB_GRADE = 0.035
 /** What is left of the spread of fatness and muscling once both are measured (docs/sources.md: measured-spread). */
 export const MEASURED_SPREAD = { fat: 0.6, lean: 0.8 }
-
-export interface Grade {
-  name: string
-  value: number
-  unit: string
-}
 
 /** Hot weights, lb, that a published grade is stated for (docs/sources.md: grade-formulas). */
 const STATED: Record<Species, readonly [number, number]> = {
