@@ -24,13 +24,17 @@ async function walkTo(page: Page, way: string) {
   for (let i = 0; i < 60 && (await page.locator(`[data-path=${way}]`).count()) === 0; i++) {
     const before = `${await heading(page)} ${await shownPart(page)}`
     await page.keyboard.press('ArrowRight')
-    await expect.poll(async () => `${await heading(page)} ${await shownPart(page)}`).not.toBe(before)
+    await expect
+      .poll(async () => `${await heading(page)} ${await shownPart(page)}`, { interval: 15 })
+      .not.toBe(before)
   }
 }
 
-describe.each(SIZES)('planning on %s', (_, viewport) => {
+describe.each(SIZES)('planning on %s', (size, viewport) => {
   const run = running({ demo: true, viewport })
-  it.each(PLANS)('%s by keyboard only', async (tag, _parts, ways) => {
+  // A tablet seldom has keys: there one animal shows that they work.
+  const byKeys = size === 'a desk' ? PLANS : PLANS.slice(1, 2)
+  it.each(byKeys)('%s by keyboard only', async (tag, _parts, ways) => {
     const { page } = run
     await openLot(run, tag, 'block')
     await page.keyboard.press('b')

@@ -14,7 +14,7 @@ const { body, read, part, sidesOf, decide } = useReading()
 const words = useWords()
 
 const rows = computed(() => {
-  const { plan, cutting } = read.value
+  const { plan, cutting, count } = read.value
   const sides = sidesOf(part.value)
   const rowsHere = sides.flatMap((side) => cutting.slot(part.value, side)?.rows ?? [])
   return cutsOfPart(read.value, part.value, sides).flatMap((c) => {
@@ -32,7 +32,9 @@ const rows = computed(() => {
       : { mm: mm(0), kerf: mm(0), vertebrae: 0, pieces: 0, thick: mm(0) }
     const each = kg(c.pieces > 0 ? c.kg / c.pieces : 0)
     const odd = oddPortion(portion, each, span)
-    return [{ ...c, portion, span, each, own: plan.portions.has(c.cut.id), odd }]
+    const twoSides = sides.length > 1
+    const aSide = Math.max(1, Math.round(c.pieces / sides.length / count))
+    return [{ ...c, portion, span, each, twoSides, aSide, own: plan.portions.has(c.cut.id), odd }]
   })
 })
 type Row = (typeof rows.value)[number]
@@ -165,6 +167,20 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
           :read="weight"
           :label="`Pack of ${words.name(row.cut.names)}`"
           @take="set(row, { kind: 'pack', kg: $event!, lb: fromKg(kg($event!), 'lb') })"
+        />
+      </label>
+      <label v-if="row.portion.kind === 'whole' || row.portion.kind === 'roast'"
+        ><span
+          >{{ row.portion.kind === 'roast' ? 'or pieces' : 'pieces' }}
+          {{ row.twoSides ? 'a side' : '' }}</span
+        >
+        <FigureInput
+          :shown="String(row.portion.kind === 'whole' ? row.portion.perSide : row.aSide)"
+          :read="number(1, 50, 'pieces')"
+          :label="`Pieces of ${words.name(row.cut.names)}`"
+          @take="
+            set(row, { kind: 'whole', perSide: Math.round($event!), perPack: row.portion.perPack } as Portion)
+          "
         />
       </label>
       <label v-if="row.portion.kind !== 'pack'"
