@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
 import { shuffler } from 'd3-array'
-import type { Found, YieldRow } from './yields.ts'
+import { offBand, type Found, type YieldRow } from './yields.ts'
 
 /** The commit that brought the yield list, before the first fit to it: it deals the folds. */
 export const LISTED = 'bf9618a454cd8742a823ce94be6e8a793a407fd8'
@@ -36,10 +36,6 @@ export const predicted = (
       fold,
       found: Number(found.find((x) => x.species === species && x.name === name)!.found.toFixed(3)),
     }))
-
-/** How far outside its band, as a share of the nearer end; 0 inside. */
-export const offBand = ({ found, low, high }: Pick<Prediction, 'found' | 'low' | 'high'>): number =>
-  found < low ? found / low - 1 : found > high ? found / high - 1 : 0
 
 /** "Fold 1: 18 of 21 inside; fold 2: 17 of 21; furthest off: flap −12 %." */
 export function summary(of: readonly Prediction[]): string {

@@ -12,10 +12,11 @@ export interface YieldRow {
 }
 export interface Found extends YieldRow {
   found: number
-  /** Inside the band; and how far outside it, as a share of its nearer end. */
-  inside: boolean
-  off: number
 }
+
+/** How far outside its band, as a share of the nearer end; 0 inside. */
+export const offBand = ({ found, low, high }: Pick<Found, 'found' | 'low' | 'high'>): number =>
+  found < low ? found / low - 1 : found > high ? found / high - 1 : 0
 
 type Ways = Record<string, string>
 interface Plan {
@@ -262,9 +263,6 @@ export function findYields(
     .filter((r) => r.species === species)
     .map((row) => {
       const [plan, of] = how[row.name]!
-      const found = (sumOf(cut[plan]!.cutting, of) / carcassKg) * 100
-      const inside = found >= row.low && found <= row.high
-      const off = inside ? 0 : found < row.low ? found / row.low - 1 : found / row.high - 1
-      return { ...row, found, inside, off }
+      return { ...row, found: (sumOf(cut[plan]!.cutting, of) / carcassKg) * 100 }
     })
 }

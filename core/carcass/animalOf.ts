@@ -15,7 +15,7 @@ import {
 import { kg, type Kg } from '#core/measure'
 import { hanging, type Animal } from './animal.ts'
 import type { Conventions } from './conventions.ts'
-import { fixedShift, gradeOf, MEASURED_SPREAD, type Measured } from './grading.ts'
+import { fixedShift, gradeOf, onceMeasured, type Measured } from './grading.ts'
 
 const massUnder = (anatomy: Anatomy, state: Conventions): number =>
   anatomy.bands.reduce(
@@ -97,13 +97,7 @@ export function animalOf(
       : null,
     grade,
     outsideGrade: outside,
-    spread: isMeasured
-      ? {
-          ...spread,
-          fat: spread.fat * MEASURED_SPREAD.fat,
-          lean: spread.lean * MEASURED_SPREAD.lean,
-        }
-      : spread,
+    spread: isMeasured ? onceMeasured(spread) : spread,
     beyond: whole <= 0 ? null : at < light * 0.8 ? 'lighter' : at > heavy * 1.2 ? 'heavier' : null,
   }
 }

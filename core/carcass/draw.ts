@@ -76,7 +76,7 @@ export function drawLot(
   const { slots, rowCut } = flow[LAID]
   const root = Math.sqrt(count)
   const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
-  // Half of where the mass lies is the animal, half is where the knife goes through; the flock's share is common to all.
+  // Half of where the mass lies is the animal; half is where the knife goes through, common to all.
   const placeSd = spread.place * Math.sqrt(0.5 / count + 0.5)
   const parts = slots.map((slot) => slot.part)
   const cutter = cutterFactors(flow, draws)

@@ -23,7 +23,14 @@ export const porkFatFreeLean = (hcw: number, fat: number, eye: number) =>
 /** Lean lost per yield grade of a lamb, as a ratio (our own working figure, docs/sources.md: lamb-grade-shift). */
 const LEAN_PER_LAMB_GRADE = 0.035
 /** What is left of the spread of fatness and muscling once both are measured (docs/sources.md: measured-spread). */
-export const MEASURED_SPREAD = { fat: 0.6, lean: 0.8 }
+const MEASURED_SPREAD = { fat: 0.6, lean: 0.8 }
+
+/** The spread of an animal that is left once its fat and its eye were measured. */
+export const onceMeasured = (spread: Anatomy['spread']): Anatomy['spread'] => ({
+  ...spread,
+  fat: spread.fat * MEASURED_SPREAD.fat,
+  lean: spread.lean * MEASURED_SPREAD.lean,
+})
 
 /** Hot weights, lb, that a published grade is stated for (docs/sources.md: grade-formulas). */
 const STATED: Record<Species, readonly [number, number]> = {
@@ -87,13 +94,7 @@ export function fixedShift(anatomy: Anatomy, measured: Measured, hotKg: Kg): Ani
     moved: isMeasured ? { lean: points, fat: -points } : null,
     grade,
     outsideGrade: false,
-    spread: isMeasured
-      ? {
-          ...anatomy.spread,
-          fat: anatomy.spread.fat * MEASURED_SPREAD.fat,
-          lean: anatomy.spread.lean * MEASURED_SPREAD.lean,
-        }
-      : anatomy.spread,
+    spread: isMeasured ? onceMeasured(anatomy.spread) : anatomy.spread,
     beyond: null,
   }
 }
