@@ -108,24 +108,6 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
             @take="set(row, { ...row.portion, kerfMm: $event! } as Portion)"
           />
         </label>
-        <button
-          v-if="row.span.pieces > 0"
-          type="button"
-          class="plain-button"
-          :aria-pressed="row.portion.even === true"
-          :title="`The gauge is set near ${row.portion.thicknessMm} mm so that nothing is left over`"
-          @click="set(row, { ...row.portion, even: !row.portion.even })"
-        >
-          {{ row.portion.even ? `comes out even at ${row.span.thick.toFixed(1)} mm` : 'come out even' }}
-        </button>
-        <button
-          v-if="row.span.vertebrae > 0"
-          type="button"
-          class="plain-button"
-          @click="set(row, { kind: 'snapped', perPack: row.portion.perPack })"
-        >
-          one to a vertebra
-        </button>
       </template>
       <template v-else-if="row.portion.kind === 'snapped'">
         <span class="muted"
@@ -192,6 +174,26 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
           @take="set(row, { ...row.portion, perPack: Math.round($event!) } as Portion)"
         />
       </label>
+      <template v-if="row.portion.kind === 'sawn'">
+        <button
+          v-if="row.span.pieces > 0"
+          type="button"
+          class="plain-button"
+          :aria-pressed="row.portion.even === true"
+          :title="`The gauge is set near ${row.portion.thicknessMm} mm so that nothing is left over`"
+          @click="set(row, { ...row.portion, even: !row.portion.even })"
+        >
+          {{ row.portion.even ? `comes out even at ${row.span.thick.toFixed(1)} mm` : 'come out even' }}
+        </button>
+        <button
+          v-if="row.span.vertebrae > 0"
+          type="button"
+          class="plain-button"
+          @click="set(row, { kind: 'snapped', perPack: row.portion.perPack })"
+        >
+          one to a vertebra
+        </button>
+      </template>
       <small class="muted">
         {{ row.pieces }} in {{ row.packs }} {{ row.packs === 1 ? 'pack' : 'packs'
         }}<template v-if="row.each > 0">, {{ words.mass(row.each) }} each</template
