@@ -180,10 +180,10 @@ export async function loadFallowmere(address: string): Promise<void> {
     price('fresh-ham', 599),
     price('ground-pork', 649),
   )
-  await clover.pack('boneless-chop', 9.6, 8)
-  await clover.pack('boneless-chop', 8.9, 8)
+  await clover.pack('boneless-chop', 7.1, 8)
+  await clover.pack('boneless-chop', 6.8, 8)
   await clover.pack('tenderloin', 1.9, 2)
-  await clover.pack('back-ribs', 5.2, 2)
+  await clover.pack('back-ribs', 2.6, 2)
   await clover.pack('butt-roast', 15.4, 4)
   await clover.pack('ground-pork', 12, 12)
   await clover.pack('bones', 6.1, 1)

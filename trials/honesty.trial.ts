@@ -11,12 +11,23 @@ import { report } from './table.ts'
  * the whole animal by points of carcass, the knife by millimetres, meat left on the bone and fat left on by grams. How
  * many of them lie in the intervals that Ekko shows? An 80 % interval is honest when it holds 76 to 84 %.
  */
-const ANIMALS = 600
-/** 1 SD: points of carcass of fat and bone, CV of a cell, mm of a line, % of carcass left on bone and of fat left on, a seam. */
-const WILD = { fat: 3, bone: 0.8, cell: 0.07, mm: 5, onBone: 0.6, fatOn: 1.5, seam: 0.05 }
+const ANIMALS = 2000
+/** 1 SD: points of carcass of fat and bone, CV of a cell, % of carcass left on bone and of fat left on, a seam, what is missed on the bone, what goes to be minced. */
+const WILD = {
+  fat: 3,
+  bone: 0.8,
+  cell: 0.06,
+  onBone: 0.6,
+  fatOn: 1.5,
+  seam: 0.04,
+  onTheBone: 0.02,
+  habit: 0.06,
+}
+/** A line or a knife goes through so many mm beside where it is meant to, 1 SD. */
+const KNIFE: Record<Species, number> = { steer: 6, hog: 5, lamb: 4, broiler: 3 }
 
-/** A cut that keeps its bone has few seams to miss. */
-const ON_THE_BONE = 0.25
+/** A piece of meat is about as long as the third root of its volume, mm; a side has half of it. */
+const lengthOf = (both: number) => 100 * Math.cbrt(both / 2 / 1.05)
 
 const CASES: [Species, number, string[]][] = [
   ['hog', 85, ['bone-in-chop', 'butt-roast', 'bacon', 'fresh-ham', 'ground-pork']],
@@ -62,12 +73,17 @@ function simulate(base: Anatomy, carcass: number, random: () => number) {
           ...l,
           mm: {
             ...l.mm,
-            usual: mm(Math.min(l.mm.high, Math.max(l.mm.low, l.mm.usual + WILD.mm * normal()))),
+            usual: mm(Math.min(l.mm.high, Math.max(l.mm.low, l.mm.usual + KNIFE[base.species] * normal()))),
           },
         }
-      const off = ((WILD.mm * normal()) / 40).toFixed(3)
-      const moved = (at: string) =>
-        /[+-]\d|start|end/.test(at) ? at : `${at}${Number(off) < 0 ? '' : '+'}${off}`
+      const off = KNIFE[base.species] * normal()
+      const moved = (at: string) => {
+        const segment = base.axis.find(
+          (x) => at === x.id || (at === 'rib last' && x.rib === base.ribs?.usual),
+        )
+        const by = off / (segment?.mm ?? 0)
+        return segment ? `${at}${by < 0 ? '-' : '+'}${Math.abs(by).toFixed(3)}` : at
+      }
       return { ...l, settings: l.settings.map((s) => ({ ...s, at: moved(s.at) })) }
     }),
   }
@@ -75,19 +91,47 @@ function simulate(base: Anatomy, carcass: number, random: () => number) {
   const { balance } = cutting
   const onBone = ((1 + WILD.onBone * normal()) / 100) * carcass
   const fatOn = ((WILD.fatOn * normal()) / 100) * carcass
-  const left = 1 + (fatOn - onBone + 0.01 * carcass) / balance.products
+  const left = 1 + fatOn / balance.products
   // Where a seam is missed a muscle keeps some of its neighbour, or leaves some of itself to the trim.
-  const found: Record<string, number> = { 'all sold': balance.products * left }
+  const found: Record<string, number> = {}
   const pool = pools[base.species]
-  let missed = 0
+  const missed = { bone: 0, boned: 0 }
+  const sum = { bone: 0, boned: 0 }
   for (const c of base.cuts) {
     if (c.kind !== 'product' || c.id === pool) continue
-    const seam = WILD.seam * (keepsBone(base, c.id) ? ON_THE_BONE : 1)
-    const moved = cutting.cutKg(c.id) * seam * normal()
-    found[c.id] = (cutting.cutKg(c.id) + moved) * left
-    missed += moved
+    const own = cutting.cutKg(c.id)
+    if (own === 0) continue
+    const onTheBone = keepsBone(base, c.id)
+    const knife = Math.min(0.3, KNIFE[base.species] / lengthOf(own))
+    const moved = own * Math.hypot(knife, onTheBone ? WILD.onTheBone : WILD.seam) * normal()
+    const kind = onTheBone ? 'bone' : 'boned'
+    sum[kind] += own
+    missed[kind] += moved
+    found[c.id] = own + moved
   }
-  found[pool] = (cutting.cutKg(pool) - missed) * left
+  // What one saw cut takes from a piece its neighbours have.
+  for (const id of Object.keys(found))
+    if (keepsBone(base, id)) found[id]! *= 1 - missed.bone / (sum.bone + missed.bone)
+  // A plan that keeps its bones leaves little on them; what is left on comes off what would be minced.
+  const ground = cutting.cutKg(pool)
+  const share = (sum.boned + ground) / balance.products
+  // One who minces more takes it from what lies beside the trim of each part.
+  const habit = WILD.habit * normal()
+  let minced = 0
+  for (const slot of cutting.slots) {
+    if (!slot.holds) continue
+    const trim = slot.rows.reduce((all, r) => (r.part === base.roles.trim ? all + r.green : all), 0)
+    const beside = slot.rows.filter((r) => r.cut?.kind === 'product' && r.cut.id !== pool)
+    const all = beside.reduce((x, r) => x + r.green, 0)
+    for (const r of beside) {
+      const moved = trim * habit * (r.green / all)
+      found[r.cut!.id]! -= moved
+      minced += moved
+    }
+  }
+  found[pool] = ground + minced - missed.boned + (0.01 * carcass - onBone) * share
+  for (const id of Object.keys(found)) found[id]! *= left
+  found['all sold'] = Object.values(found).reduce((all, x) => all + x, 0)
   return found
 }
 

@@ -271,8 +271,8 @@ export interface Anatomy {
   /** Where trimmed fat goes, the part all trim is pooled in, and the cuts of discards and of losses. */
   roles: { fat: string; trim: string; discard: string; loss: string }
   /**
-   * Between-animal SDs (log) of the common factors, of a part's own weight (animal and line), and the between-cutter SD
-   * (log) of one output's share.
+   * Between-animal SDs (log) of the common factors and of a part's own weight, and the between-cutter SD (log) of what
+   * stays behind of a muscle's seam; lines and knife in mm are the same for all (core/carcass/knife.ts).
    */
   spread: { fat: number; lean: number; bone: number; place: number; cutter: number }
   map: AnatomyMap

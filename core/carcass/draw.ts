@@ -4,6 +4,7 @@ import { STAGES, type Stage } from './chain.ts'
 import { insideOf, type CutUp } from './cutUp.ts'
 import { evaluate, newYield, perturb } from './evaluate.ts'
 import { LAID, type Flow } from './flow.ts'
+import { fatOnSd, knifeSds, lineSds, toTrimSd } from './knife.ts'
 
 const SEED = 0.20261124
 const T = TISSUES.length
@@ -14,9 +15,6 @@ export interface Drawn {
   stages: Record<Stage, Float64Array>
   cut: ReadonlyMap<string, Float64Array>
 }
-
-/** How much more or less than another a cutter lets go to the trim, as a log SD (docs/sources.md: common-spread). */
-const TO_TRIM = 0.08
 
 const cutters = new WeakMap<Flow, { key: string; factors: Float64Array }>()
 
@@ -29,13 +27,19 @@ function cutterFactors(flow: Flow, draws: number): Float64Array {
   const held = cutters.get(flow)
   if (held?.key === key) return held.factors
   const normal = randomNormal.source(randomLcg(SEED / 2))(0, 1)
-  const { rowSd, rowSlot, slots } = flow[LAID]
-  const pool = slots.findIndex((slot) => slot.part === flow.anatomy.roles.trim)
+  const { rowSlot, slots } = flow[LAID]
+  const rowSd = knifeSds(flow)
+  const { roles } = flow.anatomy
+  const at = (part: string) => slots.findIndex((slot) => slot.part === part)
+  const [pool, fat] = [at(roles.trim), at(roles.fat)]
+  const habits = [toTrimSd(flow), fatOnSd(flow)]
   const factors = new Float64Array(draws * rowSd.length)
   for (let d = 0; d < draws; d++) {
-    const toTrim = Math.exp(TO_TRIM * normal())
-    for (let r = 0; r < rowSd.length; r++)
-      factors[d * rowSd.length + r] = Math.exp(rowSd[r]! * normal()) * (rowSlot[r] === pool ? toTrim : 1)
+    const [toTrim, toFat] = habits.map((sd) => Math.exp(sd * normal()))
+    for (let r = 0; r < rowSd.length; r++) {
+      const habit = rowSlot[r] === pool ? toTrim! : rowSlot[r] === fat ? toFat! : 1
+      factors[d * rowSd.length + r] = Math.exp(rowSd[r]! * normal()) * habit
+    }
   }
   cutters.set(flow, { key, factors })
   return factors
@@ -48,10 +52,10 @@ function drawnFactors(sds: readonly number[], normal: () => number): number[] {
 }
 
 /** Where the mass lies: a factor for every part, the same on both sides, as animals are built and as the lines fall. */
-function placeFactors(parts: readonly string[], sd: number, normal: () => number): number[] {
+function placeFactors(parts: readonly string[], sds: Float64Array, normal: () => number): number[] {
   const byPart = new Map<string, number>()
-  return parts.map((part) => {
-    const held = byPart.get(part) ?? Math.exp(sd * normal())
+  return parts.map((part, s) => {
+    const held = byPart.get(part) ?? Math.exp(sds[s]! * normal())
     byPart.set(part, held)
     return held
   })
@@ -76,8 +80,7 @@ export function drawLot(
   const { slots, rowCut } = flow[LAID]
   const root = Math.sqrt(count)
   const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
-  // Half of where the mass lies is the animal; half is where the knife goes through, common to all.
-  const placeSd = spread.place * Math.sqrt(0.5 / count + 0.5)
+  const placeSd = lineSds(flow, setting, inputs, count).map((line) => Math.hypot(spread.place / root, line))
   const parts = slots.map((slot) => slot.part)
   const cutter = cutterFactors(flow, draws)
   const off = slots.map((s) => s.offCarcass > 0)

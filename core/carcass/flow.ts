@@ -58,6 +58,7 @@ export interface Laid {
   shares: Record<TrimLevel, Float64Array>
   rowAdded: Float64Array
   rowYield: Float64Array
+  /** The cutter's own log SD of a row where it is known apart, or NaN. */
   rowSd: Float64Array
   lossCut: number
   /** Per slot, the length its cuts lie along, mm at the reference carcass; and mm of the axis up to each position. */
@@ -140,7 +141,7 @@ export function compile(anatomy: Anatomy): Flow {
           cut: o.cut === undefined ? -1 : cutIndex.get(o.cut)!,
           slot: o.part === undefined ? -1 : slotFor(o.part, side),
           shares: Object.fromEntries(TRIM_LEVELS.map((l) => [l, levels[l][i]!])) as Row['shares'],
-          sd: o.sd ?? anatomy.spread.cutter,
+          sd: o.sd ?? Number.NaN,
         }),
       )
       return { path, start, end: rows.length }

@@ -31,7 +31,8 @@ function upTo(axisMm: Float64Array, at: number): number {
   return at === whole ? below : below + (at - whole) * ((axisMm[whole + 1] ?? below) - below)
 }
 
-function lengthOf(length: SlotLength, axisMm: Float64Array, at: Readonly<Record<string, number>>) {
+/** Millimetres, at the reference carcass, and vertebrae of a part's length. */
+export function lengthOf(length: SlotLength, axisMm: Float64Array, at: Readonly<Record<string, number>>) {
   if (length.mm !== null) return { mm: length.mm, vertebrae: 0 }
   const place = (p: SlotLength['from']) => ('line' in p ? at[p.line]! : p.at)
   const [from, to] = [place(length.from), place(length.to)]

@@ -59,23 +59,31 @@ export function cutFigures(
   count: number,
   farm: FarmFigures,
   packs: readonly PackRow[],
-  drawn: Drawn | null,
+  known: {
+    /** What packs teach: kg of every cut; null with no packs. */
+    taught: ReadonlyMap<string, Kg> | null
+    drawn: Drawn | null
+    drawnNow: Drawn | null
+  },
 ): CutFigure[] {
   const packed = inForce(packs)
   const sale = saleOf(plan.route)
   return plannedCuts(cutting, plan, count, farm).flatMap((planned): CutFigure[] => {
-    const { cut, kg: expectedKg, pieces, price, sold, endKg, endMm } = planned
+    const { cut, pieces, price, sold, endKg, endMm } = planned
     const own = packed.filter((p) => p.cut === cut.id)
-    if (expectedKg <= NOTHING && own.length === 0) return []
+    if (planned.kg <= NOTHING && own.length === 0) return []
     const weighedKg = sumOf(own, (p) => kgOf(p.grams))
     const weighedPacks = sumOf(own, (p) => p.packs)
     const done = plan.done.has(cut.id)
-    const remainingKg = kg(done ? 0 : Math.max(0, minus(expectedKg, weighedKg)))
-    const now = plus(weighedKg, remainingKg)
+    const now = known.taught?.get(cut.id) ?? planned.kg
+    const remainingKg = kg(done ? 0 : Math.max(0, minus(now, weighedKg)))
+    // What is all weighed, or weighs more than it was taken for, is set beside what was expected without it.
+    const isBeyond = done || (own.length > 0 && remainingKg <= NOTHING)
+    const drawn = isBeyond ? known.drawn : known.drawnNow
     return [
       {
         cut,
-        expectedKg,
+        expectedKg: isBeyond ? planned.kg : now,
         range: drawn ? interval(drawn.cut.get(cut.id)!) : null,
         weighedKg,
         weighedPacks,
@@ -95,10 +103,6 @@ export function cutFigures(
     ]
   })
 }
-
-/** Kilograms of a cut in a draw: what was weighed, and what that draw leaves still to come. */
-export const drawnKg = (c: Pick<CutFigure, 'done' | 'weighedKg'>, drawn: number): number =>
-  c.done ? c.weighedKg : Math.max(c.weighedKg, drawn)
 
 /** Σ of a figure of each cut in every draw. */
 export function drawnSums(

@@ -11,14 +11,16 @@ import { measured } from '../plan/testing.ts'
 
 /** Draws of a carcass whose weight on the block is known: what varies is the animal and the cutter. */
 function drawn(species: Species, ways: Record<string, string> = {}, draws = 3000, count = 1) {
-  const c = cutUp(species, choose(ways))
-  const weights = [200, 190, 102, 100, 100]
+  const kg = ANATOMIES[species].referenceKg
+  const c = cutUp(species, choose(ways), { kg: kg * count })
+  const weights = [2, 1.9, 1.02, 1, 1].map((x) => x * kg * count)
   const d = drawLot(c.cutting, count, () => weights, draws)
   const { cuts } = c.flow.anatomy
   const saleable = Array.from({ length: draws }, (_, i) =>
     cuts.reduce((sum, cut) => (cut.kind === 'product' ? sum + d.cut.get(cut.id)![i]! : sum), 0),
   )
-  return { ...c, d, saleable, cutDraws: (id: string) => d.cut.get(id)! }
+  const points = saleable.map((x) => (x / kg / count) * 100)
+  return { ...c, kg: kg * count, d, saleable, points, cutDraws: (id: string) => d.cut.get(id)! }
 }
 
 describe('spread of total saleable share, points of carcass (our target, from memory), by a statistics package', () => {
@@ -27,7 +29,7 @@ describe('spread of total saleable share, points of carcass (our target, from me
     ['steer', 2.5],
     ['lamb', 2.5],
   ] as const)('%s: SD %d within a fifth', (species, target) => {
-    const sd = standardDeviation(drawn(species).saleable)
+    const sd = standardDeviation(drawn(species).points)
     expect(sd).toBeGreaterThan(target * 0.8)
     expect(sd).toBeLessThan(target * 1.2)
   })
@@ -36,7 +38,7 @@ describe('spread of total saleable share, points of carcass (our target, from me
 describe('draws', () => {
   it('have the mean of the central estimate, in every species, and lose no mass', () => {
     for (const species of ['hog', 'lamb', 'steer', 'broiler'] as const) {
-      const { saleable, balance, d } = drawn(
+      const { saleable, balance, d, kg } = drawn(
         species,
         species === 'broiler' ? { bird: 'bird-parts' } : {},
         1000,
@@ -45,7 +47,7 @@ describe('draws', () => {
       const added = balance.added
       for (const i of [0, 499, 999]) {
         const all = [...d.cut.values()].reduce((s, own) => s + own[i]!, 0)
-        expect(Math.abs(all - 100 - added), species).toBeLessThan(0.5 * added + 1e-6)
+        expect(Math.abs(all - kg - added), species).toBeLessThan(0.5 * added + 1e-6)
       }
     }
   })
@@ -55,7 +57,7 @@ describe('draws', () => {
   })
   it('a batch of 64 birds varies less than one, but more than an eighth: knife and lines are common to all', () => {
     const sd = (count: number) =>
-      standardDeviation([...drawn('broiler', { bird: 'bird-parts' }, 2000, count).saleable])
+      standardDeviation(drawn('broiler', { bird: 'bird-parts' }, 2000, count).points)
     expect(sd(64)).toBeLessThan(sd(1))
     expect(sd(64)).toBeGreaterThan(sd(1) / 8)
   })

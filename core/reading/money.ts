@@ -3,7 +3,7 @@ import { costsOf, feePerKg, neededPerKg, takingsPerKg, type Billed, type Worth }
 import { interval, kg, perKg, plus, sumOf, type Kg } from '#core/measure'
 import type { Plan } from '#core/plan'
 import { saleOf, type SaleRule } from '#core/rules'
-import { drawnKg, drawnSums } from './cuts.ts'
+import { drawnSums } from './cuts.ts'
 import type { CutFigure, FarmFigures, MoneyFigures, Uncovered } from './lot.ts'
 
 const kgOfAll = (cuts: readonly CutFigure[], counts: (c: CutFigure) => boolean): Kg =>
@@ -41,7 +41,7 @@ export function moneyOf(
   const { hot, aged } = drawn.stages
   const nets = sharePrice
     ? aged.map((hung) => hung * perKg(sharePrice))
-    : drawnSums(drawn, sellable, (c, own) => takingsPerKg(c.price, c.sold) * drawnKg(c, own))
+    : drawnSums(drawn, sellable, (c, own) => takingsPerKg(c.price, c.sold) * own)
   const slope = feePerKg(plan.fees)
   const costIn = (d: number) =>
     costs.total + slope.hot * (hot[d]! - billed.hot) + slope.hanging * (aged[d]! - billed.hanging)

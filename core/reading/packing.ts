@@ -16,15 +16,15 @@ export function judgePacks(base: Flow, lot: LotState, added: PackRow): Issue | n
     return issueOf('packs-too-light', 'packs', { shown, packs, eachGrams: grams / packs })
   const farm = { massUnit: shown.unit, mince: priceOf(0, shown.unit), hour: minor(0) }
   const all = [...lot.packs, added]
-  const read = reckon(base, { ...lot, packs: all }, farm)
+  const packed = sumOf(inForce(all), (p) => kgOf(p.grams))
+  // Judged against what hung, not against what these packs would make of it.
+  const read = reckon(base, { ...lot, packs: [] }, farm)
   const hanging = read.stages.find((s) => s.id === 'hanging')
   if (!hanging) {
     const most = times(heaviestCarcass(base.anatomy), lot.count)
-    const packed = sumOf(inForce(all), (p) => kgOf(p.grams))
     const figures = { packed, most, what: base.anatomy.names, count: lot.count }
     return packed > most ? issueOf('packed-above-species', 'shown', figures) : null
   }
   const most = plus(kg((hanging.range?.high ?? hanging.kg) * SLACK), read.balance.added, read.balance.kept)
-  const packed = sumOf(read.cuts, (c) => c.weighedKg)
   return packed > most ? issueOf('packed-above-carcass', 'shown', { packed, carcass: hanging.kg }) : null
 }

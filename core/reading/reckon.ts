@@ -8,8 +8,8 @@ import {
   flowWithRibs,
   sampleChain,
   solveChain,
+  type ChainPoint,
   type CutUp,
-  type Evidence,
   type Flow,
 } from '#core/carcass'
 import { worthOf } from '#core/ledger'
@@ -19,6 +19,7 @@ import { cutFigures } from './cuts.ts'
 import type { CutFigure, FarmFigures, LotState, Reckoning, Weights } from './lot.ts'
 import { moneyOf } from './money.ts'
 import { stagesOf } from './stages.ts'
+import { lessonOf } from './taught.ts'
 
 const DRAWS = 500
 
@@ -33,21 +34,33 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
   const flow = flowWithRibs(base, plan.ribs)
   const evidence = evidenceOf(lot.weighings)
   const chain = [chainUnder(flow.anatomy, plan.conventions, plan.type), plan.days, count] as const
-  const weights = weightsFrom(chain, evidence)
-  const hung = { carcass: weights?.aged ?? kg(0), live: weights?.shrunk ?? kg(0) }
-  const one = (stage: 'cold' | 'hot') => kg((weights?.[stage] ?? 0) / count)
+  const points = solveChain(...chain, evidence)
+  const asHung = points && weightsFrom(points)
+  const one = (stage: 'cold' | 'hot') => kg((asHung?.[stage] ?? 0) / count)
   const animal = animalOf(flow.anatomy, plan, one('cold'), one('hot'))
-  const cutting = cutUp(flow, plan.choices, {
-    ...hung,
-    conventions: plan.conventions,
-    factors: animal.factors,
-    count,
-  })
+  const cutAt = (weights: Weights | null) =>
+    cutUp(flow, plan.choices, {
+      carcass: weights?.aged ?? kg(0),
+      live: weights?.shrunk ?? kg(0),
+      conventions: plan.conventions,
+      factors: animal.factors,
+      count,
+    })
+  const asPlanned = cutAt(asHung)
+  const lesson = points && lessonOf(asPlanned, lot.packs, plan.done, count, points)
+  const taught = (lesson && asHung && lesson.central(asHung)) ?? null
+  const weights = taught?.weights ?? asHung
+  const cutting = taught && taught.weights.aged !== asHung!.aged ? cutAt(taught.weights) : asPlanned
   const drawn =
     weights && draws > 0
-      ? drawLot(cutting, count, sampleChain(...chain, evidence), draws, animal.spread)
+      ? drawLot(asPlanned, count, sampleChain(...chain, evidence), draws, animal.spread)
       : null
-  const cuts = cutFigures(cutting, plan, count, farm, lot.packs, drawn)
+  const drawnNow = (drawn && lesson?.draws(drawn)) ?? drawn
+  const cuts = cutFigures(cutting, plan, count, farm, lot.packs, {
+    taught: taught?.kg ?? null,
+    drawn,
+    drawnNow,
+  })
   const packed = sumOf(cuts, (c) => c.billedPacks)
   const bench = minutesOf(cutting, count, packed)
   const billed = {
@@ -73,7 +86,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     evidence,
     disagreements: disagreements(...chain, evidence),
     weights,
-    stages: weights ? stagesOf(weights, evidence, drawn, cuts, lot.packs) : [],
+    stages: weights ? stagesOf(weights, evidence, drawnNow, cuts, lot.packs) : [],
     cuts,
     balance: balanceWith(cutting.balance, cuts),
     unweighedKg: minus(
@@ -83,17 +96,12 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     bench,
     minutes: billed.minutes,
     worth,
-    money: moneyOf(plan, farm, billed, weights !== null, cuts, worth, drawn),
+    money: moneyOf(plan, farm, billed, weights !== null, cuts, worth, drawnNow),
   }
 }
 
-function weightsFrom(
-  chain: readonly [Parameters<typeof solveChain>[0], number, number],
-  evidence: readonly Evidence[],
-): Weights | null {
-  const points = solveChain(...chain, evidence)
-  return points && (Object.fromEntries(points.map((p) => [p.stage, p.kg])) as Weights)
-}
+const weightsFrom = (points: readonly ChainPoint[]): Weights =>
+  Object.fromEntries(points.map((p) => [p.stage, p.kg])) as Weights
 
 const intoCuts = (b: CutUp['balance']): Kg => plus(b.carcass, b.kept, b.added)
 

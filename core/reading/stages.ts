@@ -1,10 +1,10 @@
 import type { Drawn, Evidence, Stage } from '#core/carcass'
 import { interval, sumOf } from '#core/measure'
 import { inForce } from '#core/records'
-import { drawnKg, drawnSums } from './cuts.ts'
+import { drawnSums } from './cuts.ts'
 import type { CutFigure, PackRow, StageFigure, Weights } from './lot.ts'
 
-/** The stops on the stair: weights of the chain, what the plan would give, and what is packed so far. */
+/** The stops on the stair: weights of the chain, what comes of the plan (packs and what is still to come), what is packed so far. */
 export function stagesOf(
   weights: Weights,
   evidence: readonly Evidence[],
@@ -18,8 +18,6 @@ export function stagesOf(
     return { id, kg: weights[stage], range, weighed }
   }
   const products = cuts.filter((c) => c.cut.kind === 'product')
-  const total = (of: (c: CutFigure, drawn: number) => number) =>
-    drawn && interval(drawnSums(drawn, products, of))
   const all = products.length > 0 && products.every((c) => c.done)
   const stages: StageFigure[] = [
     at('live', 'live'),
@@ -27,17 +25,12 @@ export function stagesOf(
     at('hanging', 'aged'),
     {
       id: 'cut',
-      kg: sumOf(products, (c) => c.expectedKg),
-      range: total((_, kg) => kg),
-      weighed: false,
+      kg: sumOf(products, (c) => c.kg),
+      range: drawn && !all ? interval(drawnSums(drawn, products, (_, kg) => kg)) : null,
+      weighed: all,
     },
   ]
   if (inForce(packs).length > 0)
-    stages.push({
-      id: 'packed',
-      kg: sumOf(products, (c) => c.kg),
-      range: all ? null : total(drawnKg),
-      weighed: all,
-    })
+    stages.push({ id: 'packed', kg: sumOf(products, (c) => c.weighedKg), range: null, weighed: true })
   return stages
 }

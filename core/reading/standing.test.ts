@@ -51,7 +51,8 @@ describe('where a lot stands, and what comes next', () => {
     const aged = { ...hung.weighings[0]!, stage: 'hanging', basis: 'aged' } as const
     expect(of({ ...hung, weighings: [aged] }).key).toMatchObject({ is: 'hanging', weighed: true })
     const packing = of({ ...hot(), packs: [packOf('bacon', 5)] })
-    expect(packing.key).toMatchObject({ is: 'packed', weighed: false })
+    expect(packing.key).toMatchObject({ is: 'packed', weighed: true })
+    expect(packing.key!.kg).toBeCloseTo(5 * KG_PER_LB, 3)
     expect(of({ ...hot(), weighings: [] }).key).toBeNull()
   })
   it('the goal of Cover is cost and target over cost: $400 and a target of $100 is 125 %', () => {

@@ -70,7 +70,7 @@ export const trim: TrimFigures = {
 }
 
 /** Log SDs set so that total saleable share varies by about 2.5 points of carcass (docs/sources.md: steer-spread). */
-export const spread: Anatomy['spread'] = { fat: 0.2, lean: 0.07, bone: 0.06, place: 0.053, cutter: 0.09 }
+export const spread: Anatomy['spread'] = { fat: 0.1, lean: 0.03, bone: 0.06, place: 0.037, cutter: 0.085 }
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const PLATE = { line: 'plate-line' } as const
