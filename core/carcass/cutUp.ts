@@ -1,8 +1,8 @@
 import { TISSUES, type Cut, type Path, type SideName, type Tissue } from '#core/anatomy'
-import { kg, sumOf, type Kg, type Mm } from '#core/measure'
+import { kg, mm, sumOf, type Kg, type Mm } from '#core/measure'
 import type { Conventions } from './conventions.ts'
 import { balanceOf, evaluate, newYield, type Balance, type Yield } from './evaluate.ts'
-import { lay, type Portions, type Stretch } from './lay.ts'
+import { lay, lengthOf, lengthScale, type Portions, type Stretch } from './lay.ts'
 import { LAID, setFlow, type Choices, type Flow, type FlowSetting } from './flow.ts'
 import type { DepotFactors } from './animal.ts'
 import { pour } from './pour.ts'
@@ -37,8 +37,12 @@ export interface CutSlot {
   readonly part: string
   readonly side: SideName
   readonly path: Path
+  /** Another way behind a place along it, where it is cut two ways; `path` is then that of its front. */
+  readonly rear: { readonly at: number; readonly path: Path } | null
   /** Share of fasted live weight of a part that is no carcass; 0 for carcass. */
   readonly offCarcass: number
+  /** What its cuts are laid along, and the vertebrae in it; null where it has no length of its own. */
+  readonly length: { readonly mm: Mm; readonly vertebrae: number } | null
   /** All it holds: what hung of it, and what other parts were opened into. */
   readonly kg: Kg
   readonly tissue: TissueKg
@@ -91,7 +95,7 @@ export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   const each = kg(hung.carcass / (hung.count ?? 1))
   const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS)
   const out = evaluate(flow, setting, inputs, newYield(flow))
-  return new Cutting(flow, choices, setting, inputs, stretches, out)
+  return new Cutting(flow, choices, setting, inputs, stretches, out, lengthScale(flow, each))
 }
 
 class Cutting implements CutUp {
@@ -109,6 +113,8 @@ class Cutting implements CutUp {
     inputs: Float64Array,
     stretches: ReadonlyMap<number, Stretch>,
     y: Yield,
+    /** Of lengths, beside those of the reference carcass. */
+    readonly scale: number,
   ) {
     this[SETTING] = setting
     this[INPUTS] = inputs
@@ -159,8 +165,19 @@ class SlotView implements CutSlot {
   get path() {
     return this.laid.paths[this.of[SETTING].pathOf[this.s]!]!.path
   }
+  get rear() {
+    const rear = this.of[SETTING].rear[this.s]
+    return rear ? { at: rear.at, path: this.laid.paths[rear.pathOf]!.path } : null
+  }
   get offCarcass() {
     return this.laid.offCarcass
+  }
+  get length() {
+    const { lengths, axisMm } = this.of.flow[LAID]
+    const own = lengths[this.s]
+    if (!own) return null
+    const { mm: long, vertebrae } = lengthOf(own, axisMm, this.of.lineAt(this.side))
+    return { mm: mm(long * this.of.scale), vertebrae }
   }
   get kg(): Kg {
     const { slotKg } = this.of[YIELD]
@@ -179,6 +196,8 @@ class SlotView implements CutSlot {
       const { start, end } = this.of[SETTING]
       this.made = []
       for (let r = start[this.s]!; r < end[this.s]!; r++) this.made.push(new RowView(this.of, this.s, r))
+      const rear = this.of[SETTING].rear[this.s]
+      if (rear) for (let r = rear.start; r < rear.end; r++) this.made.push(new RowView(this.of, this.s, r))
     }
     return this.made
   }
@@ -204,8 +223,14 @@ class RowView implements CutRow {
     return kg(this.of[YIELD].rowKg[this.r]!)
   }
   get apart() {
-    const { path } = this.of.slots[this.s]!
-    return path.outputs[this.r - this.of[SETTING].start[this.s]!]?.along === null
+    const { path, rear } = this.of.slots[this.s]!
+    const behind = this.isBehind ? this.of[SETTING].rear[this.s]! : null
+    const outputs = behind ? rear!.path.outputs : path.outputs
+    return outputs[this.r - (behind?.start ?? this.of[SETTING].start[this.s]!)]?.along === null
+  }
+  private get isBehind() {
+    const { start, end } = this.of[SETTING]
+    return this.r < start[this.s]! || this.r >= end[this.s]!
   }
   get stretch() {
     return this.of[STRETCHES].get(this.r) ?? null
@@ -229,7 +254,9 @@ class RowView implements CutRow {
   }
   private tissueKg(t: number): number {
     const share = this.of.flow[LAID].shares[this.of[SETTING].trim]
-    return share[this.r * T + t]! * this.of[YIELD].slotKg[this.s * T + t]!
+    const front = this.of[SETTING].front[this.s * T + t]!
+    const part = this.isBehind ? 1 - front : front
+    return share[this.r * T + t]! * this.of[YIELD].slotKg[this.s * T + t]! * part
   }
 }
 

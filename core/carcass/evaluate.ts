@@ -33,48 +33,63 @@ export function evaluate(
   share = flow[LAID].shares[setting.trim],
 ): Yield {
   const { rowCut, rowSlot, rowAdded, rowYield, lossCut } = flow[LAID]
-  const { start, end, dust } = setting
+  const { start, end, dust, rear, front } = setting
   const { cutKg, rowKg, slotKg } = out
   cutKg.fill(0)
   slotKg.set(inputs)
   let added = 0
   for (let s = 0; s < start.length; s++) {
     const i = s * T
-    const lean = slotKg[i]!
-    const fat = slotKg[i + 1]!
-    const bone = slotKg[i + 2]!
-    const skin = slotKg[i + 3]!
-    const seam = slotKg[i + 4]!
-    const stop = end[s]!
+    const behind = rear[s]!
+    let lean = slotKg[i]!
+    let fat = slotKg[i + 1]!
+    let bone = slotKg[i + 2]!
+    let skin = slotKg[i + 3]!
+    let seam = slotKg[i + 4]!
+    let from = start[s]!
+    let stop = end[s]!
     if (lean + fat + bone + skin + seam === 0) {
-      rowKg.fill(0, start[s]!, stop)
+      rowKg.fill(0, from, stop)
+      if (behind) rowKg.fill(0, behind.start, behind.end)
       continue
     }
-    for (let r = start[s]!; r < stop; r++) {
-      const j = r * T
-      const l = share[j]! * lean
-      const f = share[j + 1]! * fat
-      const b = share[j + 2]! * bone
-      const k = share[j + 3]! * skin
-      const m = share[j + 4]! * seam
-      const green = l + f + b + k + m
-      rowKg[r] = green
-      const next = rowSlot[r]!
-      if (next >= 0) {
-        const n = next * T
-        slotKg[n]! += l
-        slotKg[n + 1]! += f
-        slotKg[n + 2]! += b
-        slotKg[n + 3]! += k
-        slotKg[n + 4]! += m
-        continue
+    for (let stretch = behind ? 0 : 1; stretch < 2; stretch++) {
+      if (behind) {
+        const isRear = stretch === 1
+        from = isRear ? behind.start : start[s]!
+        stop = isRear ? behind.end : end[s]!
+        lean = slotKg[i]! * (isRear ? 1 - front[i]! : front[i]!)
+        fat = slotKg[i + 1]! * (isRear ? 1 - front[i + 1]! : front[i + 1]!)
+        bone = slotKg[i + 2]! * (isRear ? 1 - front[i + 2]! : front[i + 2]!)
+        skin = slotKg[i + 3]! * (isRear ? 1 - front[i + 3]! : front[i + 3]!)
+        seam = slotKg[i + 4]! * (isRear ? 1 - front[i + 4]! : front[i + 4]!)
       }
-      const left = green * (1 - dust[r]!)
-      const inflow = left * rowAdded[r]!
-      const product = left * rowYield[r]!
-      added += inflow
-      cutKg[rowCut[r]!]! += product
-      cutKg[lossCut]! += green + inflow - product
+      for (let r = from; r < stop; r++) {
+        const j = r * T
+        const l = share[j]! * lean
+        const f = share[j + 1]! * fat
+        const b = share[j + 2]! * bone
+        const k = share[j + 3]! * skin
+        const m = share[j + 4]! * seam
+        const green = l + f + b + k + m
+        rowKg[r] = green
+        const next = rowSlot[r]!
+        if (next >= 0) {
+          const n = next * T
+          slotKg[n]! += l
+          slotKg[n + 1]! += f
+          slotKg[n + 2]! += b
+          slotKg[n + 3]! += k
+          slotKg[n + 4]! += m
+          continue
+        }
+        const left = green * (1 - dust[r]!)
+        const inflow = left * rowAdded[r]!
+        const product = left * rowYield[r]!
+        added += inflow
+        cutKg[rowCut[r]!]! += product
+        cutKg[lossCut]! += green + inflow - product
+      }
     }
   }
   out.added = added
@@ -95,8 +110,13 @@ export function perturb(
   const rowShare = flow[LAID].shares[setting.trim]
   const offset = d * flow[LAID].rowCut.length
   for (let s = 0; s < setting.start.length; s++) {
-    const from = setting.start[s]!
-    const to = setting.end[s]!
+    close(setting.start[s]!, setting.end[s]!)
+    const behind = setting.rear[s]
+    if (behind) close(behind.start, behind.end)
+  }
+  return share
+
+  function close(from: number, to: number) {
     let lean = 0
     let fat = 0
     let bone = 0
@@ -121,7 +141,6 @@ export function perturb(
       share[j + 4]! *= g
     }
   }
-  return share
 }
 
 /** carcass + kept + added = products + by-products + losses; `kept` came from outside the carcass (offal). */

@@ -1,6 +1,6 @@
 import type { Portion } from '#core/anatomy'
 import { mm, type Kg, type Mm } from '#core/measure'
-import { LAID, type Flow, type FlowSetting, type SlotLength } from './flow.ts'
+import { LAID, mmUpTo, type Flow, type FlowSetting, type SlotLength } from './flow.ts'
 
 /** A stretch of a part's length as a cut takes it: what comes of it in pieces, and what is left of it. */
 export interface Stretch {
@@ -24,20 +24,16 @@ export interface Stretch {
 /** How a cut is divided: as the plan says, or as usual. */
 export type Portions = ReadonlyMap<string, Portion>
 
-/** Millimetres of the axis up to a position; within a segment it lies evenly. */
-function upTo(axisMm: Float64Array, at: number): number {
-  const whole = Math.min(axisMm.length - 1, Math.floor(at))
-  const below = axisMm[whole]!
-  return at === whole ? below : below + (at - whole) * ((axisMm[whole + 1] ?? below) - below)
-}
-
 /** Millimetres, at the reference carcass, and vertebrae of a part's length. */
 export function lengthOf(length: SlotLength, axisMm: Float64Array, at: Readonly<Record<string, number>>) {
   if (length.mm !== null) return { mm: length.mm, vertebrae: 0 }
   const place = (p: SlotLength['from']) => ('line' in p ? at[p.line]! : p.at)
   const [from, to] = [place(length.from), place(length.to)]
-  return { mm: Math.max(0, upTo(axisMm, to) - upTo(axisMm, from)), vertebrae: Math.max(0, to - from) }
+  return { mm: Math.max(0, mmUpTo(axisMm, to) - mmUpTo(axisMm, from)), vertebrae: Math.max(0, to - from) }
 }
+
+/** How much longer an animal of so many kg is than the reference: lengths go with the third root of its weight. */
+export const lengthScale = (flow: Flow, each: Kg): number => Math.cbrt(each / flow.anatomy.referenceKg)
 
 /** Slices of a length: as many as are whole, or, come out even, as many as come nearest to the thickness. */
 function slices(usable: number, sawn: Extract<Portion, { kind: 'sawn' }>, kerf: number): number {
@@ -58,42 +54,49 @@ export function lay(
 ): ReadonlyMap<number, Stretch> {
   const { anatomy } = flow
   const { slots, rowCut, lengths, axisMm } = flow[LAID]
-  const scale = Math.cbrt(each / anatomy.referenceKg)
+  const scale = lengthScale(flow, each)
   const out = new Map<number, Stretch>()
   slots.forEach((slot, s) => {
     const own = lengths[s]
     if (!own) return
     const length = lengthOf(own, axisMm, setting.lineAt[slot.side === 'right' ? 'right' : 'left'])
     if (length.mm === 0) return
-    const { path, start } = slot.paths[setting.pathOf[s]!]!
+    const behind = setting.rear[s]
     const [front, rear] = own.ends
-    for (let r = start; r < setting.end[s]!; r++) {
-      const cut = anatomy.cuts[rowCut[r]!]
-      const along = path.outputs[r - start]?.along
-      if (!cut || along === null) continue
-      const [from, to] = along ?? [0, 1]
-      const portion = portions.get(cut.id) ?? cut.portion
-      const whole = length.mm * scale * (to - from)
-      const ends = ((from === 0 ? front : 0) + (to === 1 ? rear : 0)) * scale
-      const usable = Math.max(0, whole - ends)
-      const vertebrae = Math.floor(length.vertebrae * (to - from) + 1e-9)
-      const sawn = portion?.kind === 'sawn' ? portion : null
-      const kerf = sawn && path.tool === 'saw' ? sawn.kerfMm : 0
-      const pieces = sawn ? slices(usable, sawn, kerf) : portion?.kind === 'snapped' ? vertebrae : 0
-      const slice = sawn?.even ? usable / Math.max(1, pieces) : (sawn?.thicknessMm ?? 0) + kerf
-      const left = sawn ? Math.max(0, whole - pieces * slice) : 0
-      const dust = anatomy.types.length > 0 ? (pieces * kerf) / whole : 0
-      setting.dust[r] = dust
-      out.set(r, {
-        mm: mm(whole),
-        thick: mm(sawn && pieces > 0 ? slice - kerf : 0),
-        usable: mm(usable),
-        kerf: mm(kerf),
-        vertebrae,
-        pieces,
-        left: mm(left),
-        dust,
-      })
+    layRows(setting.pathOf[s]!, [0, behind?.at ?? 1])
+    if (behind) layRows(behind.pathOf, [behind.at, 1])
+
+    /** The rows of a way laid along its part, or along the stretch of it that is its own. */
+    function layRows(pathOf: number, [first, past]: readonly [number, number]) {
+      const { path, start, end } = slot.paths[pathOf]!
+      for (let r = start; r < end; r++) {
+        const cut = anatomy.cuts[rowCut[r]!]
+        const along = path.outputs[r - start]?.along
+        if (!cut || along === null) continue
+        const [from, to] = (along ?? [0, 1]).map((x) => first + x * (past - first)) as [number, number]
+        const portion = portions.get(cut.id) ?? cut.portion
+        const whole = length.mm * scale * (to - from)
+        const ends = ((from === 0 ? front : 0) + (to === 1 ? rear : 0)) * scale
+        const usable = Math.max(0, whole - ends)
+        const vertebrae = Math.floor(length.vertebrae * (to - from) + 1e-9)
+        const sawn = portion?.kind === 'sawn' ? portion : null
+        const kerf = sawn && path.tool === 'saw' ? sawn.kerfMm : 0
+        const pieces = sawn ? slices(usable, sawn, kerf) : portion?.kind === 'snapped' ? vertebrae : 0
+        const slice = sawn?.even ? usable / Math.max(1, pieces) : (sawn?.thicknessMm ?? 0) + kerf
+        const left = sawn ? Math.max(0, whole - pieces * slice) : 0
+        const dust = anatomy.types.length > 0 ? (pieces * kerf) / whole : 0
+        setting.dust[r] = dust
+        out.set(r, {
+          mm: mm(whole),
+          thick: mm(sawn && pieces > 0 ? slice - kerf : 0),
+          usable: mm(usable),
+          kerf: mm(kerf),
+          vertebrae,
+          pieces,
+          left: mm(left),
+          dust,
+        })
+      }
     }
   })
   return out

@@ -1,6 +1,6 @@
 import { depotOf, lookup, TISSUES, type Band } from '#core/anatomy'
 import type { Kg } from '#core/measure'
-import { LAID, type Flow, type FlowSetting } from './flow.ts'
+import { LAID, type Flow, type FlowSetting, type Freed } from './flow.ts'
 import type { Conventions } from './conventions.ts'
 import { AS_WRITTEN, hanging, type DepotFactors } from './animal.ts'
 import { unmet } from './conventions.ts'
@@ -30,6 +30,8 @@ export function pour(
   const { anatomy } = flow
   const { cumulative, spanSlots, slots } = flow[LAID]
   const inputs = new Float64Array(slots.length * T)
+  /** Of what is poured, what lies before the place where a slot is split. */
+  const ahead = new Float64Array(slots.length * T)
   const last = anatomy.axis.length
   let total = 0
   anatomy.bands.forEach((band, b) => {
@@ -44,6 +46,11 @@ export function pour(
     }
   })
   const scale = carcassKg / total
+  setting.rear.forEach((rear, s) => {
+    if (!rear) return
+    for (let t = s * T; t < (s + 1) * T; t++)
+      setting.front[t] = inputs[t]! > 0 ? ahead[t]! / inputs[t]! : rear.at
+  })
   for (let i = 0; i < inputs.length; i++) inputs[i]! *= scale
   pourOffCarcass(flow, setting, state, liveKg, inputs)
   return inputs
@@ -59,18 +66,49 @@ export function pour(
     band.spans.forEach((span, i) => {
       const to = span.until === 'end' ? last : Math.max(from, oblique?.[span.until] ?? at[span.until]!)
       const mass = (upTo(sums, to, t) - upTo(sums, from, t)) * factor
+      const start = from
       from = to
       if (mass === 0) return
       const { slot, below } = spans[i]!
-      if (extraction && freed && (freed === 'all' || freed.has(span.part))) {
-        inputs[extraction.slot * T + t]! += mass
-        return
-      }
+      const before = massBefore(slot, start, to, mass)
+      const taken = extraction && freed ? freedOf(freed, span.part, mass, before) : 0
+      if (extraction) inputs[extraction.slot * T + t]! += taken
+      const stays = mass - taken
+      if (stays === 0) return
       const far = span.below ? shareBeyond(band, setting.mm[side][span.below.line]!) : 0
-      inputs[slot * T + t]! += mass * (1 - far)
-      if (far > 0) inputs[below * T + t]! += mass * far
+      inputs[slot * T + t]! += stays * (1 - far)
+      ahead[slot * T + t]! += (before - takenBefore(freed, span.part, before)) * (1 - far)
+      if (far > 0) {
+        inputs[below * T + t]! += stays * far
+        ahead[below * T + t]! += massBefore(below, start, to, stays) * far
+      }
     })
+
+    /** Of a stretch's mass, what lies before the place where the slot it belongs to is split. */
+    function massBefore(slot: number, start: number, to: number, mass: number): number {
+      const rear = setting.rear[slot]
+      if (!rear) return 0
+      if (Number.isNaN(rear.position)) return mass * rear.at
+      const until = Math.min(to, Math.max(start, rear.position))
+      const all = upTo(sums, to, t) - upTo(sums, start, t)
+      return (mass * (upTo(sums, until, t) - upTo(sums, start, t))) / all
+    }
   }
+}
+
+/** How a part is freed from under another. */
+const howFreed = ({ every, from, others }: Freed, part: string) =>
+  every ? 'whole' : (from.get(part) ?? (others ? 'whole' : null))
+
+/** Of a stretch under a part, what is freed of it. */
+function freedOf(freed: Freed, part: string, mass: number, before: number): number {
+  const how = howFreed(freed, part)
+  if (how === 'front') return before
+  return how === 'rear' ? mass - before : how === 'whole' ? mass : 0
+}
+const takenBefore = (freed: Freed | undefined, part: string, before: number): number => {
+  const how = freed && howFreed(freed, part)
+  return how === 'front' || how === 'whole' ? before : 0
 }
 
 /** Share of a band that lies further from the eye than `mm`; across its reach it lies evenly. */

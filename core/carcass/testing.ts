@@ -12,6 +12,7 @@ import {
   type Conventions,
   type DepotFactors,
   type Flow,
+  type Split,
 } from './index.ts'
 
 const flows = new Map<Anatomy, Flow>()
@@ -37,6 +38,7 @@ export const choose = (
     left?: Of<string>
     right?: Of<string>
     portions?: Of<Portion>
+    splits?: Of<Split>
   } & Partial<Pick<Choices, 'trim'>> = {},
 ): Choices => ({
   paths: new SidedMap([
@@ -48,6 +50,7 @@ export const choose = (
   mm: new SidedMap(keyed(more.mm ?? {}, SIDES).map((e) => ({ ...e, value: mm(e.value) }))),
   trim: more.trim ?? 'standard',
   portions: new Map(Object.entries(more.portions ?? {})),
+  splits: new SidedMap(keyed(more.splits ?? {}, ['left', 'right'])),
 })
 
 /** A carcass cut up: what was poured into every part, what came of it, and the sums. Kilograms. */

@@ -49,6 +49,10 @@ interface IssueFigures {
   'both-sides': Nothing
   'other-half': { part: Names }
   'step-done': { part: Names }
+  'split-in-one': { part: Names }
+  'split-alike': { part: Names }
+  'split-beyond': { part: Names; typed: number; low: number; high: number }
+  'pieces-too-many': { cut: Names; typed: number; most: number; length: Mm }
   'tool-gone': { tool: string }
   'line-out-of-range': { line: Names; typed: Mm; low: Mm; high: Mm }
   'ribs-impossible': { what: Names; typed: number; low: number; high: number }

@@ -95,6 +95,18 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `The ${issue.figures.tool} is down. Say on the block card when it runs again.`
     case 'step-done':
       return `The ${small(issue.figures.part)} is ticked off as cut. Untick it on the block card first, if it is not.`
+    case 'split-in-one':
+      return `A way that takes the ${small(issue.figures.part)} whole, or in one with another part, cannot be taken along half of it.`
+    case 'split-alike':
+      return `Both stretches of the ${small(issue.figures.part)} are cut the same way. Choose another way for one of them.`
+    case 'split-beyond': {
+      const { part, typed, low, high } = issue.figures
+      return `A split at ${typed} % lies beyond the ${small(part)}. It can lie at ${low} to ${high} % of its length, from the front.`
+    }
+    case 'pieces-too-many': {
+      const { cut, typed, most, length } = issue.figures
+      return `${typed} pieces are more than ${Math.floor(length)} mm can give: ${most} of ${says.name(cut).toLowerCase()} at the thinnest a saw cuts. Ask for fewer.`
+    }
     case 'line-out-of-range': {
       const { line, typed, low, high } = issue.figures
       return `${says.name(line)} at ${typed} mm is off the meat. It can lie ${low} to ${high} mm from the eye.`

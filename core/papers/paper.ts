@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import type { Path } from '#core/anatomy'
+import type { CutSlot } from '#core/carcass'
 import type { NameSet, Outcome, Says, Tongue } from '#core/measure'
 import type { Share } from '#core/records'
 import type { Reckoning } from '#core/reading'
@@ -84,4 +86,14 @@ export const linePlaces = (about: About): { name: string; left: string; right: s
     }
     return { name: l.names[nameSet(about)], left: at('left'), right: at('right') }
   })
+}
+
+/** The ways a part is cut in, that of its front first. */
+export const waysOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>): Path[] =>
+  rear ? [path, rear.path] : [path]
+
+/** How a part is cut, in the farm's words: "Chops to 40 % of its length, then Boneless roasts". */
+export const wayWords = (slot: Pick<CutSlot, 'path' | 'rear'>, says: Pick<Says, 'name'>): string => {
+  const [front, rear] = waysOf(slot).map((p) => says.name(p.names))
+  return rear ? `${front!} to ${Math.round(slot.rear!.at * 100)} % of its length, then ${rear}` : front!
 }

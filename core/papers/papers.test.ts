@@ -16,7 +16,7 @@ import {
   type Letter,
   type PaperKind,
 } from './index.ts'
-import { lineAt, longAt, ticked, way } from '../plan/testing.ts'
+import { lineAt, longAt, splitAt, ticked, way } from '../plan/testing.ts'
 
 const read = (species: Species, said: Said[] = []): Reckoning =>
   reckon(flowOf(species), lotOf(species, said), FARM, 200)
@@ -132,6 +132,25 @@ describe('the cut sheet', () => {
     expect([loin.left, loin.right]).toEqual(['Bone-in chops, fillet left in', 'Boned joints and loin ribs'])
     expect(sheet.rows.map((row) => row.part)).not.toContain('Head')
     expect(sheet.lines[0]!.left).toContain('ribs 2 and 3')
+  })
+})
+
+describe('a part cut two ways', () => {
+  const said = (['left', 'right'] as const).map((side) => splitAt('loin', 0.4, 'loin-roasts', side))
+  const WAY = 'Bone-in chops, tenderloin left in to 40 % of its length, then Boneless roasts and back ribs'
+  it('is one step on the card, with both ways, their tools and what comes of them', () => {
+    const loin = card(read('hog', said)).steps.find((s) => s.way === WAY)!
+    expect(loin).toMatchObject({ side: 'both sides', tool: 'saw and knife' })
+    expect(loin.how).toContain('Behind it: ')
+    expect(loin.cuts.map((c) => c.name)).toEqual(expect.arrayContaining(['Bone-in loin chops', 'Back ribs']))
+  })
+  it('and one row on the cut sheet', () => {
+    const row = asked('cut-sheet', read('hog', said)).rows.find((r) => r.left === WAY)!
+    expect(row.right).toBe(WAY)
+  })
+  it('on one side only, the sides are two steps', () => {
+    const loin = card(read('hog', said.slice(0, 1))).steps.filter((s) => s.title.startsWith('Loin'))
+    expect(loin.map((s) => s.side)).toEqual(['left side', 'right side'])
   })
 })
 

@@ -1,3 +1,4 @@
+import same from 'fast-deep-equal'
 import { lookup, sidesOf, UNSURE, type Anatomy } from '#core/anatomy'
 import { issueOf, mm, type Issue, type Names } from '#core/measure'
 import type { Decision, FactBody } from '#core/records'
@@ -25,6 +26,13 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
       if (line?.kind !== 'across') return unknown('target', 'line', d.target)
       return d.value && !line.settings.some((s) => s.id === d.value)
         ? unknown('value', 'line setting', d.value)
+        : null
+    }
+    case 'split': {
+      const part = anatomy.parts.find((p) => p.id === d.target)
+      if (part?.scope !== 'side' || part.offCarcass) return unknown('target', 'part of a side', d.target)
+      return d.value && !anatomy.paths.some((p) => p.id === d.value!.path && p.part === part.id)
+        ? unknown('value', 'path', d.value.path)
         : null
     }
     case 'mm': {
@@ -122,6 +130,12 @@ function frozenBy(anatomy: Anatomy, plan: Plan, d: Decision): Issue | null {
     d.value !== plan.choices.paths.get(d.target, d.side)
   )
     return issueOf('step-done', 'value', { part: lookup(anatomy).part(d.target)!.names })
+  if (
+    d.field === 'split' &&
+    plan.steps.get(d.target, d.side) &&
+    !same(d.value, plan.choices.splits?.get(d.target, d.side) ?? null)
+  )
+    return issueOf('step-done', 'value', { part: lookup(anatomy).part(d.target)!.names })
   const line = d.field === 'line' || d.field === 'mm'
   return line && plan.steps.get('break', 'animal') ? issueOf('step-done', 'value', { part: LINE }) : null
 }
@@ -150,6 +164,13 @@ export function checkDecisions(
   return added.flatMap((d, i) => {
     const frozen = frozenBy(anatomy, before, d)
     if (frozen) return [at(frozen, i, 'value')]
+    if (d.field === 'split' && d.value) {
+      const lost = after.dropped.find(
+        (x) => x.part === d.target && x.side === d.side && x.path === d.value!.path,
+      )
+      const issue = lost?.issue ?? refusalOf(anatomy, after, d.target, [d.side], d.value.path)
+      return issue ? [at(issue, i, 'value')] : []
+    }
     if (d.field !== 'path' || !d.value) return []
     const lost = after.dropped.find((x) => x.part === d.target && x.side === d.side && x.path === d.value)
     const taken = sidesOf({ scope: d.side === 'animal' ? 'animal' : 'side' }).filter(

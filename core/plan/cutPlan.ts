@@ -1,14 +1,14 @@
 import same from 'fast-deep-equal'
 import { lookup, type Anatomy, type SideName } from '#core/anatomy'
-import { SidedMap, type Sided } from '#core/carcass'
+import { SidedMap, type Sided, type Split } from '#core/carcass'
 import { issueOf, refuse, sayIssue, type Issue, type Mm, type Names, type Outcome } from '#core/measure'
 import { cutPlanSchema, type CutPlan, type Decision, type Half } from '#core/records'
 import { unknownIn } from './check.ts'
-import { refusalOf, settle, type Plan } from './read.ts'
+import { refusalOf, settle, settleSplits, type Plan } from './read.ts'
 
 /** The cutting of a lot's plan under a name. */
 export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = ''): CutPlan {
-  const { paths, lines, mm, trim } = plan.choices
+  const { paths, lines, mm, trim, splits = [] } = plan.choices
   return {
     format: 'ekko-plan',
     version: 1,
@@ -19,6 +19,7 @@ export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = '')
     lines: [...lines].map((e) => ({ line: e.id, side: e.side as Half, setting: e.value })),
     mm: [...mm].map((e) => ({ line: e.id, side: e.side as Half, mm: e.value })),
     paths: [...paths].map((e) => ({ part: e.id, side: e.side, path: e.value })),
+    splits: [...splits].map((e) => ({ part: e.id, side: e.side as Half, split: e.value })),
     portions: [...plan.portions].map(([cut, portion]) => ({ cut, portion })),
   }
 }
@@ -42,6 +43,10 @@ export function strangersIn(anatomy: Anatomy, plan: CutPlan): Issue[] {
     ...named(
       'mm',
       plan.mm.map((l) => ({ field: 'mm', target: l.line, side: l.side, value: l.mm })),
+    ),
+    ...named(
+      'splits',
+      plan.splits.map((p) => ({ field: 'split', target: p.part, side: p.side, value: p.split })),
     ),
     ...named(
       'portions',
@@ -147,6 +152,7 @@ export function adoptPlan(
     if (now) kept.set(part, side, now)
     else kept.delete(part, side)
   }
+  const splits = splitsOf(anatomy, plan, wanted, kept, leftOut)
   const broken = plan.steps.has('break', 'animal')
   if (broken && (differ(lines, plan.choices.lines) || differ(mm, plan.choices.mm)))
     stays({ american: 'line', commonwealth: 'line' })
@@ -156,16 +162,44 @@ export function adoptPlan(
       lines: broken ? plan.choices.lines : lines,
       mm: broken ? plan.choices.mm : mm,
       portions,
+      splits,
       trim: wanted.trim,
     }),
     leftOut,
   }
 }
 
+/** The splits of a plan that can be had here; a part that is ticked off keeps its own. */
+function splitsOf(
+  anatomy: Anatomy,
+  plan: Plan,
+  wanted: CutPlan,
+  paths: Sided<string>,
+  leftOut: LeftOut[],
+): SidedMap<Split> {
+  const find = lookup(anatomy)
+  const asked = new SidedMap<Split>()
+  for (const { part, side, split } of wanted.splits) {
+    if (unknownIn(anatomy, { field: 'split', target: part, side, value: split }))
+      leftOut.push({ what: `${part}: ${split.path}`, why: 'this animal’s figures do not know it' })
+    else asked.set(part, side, split)
+  }
+  const { splits, dropped } = settleSplits(anatomy, paths, asked, plan.conventions)
+  for (const d of dropped) leftOut.push({ what: find.path(d.path)!.names.american, why: sayIssue(d.issue) })
+  for (const { id: part, side } of plan.steps) {
+    if (!find.part(part)) continue
+    const now = plan.choices.splits?.get(part, side)
+    if (now) splits.set(part, side, now)
+    else splits.delete(part, side)
+  }
+  return splits
+}
+
 const differ = (a: Sided<unknown>, b: Sided<unknown>) =>
   a.size !== b.size || [...a].some(({ id, side, value }) => b.get(id, side) !== value)
 
-type Wanted = Pick<Plan['choices'], 'paths' | 'lines' | 'mm' | 'trim'> & Pick<Plan, 'portions'>
+type Wanted = Pick<Plan['choices'], 'paths' | 'lines' | 'mm' | 'trim'> &
+  Pick<Plan, 'portions'> & { splits: Sided<Split> }
 
 /** Decisions only where the plan in force says otherwise; what the wanted one leaves open goes back to the usual. */
 function differences(plan: Plan, wanted: Wanted): Decision[] {
@@ -177,7 +211,8 @@ function differences(plan: Plan, wanted: Wanted): Decision[] {
   ) => {
     const places = new SidedMap([...now, ...then])
     for (const { id, side } of places)
-      if (now.get(id, side) !== then.get(id, side)) decisions.push(take(id, side, then.get(id, side) ?? null))
+      if (!same(now.get(id, side), then.get(id, side)))
+        decisions.push(take(id, side, then.get(id, side) ?? null))
   }
   const { choices } = plan
   walk(choices.lines, wanted.lines, (target, side, value) => ({
@@ -188,6 +223,12 @@ function differences(plan: Plan, wanted: Wanted): Decision[] {
   }))
   walk(choices.mm, wanted.mm, (target, side, value) => ({ field: 'mm', target, side: side as Half, value }))
   walk(choices.paths, wanted.paths, (target, side, value) => ({ field: 'path', target, side, value }))
+  walk(choices.splits ?? new SidedMap<Split>(), wanted.splits, (target, side, value) => ({
+    field: 'split',
+    target,
+    side: side as Half,
+    value,
+  }))
   for (const target of new Set([...plan.portions.keys(), ...wanted.portions.keys()])) {
     const value = wanted.portions.get(target) ?? null
     if (!same(plan.portions.get(target) ?? null, value))

@@ -65,4 +65,16 @@ describe('minutes grow', () => {
     const way = (id: string) => ANATOMIES.lamb.paths.find((p) => p.id === id)!.minutes
     expect(of('loin-chops') - of('loin-saddle')).toBeCloseTo(2 * way('loin-chops') - way('loin-saddle'), 9)
   })
+  it('a part cut two ways takes of each what its stretch is of the length', () => {
+    const belly = (at: number | null) =>
+      minutesOf(
+        cutUp('hog', choose({}, at === null ? {} : { splits: { belly: { at, path: 'belly-slab' } } }))
+          .cutting,
+        1,
+        0,
+      ).hand
+    const slab = hand('hog', { belly: 'belly-slab' }, 100)
+    expect(slab).not.toBeCloseTo(belly(null), 3)
+    expect(belly(0.25)).toBeCloseTo(0.25 * belly(null) + 0.75 * slab, 6)
+  })
 })

@@ -1,4 +1,5 @@
-import type { CutUp } from '#core/carcass'
+import type { Path } from '#core/anatomy'
+import type { CutSlot, CutUp } from '#core/carcass'
 
 /** Setting up and washing down, once for what is cut in a day; and one pack wrapped and labelled (docs/sources.md: minutes). */
 const SET_UP = 60
@@ -13,6 +14,10 @@ export interface BenchMinutes {
 }
 export const allMinutes = ({ hand, grind, wrap, setUp }: BenchMinutes): number => hand + grind + wrap + setUp
 
+/** A figure of the ways a part is cut in, each by the length that is its own. */
+const alongOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>, of: (path: Path) => number): number =>
+  rear ? rear.at * of(path) + (1 - rear.at) * of(rear.path) : of(path)
+
 /**
  * What cutting `count` animals by a plan takes a skilled hand: every way once on each side it is taken on, growing with
  * the carcass as faces do, weight^(2/3); so much for each kg that is ground or filled; so much for each pack.
@@ -22,8 +27,8 @@ export function minutesOf(cutting: CutUp, count: number, packs: number): BenchMi
   const size = cutting.balance.carcass / count / anatomy.referenceKg
   const taken = cutting.slots.filter((s) => s.holds && !(s.path.pair && s.side === 'right'))
   return {
-    hand: taken.reduce((sum, { path }) => sum + path.minutes, 0) * size ** (2 / 3) * count,
-    grind: taken.reduce((sum, { path, kg }) => sum + (path.perKg ?? 0) * kg, 0),
+    hand: taken.reduce((sum, s) => sum + alongOf(s, (p) => p.minutes), 0) * size ** (2 / 3) * count,
+    grind: taken.reduce((sum, s) => sum + alongOf(s, (p) => p.perKg ?? 0) * s.kg, 0),
     wrap: packs * WRAP,
     setUp: taken.length > 0 ? SET_UP : 0,
   }

@@ -21,13 +21,20 @@ export const roastFor = (eaters: number, boneIn: boolean): Kg =>
 export const thicknessFor = (length: Mm, pieces: number, kerfMm: number): Mm =>
   mm(Math.floor((length / pieces - kerfMm) * 2) / 2)
 
+/** Thinnest slice, mm, that holds together: off a saw (common practice), and off a knife. */
+const THINNEST = { sawn: 8, sliced: 3 }
+
+/** The most pieces a length can give. */
+export const mostPieces = (length: Mm, kerfMm: number): number =>
+  Math.floor(length / ((kerfMm > 0 ? THINNEST.sawn : THINNEST.sliced) + kerfMm))
+
 /** What is odd about how a cut would be divided; the plan stands all the same. */
 export function oddPortion(portion: Portion, each: Kg, span: Pick<Stretch, 'mm'> | null): string | null {
   switch (portion.kind) {
     case 'sawn':
       if (span && span.mm > 0 && portion.thicknessMm + portion.kerfMm > span.mm)
         return `${portion.thicknessMm} mm is thicker than the ${Math.floor(span.mm)} mm there are: nothing comes off whole.`
-      if (portion.thicknessMm < 8)
+      if (portion.thicknessMm < THINNEST.sawn)
         return `${portion.thicknessMm} mm on a saw shatters the bone; 12 mm is the usual thinnest.`
       return portion.thicknessMm > 80
         ? `${portion.thicknessMm} mm is a roast rather than a steak or chop.`

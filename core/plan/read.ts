@@ -1,5 +1,21 @@
-import { lookup, sidesOf, type Anatomy, type Portion, type SideName, type Tool } from '#core/anatomy'
-import { conventionIn, SidedMap, unmet, type Choices, type Conventions, type Sided } from '#core/carcass'
+import {
+  lookup,
+  sidesOf,
+  type Anatomy,
+  type Path,
+  type Portion,
+  type SideName,
+  type Tool,
+} from '#core/anatomy'
+import {
+  conventionIn,
+  SidedMap,
+  unmet,
+  type Choices,
+  type Conventions,
+  type Sided,
+  type Split,
+} from '#core/carcass'
 import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
 import type { Decision, Ending } from '#core/records'
 import { readFacts, type Facts } from './facts.ts'
@@ -86,6 +102,55 @@ function openFallbacks(anatomy: Anatomy, paths: SidedMap<string>, conventions: C
   }
 }
 
+/** Why a part cannot be split like this: a way that takes it whole, the same way twice, a door that slaughter closed. */
+export function unableSplit(
+  anatomy: Anatomy,
+  paths: Sided<string>,
+  conventions: Conventions,
+  part: string,
+  side: SideName,
+  split: Split,
+): Issue | null {
+  const find = lookup(anatomy)
+  const partData = find.part(part)
+  const [front, rear] = [find.path(paths.get(part, side) ?? partData?.fallback ?? ''), find.path(split.path)]
+  if (!partData || !front || rear?.part !== part) return null
+  if (front === rear) return issueOf('split-alike', 'split', { part: partData.names })
+  if ([front, rear].some((p) => p.pair || p.together || p.leaves))
+    return issueOf('split-in-one', 'split', { part: partData.names })
+  return closed(anatomy, rear.needs, conventions)
+}
+
+/** The splits that can stand beside the ways taken, and those that cannot. */
+export function settleSplits(
+  anatomy: Anatomy,
+  paths: Sided<string>,
+  wanted: Sided<Split>,
+  conventions: Conventions,
+): { splits: SidedMap<Split>; dropped: Dropped[] } {
+  const splits = new SidedMap(wanted)
+  const dropped: Dropped[] = []
+  for (const { id: part, side, value } of wanted) {
+    const issue = unableSplit(anatomy, paths, conventions, part, side, value)
+    if (!issue) continue
+    splits.delete(part, side)
+    dropped.push({ part, side, path: value.path, issue })
+  }
+  return { splits, dropped }
+}
+
+/** A plan's choices with other ways wanted: what they make impossible is let go, splits too. */
+export function choicesWith(
+  anatomy: Anatomy,
+  plan: Pick<Plan, 'choices'>,
+  wanted: Sided<string>,
+  conventions: Conventions,
+): Choices {
+  const { paths } = settle(anatomy, wanted, conventions)
+  const { splits } = settleSplits(anatomy, paths, plan.choices.splits ?? new SidedMap(), conventions)
+  return { ...plan.choices, paths, splits }
+}
+
 function unable(
   anatomy: Anatomy,
   paths: Sided<string>,
@@ -119,12 +184,13 @@ function closed(
 export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const last = [...latest(log.commands).values()]
   const facts = readFacts(log.facts)
-  const sided = <F extends 'path' | 'line' | 'mm'>(field: F) => new SidedMap(saidOn(last, field))
+  const sided = <F extends 'path' | 'line' | 'mm' | 'split'>(field: F) => new SidedMap(saidOn(last, field))
   const byCut = <F extends Decision['field']>(field: F) =>
     new Map(saidOn(last, field).map(({ id, value }) => [id, value]))
   const ofLot = <F extends 'trim' | 'days' | 'target' | 'ending' | 'sharePrice'>(field: F) =>
     byCut(field).get('lot') ?? null
   const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions)
+  const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
   const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
   const [floor, ceiling, sold] = [byCut('floor'), byCut('ceiling'), byCut('sold')]
   return {
@@ -135,6 +201,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
       mm: sided('mm'),
       trim: ofLot('trim') ?? 'standard',
       portions: byCut('portion'),
+      splits: settled.splits,
     },
     without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
     portions: byCut('portion'),
@@ -155,8 +222,18 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
         },
       ]),
     ),
-    dropped,
+    dropped: [...dropped, ...settled.dropped],
   }
+}
+
+/** The ways a part takes on a side: one, or that of its front and that behind. */
+function waysOf(anatomy: Anatomy, plan: Plan, part: string, side: SideName): Path[] {
+  const find = lookup(anatomy)
+  const ids = [
+    plan.choices.paths.get(part, side) ?? find.part(part)!.fallback,
+    plan.choices.splits?.get(part, side)?.path,
+  ]
+  return ids.flatMap((id) => (id === undefined ? [] : (find.path(id) ?? [])))
 }
 
 /**
@@ -175,7 +252,8 @@ export function refusalOf(
   if (path?.part !== part) return issueOf('unknown-id', 'path', { kind: 'path', id: pathId })
   const partData = find.part(part)!
   const cut = sides.find((s) => plan.steps.get(part, s))
-  if (cut && (plan.choices.paths.get(part, cut) ?? partData.fallback) !== pathId)
+  const isRear = sides.some((s) => plan.choices.splits?.get(part, s)?.path === pathId)
+  if (cut && !isRear && (plan.choices.paths.get(part, cut) ?? partData.fallback) !== pathId)
     return issueOf('step-done', 'path', { part: partData.names })
   if (plan.without.has(path.tool) && !cut) return issueOf('tool-gone', 'path', { tool: path.tool })
   const door = closed(anatomy, [...(partData.needs ?? []), ...(path.needs ?? [])], plan.conventions)
@@ -185,10 +263,12 @@ export function refusalOf(
   for (const side of sides) {
     for (const other of anatomy.parts) {
       if (other.id === part || other.scope !== partData.scope || companions.has(other.id)) continue
-      const taken = find.path(plan.choices.paths.get(other.id, side) ?? other.fallback)
-      const clash =
-        path.excludes?.find((x) => x.path === taken?.id) ?? taken?.excludes?.find((x) => x.path === path.id)
-      if (clash) return issueOf('shut-out', 'path', { reason: clash.reason, part: other.id, path: taken!.id })
+      for (const taken of waysOf(anatomy, plan, other.id, side)) {
+        const clash =
+          path.excludes?.find((x) => x.path === taken.id) ?? taken.excludes?.find((x) => x.path === path.id)
+        if (clash)
+          return issueOf('shut-out', 'path', { reason: clash.reason, part: other.id, path: taken.id })
+      }
     }
   }
   return null

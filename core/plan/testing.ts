@@ -13,6 +13,12 @@ export const way = (part: string, path: string | null, side: SideName = 'left'):
   side,
   value: path,
 })
+export const splitAt = (part: string, at: number | null, path = '', side: Half = 'left'): Of<'split'> => ({
+  field: 'split',
+  target: part,
+  side,
+  value: at === null ? null : { at, path },
+})
 export const lineAt = (line: string, setting: string | null, side: Half = 'left'): Of<'line'> => ({
   field: 'line',
   target: line,

@@ -1,7 +1,7 @@
 import { lookup, type Anatomy, type SideName } from '#core/anatomy'
 import { SidedMap, unmet } from '#core/carcass'
 import type { Decision, FactBody } from '#core/records'
-import { refusalOf, settle, takePath, type Plan } from './read.ts'
+import { choicesWith, refusalOf, takePath, type Plan } from './read.ts'
 
 /** What would have to change for a refused path: how the animal is dressed, and decisions. */
 export interface WayTo {
@@ -46,7 +46,7 @@ export function wayTo(
     const after = {
       ...plan,
       conventions,
-      choices: { ...plan.choices, paths: settle(anatomy, taken, conventions).paths },
+      choices: choicesWith(anatomy, plan, taken, conventions),
     }
     const refusal = refusalOf(anatomy, after, part, wanted, pathId)
     if (!refusal) {

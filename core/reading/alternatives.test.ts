@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { ANATOMIES, type Species } from '#core/anatomy'
 import type { Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
-import { alternativesFor, lineOptions, outputsOf, rankedBy, reckon } from './index.ts'
+import { alternativesFor, lineOptions, outputsOf, rankedBy, rearOptions, reckon } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
-import { lineAt, way } from '../plan/testing.ts'
+import { lineAt, splitAt, way } from '../plan/testing.ts'
 
 const read = (species: Species, ...said: Said[]) => reckon(flowOf(species), lotOf(species, said), FARM, 0)
 
@@ -150,5 +150,32 @@ describe('ways beside the one in force', () => {
     )!
     expect(boned.difference.takeHome).toBeLessThan(0)
     expect(boned.difference.bone).toBeGreaterThan(0)
+  })
+})
+
+describe('ways for what lies behind a place along a part', () => {
+  const sides = ['left', 'right'] as const
+  it('each is worth what the plan with it is; the way of the front, and ways of the whole part, are refused', () => {
+    const r = read('hog')
+    const found = rearOptions(r, 'loin', sides, 0.4)
+    const code = (path: string) => found.find((o) => o.path === path)!.refusal?.code
+    expect(code('loin-chops')).toBe('split-alike')
+    expect(code('loin-porchetta')).toBe('split-in-one')
+    const roasts = found.find((o) => o.path === 'loin-roasts')!
+    const then = read('hog', ...sides.map((s) => splitAt('loin', 0.4, 'loin-roasts', s)))
+    expect(roasts.difference.takeHome).toBeCloseTo(then.balance.products - r.balance.products, 9)
+    expect(roasts.difference.minutes).toBeCloseTo(then.minutes - r.minutes, 9)
+    expect(rearOptions(then, 'loin', sides, 0.4).find((o) => o.inForce)).toMatchObject({
+      path: 'loin-roasts',
+    })
+  })
+  it('a way of the front that takes the whole part ends the split: what it is worth is the plan without', () => {
+    const split = read('hog', ...sides.map((s) => splitAt('loin', 0.4, 'loin-roasts', s)))
+    const rolled = alternativesFor(split, 'loin', sides).find((a) => a.path === 'loin-porchetta')!
+    const then = read(
+      'hog',
+      ...sides.flatMap((s) => [way('loin', 'loin-porchetta', s), way('belly', 'belly-porchetta', s)]),
+    )
+    expect(rolled.whole.takeHome).toBeCloseTo(then.balance.products, 9)
   })
 })

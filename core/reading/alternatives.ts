@@ -1,8 +1,8 @@
 import { lookup, type SideName } from '#core/anatomy'
-import { cutUp, SidedMap, type Choices, type CutUp, type SidedEntry } from '#core/carcass'
+import { cutUp, SidedMap, type Choices, type CutUp, type SidedEntry, type Split } from '#core/carcass'
 import { afterBench, lessWorth, worthOf, type Worth } from '#core/ledger'
 import { kg, plus, type Issue, type Kg, sumOf } from '#core/measure'
-import { allMinutes, minutesOf, refusalOf, settle, takePath, type Plan } from '#core/plan'
+import { allMinutes, minutesOf, choicesWith, refusalOf, takePath, unableSplit, type Plan } from '#core/plan'
 import { plannedCuts } from './cuts.ts'
 import type { Reckoning } from './lot.ts'
 
@@ -56,7 +56,7 @@ export function worthAs(read: Reckoning, cutting: CutUp): Worth {
 /** The plan's choices with ways taken, and what they make impossible let go. */
 export function withPaths(read: Reckoning, plan: Plan, taken: Iterable<SidedEntry<string>>): Choices {
   const wanted = new SidedMap([...plan.choices.paths, ...taken])
-  return { ...plan.choices, paths: settle(read.flow.anatomy, wanted, plan.conventions).paths }
+  return choicesWith(read.flow.anatomy, plan, wanted, plan.conventions)
 }
 
 /** The way a part takes on a side under a plan. */
@@ -102,6 +102,36 @@ export function alternativesFor(
         difference: lessWorth(whole, now),
         outputs: cutting ? outputsOf(cutting, part, sides) : [],
       }
+    })
+}
+
+/** A way that could be taken behind a place along a part, valued in the whole plan; refused ones with their reason. */
+export type RearOption = Pick<Alternative, 'path' | 'inForce' | 'refusal' | 'difference'>
+
+/** Every way of a part for what lies behind `at` of its length, on sides cut alike before it. */
+export function rearOptions(
+  read: Reckoning,
+  part: string,
+  sides: readonly SideName[],
+  at: number,
+): RearOption[] {
+  const { plan, flow } = read
+  const now = worthAs(read, cutAs(read, plan.choices))
+  return lookup(flow.anatomy)
+    .pathsOf(part)
+    .map(({ id }): RearOption => {
+      const split = { at, path: id }
+      const unable = sides
+        .map((s) => unableSplit(flow.anatomy, plan.choices.paths, plan.conventions, part, s, split))
+        .find((issue) => issue !== null)
+      const refusal = unable ?? refusalOf(flow.anatomy, plan, part, sides, id)
+      const inForce = sides.every((s) => plan.choices.splits?.get(part, s)?.path === id)
+      const splits = new SidedMap<Split>([
+        ...(plan.choices.splits ?? []),
+        ...sides.map((side) => ({ id: part, side, value: split })),
+      ])
+      const whole = refusal ? now : worthAs(read, cutAs(read, { ...plan.choices, splits }))
+      return { path: id, inForce, refusal, difference: lessWorth(whole, now) }
     })
 }
 

@@ -23,8 +23,17 @@ export { libraryOf } from './library.ts'
 export type { CutEntry, PartEntry } from './library.ts'
 export { differencesOf, sayDifference, valuePlan } from './compare.ts'
 export type { Difference, PlanFigures } from './compare.ts'
-export { alternativesFor, cutAs, lineOptions, outputsOf, rankedBy, RANKS, worthAs } from './alternatives.ts'
-export type { Alternative, Output, Rank } from './alternatives.ts'
+export {
+  alternativesFor,
+  cutAs,
+  lineOptions,
+  outputsOf,
+  rankedBy,
+  RANKS,
+  rearOptions,
+  worthAs,
+} from './alternatives.ts'
+export type { Alternative, Output, Rank, RearOption } from './alternatives.ts'
 export { replan } from './replan.ts'
 export type { Change, Replan, Trouble } from './replan.ts'
 export {

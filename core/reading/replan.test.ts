@@ -5,7 +5,7 @@ import { checkDecisions, takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { alternativesFor, reckon, replan, type Trouble } from './index.ts'
 import { FARM as farm, lotOf } from './testing.ts'
-import { down, ticked } from '../plan/testing.ts'
+import { down, splitAt, ticked, way } from '../plan/testing.ts'
 const HOT_LB: Record<Species, number> = { hog: 185, lamb: 60, steer: 700, broiler: 165 }
 const again = (species: Species, trouble: Trouble, before: Said[] = []) => {
   const lot = lotOf(species, before, 'hot', HOT_LB[species])
@@ -132,6 +132,24 @@ describe('planning again from here', () => {
     expect(same.length).toBeGreaterThan(1)
     const hock = found.changes.find((c) => c.part === 'hind-hock')!
     expect(path(hock.to).tool).not.toBe('saw')
+  })
+  it('a loin cut two ways goes one way when the saw behind the split is down, or when it is miscut', () => {
+    const loin: Said[] = (['left', 'right'] as const).flatMap((side) => [
+      way('loin', 'loin-boneless-chops', side),
+      splitAt('loin', 0.6, 'loin-chops', side),
+    ])
+    for (const trouble of [
+      { kind: 'tool', tool: 'saw' },
+      { kind: 'miscut', part: 'loin' },
+    ] as const) {
+      const { found, after, lot } = again('hog', trouble, loin)
+      expect(after.cutting.slot('loin', 'left')!.rear).toBeNull()
+      expect(found.changes.some((c) => c.part === 'loin' && c.from === 'loin-chops')).toBe(true)
+      expect(checkDecisions(ANATOMIES.hog, lot, found.decisions, false)).toEqual([])
+    }
+    expect(
+      again('hog', { kind: 'condemned', part: 'liver' }, loin).after.cutting.slot('loin', 'left')!.rear,
+    ).not.toBeNull()
   })
   it('what is off the carcass takes no hands', () => {
     const kept = takePath(ANATOMIES.hog, 'liver', ['animal'], 'liver-kept')

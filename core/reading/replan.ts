@@ -1,7 +1,8 @@
 import { lookup, sidesOf, type SideName, type Tool } from '#core/anatomy'
+import { SidedMap, type Split } from '#core/carcass'
 import { afterBench, lessWorth, type Worth } from '#core/ledger'
 import type { Plan } from '#core/plan'
-import type { Decision } from '#core/records'
+import type { Decision, Half } from '#core/records'
 import {
   alternativesFor,
   cutAs,
@@ -52,6 +53,7 @@ export function replan(read: Reckoning, trouble: Trouble): Replan {
     now = { ...plan, without: new Set([...plan.without, trouble.tool]) }
     down.push({ field: 'without', target: trouble.tool, side: 'animal', value: true })
   }
+  now = { ...now, choices: { ...now.choices, splits: splitsLeft(read, now, trouble) } }
   for (const part of read.flow.anatomy.parts) {
     const sides = sidesOf(part).filter((s) => concerned(read, now, trouble, part.id, s))
     for (const group of alike(sides, (s) => pathIn(read, now, part.id, s))) {
@@ -64,15 +66,42 @@ export function replan(read: Reckoning, trouble: Trouble): Replan {
         now = { ...now, choices: withPaths(read, now, entriesOf(read, part.id, group, chosen.path)) }
     }
   }
-  const changes = changesOf(read, now)
+  const unsplit = splitsLost(read, now)
+  const changes = [...changesOf(read, now), ...unsplit]
   const worth = (p: Plan) => worthAs(read, cutAs(read, p.choices))
   return {
     changes,
-    decisions: [...down, ...changes.flatMap(decisionsOf)],
+    decisions: [...down, ...changesOf(read, now).flatMap(decisionsOf), ...unsplit.flatMap(oneWay)],
     stuck,
     difference: lessWorth(worth(now), worth(plan)),
   }
 }
+
+/** Parts cut two ways that can stay so: a miscut one is planned whole, as is one whose rear needs a tool that is down. */
+function splitsLeft(read: Reckoning, plan: Plan, trouble: Trouble): SidedMap<Split> {
+  const left = new SidedMap<Split>()
+  for (const { id, side, value } of plan.choices.splits ?? []) {
+    const isDown =
+      trouble.kind === 'tool' && lookup(read.flow.anatomy).path(value.path)?.tool === trouble.tool
+    const isLost = isDown || (trouble.kind === 'miscut' && trouble.part === id)
+    if (!isLost || read.plan.steps.get(id, side)) left.set(id, side, value)
+  }
+  return left
+}
+
+/** Parts that were cut two ways and no longer are: what lay behind goes the way of the front. */
+const splitsLost = (read: Reckoning, now: Plan): Change[] =>
+  [...(read.plan.choices.splits ?? [])]
+    .filter(({ id, side }) => !now.choices.splits?.has(id, side))
+    .map(({ id, side, value }) => ({
+      part: id,
+      sides: [side],
+      from: value.path,
+      to: pathIn(read, now, id, side),
+    }))
+
+const oneWay = ({ part, sides }: Change): Decision[] =>
+  sides.map((side) => ({ field: 'split', target: part, side: side as Half, value: null }))
 
 /** Parts that are cut otherwise than planned, both sides together where they were and will be alike. */
 const changesOf = (read: Reckoning, now: Plan): Change[] =>

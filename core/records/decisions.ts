@@ -4,6 +4,7 @@ import { entrySchema } from './entry.ts'
 import { amountSchema, figureSchema } from './figures.ts'
 import { ENDINGS, HALVES, SIDES, TOOLS, TRIM_LEVELS } from './lists.ts'
 import { portionSchema } from './portion.ts'
+import { splitSchema } from './split.ts'
 import { idSchema, keySchema as id } from './text.ts'
 
 /** Whole thousandths of a minor unit per kg or lb. Ten million minor units per unit is past any meat. */
@@ -32,6 +33,7 @@ export const decisionSchema = z.discriminatedUnion('field', [
     side: half,
     value: figureSchema(0, 1000).transform(mm).nullable(),
   }),
+  z.object({ field: z.literal('split'), target: id, side: half, value: splitSchema.nullable() }),
   z.object({ field: z.literal('trim'), ...lot, value: z.enum(TRIM_LEVELS).nullable() }),
   z.object({
     field: z.literal('without'),

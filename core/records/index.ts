@@ -23,6 +23,7 @@ export type { Attachment, Cost, Fact, FactBody, Fee, NewFact, Observation, Tick 
 export { commandSchema, decisionSchema, unitPriceSchema } from './decisions.ts'
 export type { Command, Decision, Field } from './decisions.ts'
 export { portionSchema } from './portion.ts'
+export { SPLIT_BOUNDS, splitSchema } from './split.ts'
 export type { Portion } from './portion.ts'
 export { ownAdditionsSchema, ownVersionSchema } from './own.ts'
 export type { OwnAdditions, OwnVersion } from './own.ts'

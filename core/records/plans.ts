@@ -4,6 +4,7 @@ import { revisionSchema } from './entry.ts'
 import { figureSchema } from './figures.ts'
 import { HALVES, SIDES, SPECIES, TRIM_LEVELS } from './lists.ts'
 import { portionSchema } from './portion.ts'
+import { splitSchema } from './split.ts'
 import { idSchema, keySchema as id, lineSchema, textSchema } from './text.ts'
 import { instantSchema } from './time.ts'
 
@@ -20,6 +21,11 @@ export const cutPlanSchema = z.object({
   lines: z.array(z.object({ line: id, side: half, setting: id })).max(60),
   mm: z.array(z.object({ line: id, side: half, mm: figureSchema(0, 1000).transform(mm) })).max(40),
   paths: z.array(z.object({ part: id, side: z.enum(SIDES), path: id })).max(300),
+  /** Parts cut two ways along their length; plans kept before there were any have none. */
+  splits: z
+    .array(z.object({ part: id, side: half, split: splitSchema }))
+    .max(100)
+    .default([]),
   portions: z.array(z.object({ cut: id, portion: portionSchema })).max(200),
 })
 export type CutPlan = z.infer<typeof cutPlanSchema>

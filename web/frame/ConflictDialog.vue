@@ -44,6 +44,11 @@ function sayDecision(d: Decision): Said {
   const what = `${nameOf(d.target) ?? d.field}${side}: ${d.field}`
   if (d.value === null) return { what, value: 'the usual' }
   if (d.field === 'portion') return { what, value: sayPortion(d.value) }
+  if (d.field === 'split') {
+    const way = anatomy.value?.paths.find((p) => p.id === d.value!.path)
+    const percent = Math.round(d.value.at * 100)
+    return { what, value: `behind ${percent} %: ${way ? words.name(way.names) : d.value.path}` }
+  }
   if (typeof d.value === 'object') return { what, value: words.price(d.value) }
   const path = d.field === 'path' ? anatomy.value?.paths.find((p) => p.id === d.value) : undefined
   return { what, value: path ? words.name(path.names) : String(d.value) }

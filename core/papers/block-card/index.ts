@@ -13,6 +13,8 @@ import {
   linePlaces,
   numbered,
   paperKind,
+  waysOf,
+  wayWords,
   type About,
 } from '../paper.ts'
 
@@ -123,20 +125,21 @@ function opening(
     const slot = read.cutting.slot(part.id, side)
     return slot?.holds && !slot.path.leaves ? [slot] : []
   })
-  return [...new Set(taken.map((t) => t.path))].flatMap((path): CardStep[] => {
-    const own = taken.filter((t) => t.path === path)
+  return [...new Set(taken.map((t) => wayWords(t, says)))].flatMap((way): CardStep[] => {
+    const own = taken.filter((t) => wayWords(t, says) === way)
+    const ways = waysOf(own[0]!)
     const weights = new Map<string, number>()
     for (const r of rows) if (own.includes(r.slot)) weights.set(r.cut, (weights.get(r.cut) ?? 0) + r.shown)
-    if (path.minutes === 0 && weights.size === 0) return []
+    if (ways.every((p) => p.minutes === 0) && weights.size === 0) return []
     return [
       {
         marks: own.map((t) => ({ target: part.id, side: t.side })),
         side: sideWord(own.map((t) => t.side)),
         title: says.name(part.names),
-        way: says.name(path.names),
-        how: path.steps,
-        tool: path.tool,
-        caution: path.caution ?? '',
+        way,
+        how: ways.map((p) => p.steps).join(' Behind it: '),
+        tool: [...new Set(ways.map((p) => p.tool))].join(' and '),
+        caution: [...new Set(ways.flatMap((p) => p.caution ?? []))].join(' '),
         cuts: [...weights].map(([id, mass]) => {
           const { cut, pieces } = read.cuts.find((c) => c.cut.id === id)!
           return { name: says.name(cut.names), weight: weight(mass), pieces }

@@ -11,6 +11,8 @@ import {
   numbered,
   paperKind,
   routeWords,
+  waysOf,
+  wayWords,
   type About,
 } from '../paper.ts'
 
@@ -39,14 +41,14 @@ function rowsOf({ read, says }: About): CutSheet['rows'] {
   const { cutting, flow } = read
   const at = (part: string, side: SideName) => {
     const slot = cutting.slot(part, side)
-    return slot && slot.kg > 0 ? slot.path : null
+    return slot && slot.kg > 0 ? slot : null
   }
   return flow.anatomy.parts.flatMap((part) => {
     const sides = sidesOf(part)
     const [left, right] = [at(part.id, sides[0]!), at(part.id, sides.at(-1)!)]
     if (!left && !right) return []
-    const word = (path: typeof left) => (path ? says.name(path.names) : NOT_THERE)
-    const notes = new Set([left, right].flatMap((p) => p?.steps ?? []))
+    const word = (slot: typeof left) => (slot ? wayWords(slot, says) : NOT_THERE)
+    const notes = new Set([left, right].flatMap((s) => (s ? waysOf(s).map((p) => p.steps) : [])))
     return [
       {
         part: says.name(part.names),

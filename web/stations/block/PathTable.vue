@@ -12,6 +12,7 @@ import { useWords } from '../../state/words.ts'
 import LineChoices from './LineChoices.vue'
 import OutputBar from './OutputBar.vue'
 import PortionPane from './PortionPane.vue'
+import SplitPane from './SplitPane.vue'
 import { usePathChoice } from './pathChoice.ts'
 
 const { body, read, lot, part, sides, rank } = useReading()
@@ -80,6 +81,8 @@ const rows = computed(() =>
   }),
 )
 const inForce = computed(() => rows.value.find((r) => r.inForce))
+/** The way of what lies behind a split. */
+const behind = computed(() => read.value.cutting.slot(part.value, chosenSides.value[0]!)?.rear?.path ?? null)
 const tone = (n: number) => (n > 0 ? 'good' : n < 0 ? 'bad' : 'muted')
 const spoken = (a: Pick<Alternative, 'difference'>) =>
   `take-home ${words.massChange(a.difference.takeHome)}${priced.value ? `, money ${words.moneyChange(a.difference.money)}` : ''}`
@@ -208,9 +211,11 @@ const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
       </tbody>
     </table>
     <LineChoices />
+    <SplitPane />
     <PortionPane />
     <div v-if="inForce" class="how">
       <p><b>How:</b> {{ inForce.path.steps }}</p>
+      <p v-if="behind"><b>Behind it:</b> {{ behind.steps }}</p>
       <p v-if="inForce.path.caution" class="care">
         <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ inForce.path.caution }}
       </p>

@@ -2,7 +2,7 @@
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import { fromKg, kg, massDigits, mm, parseMass, refuse, toKg, type Kg, type Outcome } from '#core/measure'
-import { EATERS, keepsBone, oddPortion, portionFor, roastFor, thicknessFor } from '#core/plan'
+import { EATERS, keepsBone, mostPieces, oddPortion, portionFor, roastFor, thicknessFor } from '#core/plan'
 import { cutsOfPart } from '#core/reading'
 import type { Portion } from '#core/records'
 import FigureInput from '../../pieces/FigureInput.vue'
@@ -49,6 +49,21 @@ const number =
       ? { ok: true, value }
       : refuse('number-unreadable', field, { typed, low, high })
   }
+/** So many pieces of a length, if it can give them. */
+function pieces(row: Row): (typed: string) => Outcome<number> {
+  return (typed) => {
+    const out = number(1, 999, 'pieces')(typed)
+    const most = mostPieces(row.span.mm, row.span.kerf)
+    return !out.ok || out.value <= most
+      ? out
+      : refuse('pieces-too-many', 'pieces', {
+          cut: row.cut.names,
+          typed: out.value,
+          most,
+          length: row.span.mm,
+        })
+  }
+}
 function weight(typed: string): Outcome<Kg> {
   const out = parseMass(typed, words.unit.value, 'portion')
   return out.ok ? { ok: true, value: toKg(out.value.value, out.value.unit) } : out
@@ -88,7 +103,7 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
           ><span>or pieces {{ row.pieces > 1 ? 'a side' : '' }}</span>
           <FigureInput
             :shown="String(row.span.pieces)"
-            :read="number(1, 200, 'pieces')"
+            :read="pieces(row)"
             :label="`Pieces of ${words.name(row.cut.names)} a side`"
             @take="
               set(row, {
