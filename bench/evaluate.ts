@@ -14,7 +14,8 @@ import { gramsOf, kg, minor, priceOf } from '#core/measure'
 import { alternativesFor, reckon, type LotState } from '#core/reading'
 // The floor is measured inside the room whose speed is measured; nothing else looks at its arrays.
 import { evaluate, newYield } from '../core/carcass/evaluate.ts'
-import { LAID, setFlow } from '../core/carcass/flow.ts'
+import { LAID } from '../core/carcass/flow.ts'
+import { setFlow } from '../core/carcass/setting.ts'
 import { pour } from '../core/carcass/pour.ts'
 
 /** Times of the figures the Block shows, as ratios to a bare typed-array loop over the same outputs, one run, one machine. */

@@ -171,7 +171,16 @@ export interface Kitchen {
 export interface WayMore extends Partial<
   Pick<
     Path,
-    'needs' | 'perKg' | 'pair' | 'leaves' | 'extracts' | 'together' | 'excludes' | 'shutsOut' | 'caution'
+    | 'needs'
+    | 'perKg'
+    | 'leanest'
+    | 'pair'
+    | 'leaves'
+    | 'extracts'
+    | 'together'
+    | 'excludes'
+    | 'shutsOut'
+    | 'caution'
   >
 > {
   loss?: string

@@ -134,6 +134,8 @@ export interface Path {
   /** Besides, minutes for each kg that goes through: grinding, filling. */
   perKg?: number
   tool: Tool
+  /** Of trim that is made to a recipe: fat is added to it from what was trimmed off until it is no leaner, a share of chemical lean. */
+  leanest?: number
   needs?: string[]
   /** Occupies both sides at once. */
   pair?: boolean

@@ -1,5 +1,6 @@
 import { TISSUES } from '#core/anatomy'
 import { kg, type Kg } from '#core/measure'
+import { blend } from './blend.ts'
 import { LAID, type Flow, type FlowSetting } from './flow.ts'
 
 const T = TISSUES.length
@@ -33,13 +34,14 @@ export function evaluate(
   share = flow[LAID].shares[setting.trim],
 ): Yield {
   const { rowCut, rowSlot, rowAdded, rowYield, lossCut } = flow[LAID]
-  const { start, end, dust, rear, front } = setting
+  const { start, end, dust, rear, front, blend: blended } = setting
   const { cutKg, rowKg, slotKg } = out
   cutKg.fill(0)
   slotKg.set(inputs)
   let added = 0
   for (let s = 0; s < start.length; s++) {
     const i = s * T
+    if (blended && s === blended.trim) blend(slotKg, blended)
     const behind = rear[s]!
     let lean = slotKg[i]!
     let fat = slotKg[i + 1]!

@@ -1,7 +1,8 @@
 import { TISSUES, type Species } from '#core/anatomy'
 import { kg, type Kg } from '#core/measure'
 import { evaluate, newYield } from './evaluate.ts'
-import { LAID, NO_CHOICES, setFlow, type Flow, type FlowSetting } from './flow.ts'
+import { LAID, NO_CHOICES, type Flow, type FlowSetting } from './flow.ts'
+import { setFlow } from './setting.ts'
 import { lengthOf } from './lay.ts'
 import { pour } from './pour.ts'
 

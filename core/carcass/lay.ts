@@ -1,6 +1,7 @@
 import type { Portion } from '#core/anatomy'
 import { mm, type Kg, type Mm } from '#core/measure'
-import { LAID, mmUpTo, type Flow, type FlowSetting, type SlotLength } from './flow.ts'
+import { mmUpTo } from './setting.ts'
+import { LAID, type Flow, type FlowSetting, type SlotLength } from './flow.ts'
 
 /** A stretch of a part's length as a cut takes it: what comes of it in pieces, and what is left of it. */
 export interface Stretch {

@@ -56,6 +56,7 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'sold':
       return anatomy.cuts.some((c) => c.id === d.target) ? null : unknown('target', 'cut', d.target)
     case 'trim':
+    case 'lean':
     case 'without':
     case 'target':
     case 'ending':

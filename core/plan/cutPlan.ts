@@ -8,7 +8,7 @@ import { refusalOf, settle, settleSplits, type Plan } from './read.ts'
 
 /** The cutting of a lot's plan under a name. */
 export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = ''): CutPlan {
-  const { paths, lines, mm, trim, splits = [] } = plan.choices
+  const { paths, lines, mm, trim, lean = null, splits = [] } = plan.choices
   return {
     format: 'ekko-plan',
     version: 1,
@@ -16,6 +16,7 @@ export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = '')
     name,
     says,
     trim,
+    lean,
     lines: [...lines].map((e) => ({ line: e.id, side: e.side as Half, setting: e.value })),
     mm: [...mm].map((e) => ({ line: e.id, side: e.side as Half, mm: e.value })),
     paths: [...paths].map((e) => ({ part: e.id, side: e.side, path: e.value })),
@@ -164,6 +165,7 @@ export function adoptPlan(
       portions,
       splits,
       trim: wanted.trim,
+      lean: wanted.lean,
     }),
     leftOut,
   }
@@ -199,7 +201,7 @@ const differ = (a: Sided<unknown>, b: Sided<unknown>) =>
   a.size !== b.size || [...a].some(({ id, side, value }) => b.get(id, side) !== value)
 
 type Wanted = Pick<Plan['choices'], 'paths' | 'lines' | 'mm' | 'trim'> &
-  Pick<Plan, 'portions'> & { splits: Sided<Split> }
+  Pick<Plan, 'portions'> & { splits: Sided<Split>; lean: number | null }
 
 /** Decisions only where the plan in force says otherwise; what the wanted one leaves open goes back to the usual. */
 function differences(plan: Plan, wanted: Wanted): Decision[] {
@@ -236,5 +238,7 @@ function differences(plan: Plan, wanted: Wanted): Decision[] {
   }
   if (choices.trim !== wanted.trim)
     decisions.push({ field: 'trim', target: 'lot', side: 'animal', value: wanted.trim })
+  if ((choices.lean ?? null) !== wanted.lean)
+    decisions.push({ field: 'lean', target: 'lot', side: 'animal', value: wanted.lean })
   return decisions
 }

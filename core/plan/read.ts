@@ -180,6 +180,8 @@ function closed(
   return issueOf('door-closed', 'path', { wanted: wanted ? c.on : c.off, is: wanted ? c.off : c.on })
 }
 
+const leanOf = (lean: number | null): Pick<Choices, 'lean'> => (lean === null ? {} : { lean })
+
 /** Reads a plan off what was decided and what is so, for one anatomy. */
 export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const last = [...latest(log.commands).values()]
@@ -187,7 +189,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const sided = <F extends 'path' | 'line' | 'mm' | 'split'>(field: F) => new SidedMap(saidOn(last, field))
   const byCut = <F extends Decision['field']>(field: F) =>
     new Map(saidOn(last, field).map(({ id, value }) => [id, value]))
-  const ofLot = <F extends 'trim' | 'days' | 'target' | 'ending' | 'sharePrice'>(field: F) =>
+  const ofLot = <F extends 'trim' | 'lean' | 'days' | 'target' | 'ending' | 'sharePrice'>(field: F) =>
     byCut(field).get('lot') ?? null
   const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions)
   const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
@@ -200,6 +202,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
       lines: sided('line'),
       mm: sided('mm'),
       trim: ofLot('trim') ?? 'standard',
+      ...leanOf(ofLot('lean')),
       portions: byCut('portion'),
       splits: settled.splits,
     },

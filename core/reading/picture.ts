@@ -36,6 +36,12 @@ export function flowPicture(read: Reckoning): FlowLink[] {
       link(slot.part, '→X', minus(green, own))
       link('added', '→X', minus(added, fromAdded))
     }
+  // Fat that is put to the trim, or pulled off it.
+  const { trim, fat } = cutting.flow.anatomy.roles
+  const into = sumOf([...links.values()], (l) => (l.to === trim ? l.kg : kg(0)))
+  const blended = minus(cutting.partKg(trim), into)
+  link(fat, trim, blended)
+  link(trim, fat, kg(-blended))
   const opened = new Map<string, Kg>()
   for (const { to, kg: mass } of links.values()) opened.set(to, plus(opened.get(to) ?? kg(0), mass))
   for (const part of new Set(cutting.slots.map((s) => s.part))) {

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
 import { takePath, type Said } from '#core/plan'
+import { chemicalLean } from '#core/carcass'
 import { flowOf } from '../carcass/testing.ts'
-import { chemicalLean, flowPicture, LEAN_CLASSES, reckon, trimLedger, type Reckoning } from './index.ts'
+import { flowPicture, LEAN_CLASSES, leanOptions, reckon, trimLedger, type Reckoning } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
-import { way } from '../plan/testing.ts'
+import { onLot, way } from '../plan/testing.ts'
 
 const read = (species: Species, said: Said[] = []): Reckoning =>
   reckon(flowOf(species), lotOf(species, said), FARM, 200)
@@ -91,16 +92,16 @@ describe('the trim by lean', () => {
     expect(use!.names).toBe(r.flow.anatomy.cuts.find((c) => c.id === 'ground-pork')!.names)
   })
   it('sausage under a fifth of fat is dry; it wants 28 %', () => {
-    const sausage: Said = way('trim', 'trim-sausage', 'animal')
+    const half: Said = way('trim', 'trim-half', 'animal')
     const lean = trimLedger(
       read('hog', [
-        sausage,
+        half,
         ...both('hog', 'leg', 'leg-grind'),
         ...both('hog', 'jowl', 'jowl-cured'),
         ...both('hog', 'belly', 'belly-slab'),
       ]),
     )!
-    const fat = trimLedger(read('hog', [sausage]))!
+    const fat = trimLedger(read('hog', [half]))!
     for (const x of [lean, fat]) {
       expect(x.sausage!.fat).toBeCloseTo(1 - x.lean, 9)
       expect(x.sausage!.kg).toBe(x.uses.find((u) => u.cut === 'sausage')!.in)
@@ -111,6 +112,78 @@ describe('the trim by lean', () => {
   })
   it('a bird roasted whole gives none', () =>
     expect(trimLedger(read('broiler'))).toMatchObject({ sources: [], classes: [], kg: 0, lean: 0, uses: [] }))
+})
+
+describe('fat put to the trim, or pulled off it', () => {
+  const bin = (r: Reckoning) => r.cutting.partKg(r.flow.anatomy.roles.fat)
+  const lean = (species: Species, to: number | null, more: Said[] = []) =>
+    read(species, [...more, onLot('lean', to)])
+  it.each([
+    ['hog', 0.82],
+    ['steer', 0.85],
+    ['lamb', 0.85],
+  ] as const)(
+    '%s: fatter gains what the fat bin loses, leaner (%d) costs kilograms; no gram is made or lost',
+    (species, to) => {
+      const [falls, fatter, leaner] = [null, 0.65, to].map((reads) => lean(species, reads))
+      for (const r of [fatter!, leaner!]) {
+        const { carcass, kept, added, products, byProducts, losses } = r.balance
+        expect(products + byProducts + losses).toBeCloseTo(carcass + kept + added, 9)
+        const t = trimLedger(r)!
+        expect(t.lean).toBeCloseTo(trimLedger(falls!)!.lean, 9)
+        expect(t.blended).toBeCloseTo(bin(falls!) - bin(r), 9)
+      }
+      expect(trimLedger(fatter!)!.reads).toBeCloseTo(0.65, 9)
+      expect(trimLedger(leaner!)!.reads).toBeCloseTo(to, 9)
+      expect(fatter!.balance.products).toBeGreaterThan(falls!.balance.products)
+      expect(leaner!.balance.products).toBeLessThan(falls!.balance.products)
+    },
+  )
+  it('leaner than a knife can make it, it is as lean as the knife makes it', () => {
+    const most = trimLedger(lean('lamb', 0.92))!
+    expect(most.reads).toBeLessThan(0.92)
+    expect(most.reads).toBeGreaterThan(most.lean)
+  })
+  it('80/20 from 90/10 by Pearson’s square: a fifth of fat is put to it (worked by hand)', () => {
+    const t = trimLedger(lean('steer', 0.7))!
+    // Parts of trim : fat = (0.70 − 0.18) : (lean of the trim − 0.70).
+    expect(t.blended / t.kg).toBeCloseTo((t.lean - 0.7) / (0.7 - 0.18), 2)
+  })
+  it('sausage has its fat from the bin, so that none is short while fat lies beside it', () => {
+    const before = read('hog', [...both('hog', 'jowl', 'jowl-cured')])
+    const sausage = read('hog', [...both('hog', 'jowl', 'jowl-cured'), way('trim', 'trim-sausage', 'animal')])
+    const t = trimLedger(sausage)!
+    expect(t.sausage!.fat).toBeGreaterThanOrEqual(0.28 - 1e-9)
+    expect(Math.max(0, t.sausage!.missing)).toBeCloseTo(0, 9)
+    expect(bin(before) - bin(sausage)).toBeCloseTo(t.blended, 9)
+  })
+  it('each lean asked for is worth what the plan with it is', () => {
+    const r = read('steer')
+    for (const o of leanOptions(r)) {
+      const then = o.lean === null ? r : lean('steer', o.lean)
+      expect(o.difference.takeHome).toBeCloseTo(then.balance.products - r.balance.products, 9)
+      expect(o.reads).toBeCloseTo(trimLedger(then)!.reads, 9)
+    }
+    expect(leanOptions(lean('steer', 0.8)).find((o) => o.inForce)!.lean).toBe(0.8)
+  })
+  it('the flow picture shows it, and still closes', () => {
+    for (const to of [0.65, 0.85]) {
+      const r = lean('hog', to)
+      const links = flowPicture(r)
+      const sum = (key: 'from' | 'to', id: string) =>
+        links.filter((l) => l[key] === id).reduce((s, l) => s + l.kg, 0)
+      for (const id of ['trim', r.flow.anatomy.roles.fat])
+        expect(sum('to', id), id).toBeCloseTo(sum('from', id), 6)
+    }
+  })
+  it('in every species fat is opened after the trim, so that it can be put to it', () => {
+    for (const species of SPECIES) {
+      const { slots } = read(species).cutting
+      const { trim, fat } = ANATOMIES[species].roles
+      const at = (part: string) => slots.findIndex((s) => s.part === part)
+      if (at(fat) >= 0) expect(at(fat), species).toBeGreaterThan(at(trim))
+    }
+  })
 })
 
 describe('the flow picture', () => {

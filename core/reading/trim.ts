@@ -1,12 +1,12 @@
 import type { Names } from '#core/anatomy'
-import { kg, plus, sumOf, times, type Kg } from '#core/measure'
+import { chemicalLean, type Choices } from '#core/carcass'
+import { lessWorth, type Worth } from '#core/ledger'
+import { kg, minus, plus, sumOf, times, type Kg } from '#core/measure'
+import { cutAs, worthAs } from './alternatives.ts'
 import type { Reckoning } from './lot.ts'
 
-/** Of dissected lean and fat a laboratory finds so much lean; muscle holds fat of its own (docs/sources.md: chemical-lean). */
-const CHEMICAL = { lean: 0.94, fat: 0.18 }
-/** Lean as the trade speaks of it: chemical, so that 100/0 reads 94 and 50/50 reads 56. */
-export const chemicalLean = (lean: number, fat: number): number =>
-  (CHEMICAL.lean * lean + CHEMICAL.fat * fat) / (lean + fat)
+/** Added fat is itself so much lean to a laboratory. */
+const FAT_READS = chemicalLean(0, 1)
 
 /** Trim is sorted by chemical lean; what a butcher calls 80/20 holds 75 to 85 % lean. Lower bounds. */
 export const LEAN_CLASSES = [
@@ -32,8 +32,12 @@ export interface TrimLedger {
   sources: TrimSource[]
   classes: { name: LeanClass; kg: Kg }[]
   kg: Kg
-  /** Chemical lean of all of it, a share. */
+  /** Chemical lean of all of it as it falls, a share. */
   lean: number
+  /** Fat put to it from what was trimmed off, to come to what is wanted; below zero fat that is pulled off it. */
+  blended: Kg
+  /** Chemical lean of what is ground. */
+  reads: number
   /** What it becomes: trim in, mass added, what comes out. */
   uses: { cut: string; names: Names; in: Kg; added: Kg; out: Kg }[]
   sausage: {
@@ -57,6 +61,8 @@ export function trimLedger(read: Reckoning): TrimLedger | null {
   const sources = sourcesOf(read)
   const all = sumOf(sources, (s) => s.kg)
   const lean = all > 0 ? sources.reduce((s, x) => s + x.kg * x.lean, 0) / all : 0
+  const { tissue } = pool
+  const reads = all > 0 ? chemicalLean(tissue.lean, plus(tissue.fat, tissue.seam)) : 0
   const uses = pool.rows.flatMap((row) =>
     !row.cut || row.cut.kind === 'loss' || row.green < NOTHING
       ? []
@@ -70,8 +76,10 @@ export function trimLedger(read: Reckoning): TrimLedger | null {
     })).filter((c) => c.kg > 0),
     kg: all,
     lean,
+    blended: minus(pool.kg, all),
+    reads,
     uses,
-    sausage: sausageOf(uses.find((u) => u.cut === 'sausage')?.in, 1 - lean),
+    sausage: sausageOf(uses.find((u) => u.cut === 'sausage')?.in, 1 - reads),
   }
 }
 
@@ -106,6 +114,37 @@ const sausageOf = (trim: Kg | undefined, fat: number): TrimLedger['sausage'] =>
     : {
         kg: trim,
         fat,
-        missing: times(trim, (SAUSAGE_FAT.aim - fat) / (1 - CHEMICAL.fat - SAUSAGE_FAT.aim)),
+        missing: times(trim, (SAUSAGE_FAT.aim - fat) / (1 - FAT_READS - SAUSAGE_FAT.aim)),
         dry: fat < SAUSAGE_FAT.dry,
       }
+
+/** Mince as it could be asked for, and what the whole plan would come to. */
+export interface LeanOption {
+  /** Chemical lean asked for; null as it falls. */
+  lean: number | null
+  inForce: boolean
+  /** What it would read, where that cannot be reached: as near as the knife or the fat comes. */
+  reads: number
+  difference: Worth
+}
+
+/** How lean butchers and buyers ask for it. */
+const ASKED = [0.9, 0.85, 0.8, 0.75, 0.7] as const
+
+/** What leaner or fatter mince would give and cost, beside the plan in force. */
+export function leanOptions(read: Reckoning): LeanOption[] {
+  const { choices } = read.plan
+  const asItFalls: Choices = { ...choices }
+  delete asItFalls.lean
+  const now = worthAs(read, cutAs(read, choices))
+  return [null, ...ASKED].map((lean) => {
+    const cutting = cutAs(read, lean === null ? asItFalls : { ...choices, lean })
+    const tissue = cutting.slot(read.flow.anatomy.roles.trim, 'animal')?.tissue
+    return {
+      lean,
+      inForce: (choices.lean ?? null) === lean,
+      reads: tissue ? chemicalLean(tissue.lean, plus(tissue.fat, tissue.seam)) : 0,
+      difference: lessWorth(worthAs(read, cutting), now),
+    }
+  })
+}

@@ -18,6 +18,9 @@ export const unitPriceSchema = z.object({
   per: z.enum(['kg', 'lb']),
 })
 
+/** Chemical lean that mince can be asked for: below there is no lean to speak of, above nothing is as lean. */
+export const LEAN_BOUNDS = { low: 0.5, high: 0.92 } as const
+
 const whole = z.literal('animal')
 const lot = { target: z.literal('lot'), side: whole }
 const onCut = { target: id, side: whole }
@@ -35,6 +38,11 @@ export const decisionSchema = z.discriminatedUnion('field', [
   }),
   z.object({ field: z.literal('split'), target: id, side: half, value: splitSchema.nullable() }),
   z.object({ field: z.literal('trim'), ...lot, value: z.enum(TRIM_LEVELS).nullable() }),
+  z.object({
+    field: z.literal('lean'),
+    ...lot,
+    value: figureSchema(LEAN_BOUNDS.low, LEAN_BOUNDS.high).nullable(),
+  }),
   z.object({
     field: z.literal('without'),
     target: z.enum(TOOLS),

@@ -20,7 +20,7 @@ export {
   withdrawalSchema,
 } from './facts.ts'
 export type { Attachment, Cost, Fact, FactBody, Fee, NewFact, Observation, Tick } from './facts.ts'
-export { commandSchema, decisionSchema, unitPriceSchema } from './decisions.ts'
+export { commandSchema, decisionSchema, LEAN_BOUNDS, unitPriceSchema } from './decisions.ts'
 export type { Command, Decision, Field } from './decisions.ts'
 export { portionSchema } from './portion.ts'
 export { SPLIT_BOUNDS, splitSchema } from './split.ts'

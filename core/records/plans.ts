@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { mm } from '#core/measure'
+import { LEAN_BOUNDS } from './decisions.ts'
 import { revisionSchema } from './entry.ts'
 import { figureSchema } from './figures.ts'
 import { HALVES, SIDES, SPECIES, TRIM_LEVELS } from './lists.ts'
@@ -21,6 +22,8 @@ export const cutPlanSchema = z.object({
   lines: z.array(z.object({ line: id, side: half, setting: id })).max(60),
   mm: z.array(z.object({ line: id, side: half, mm: figureSchema(0, 1000).transform(mm) })).max(40),
   paths: z.array(z.object({ part: id, side: z.enum(SIDES), path: id })).max(300),
+  /** Chemical lean of the mince; as it falls where not said. */
+  lean: figureSchema(LEAN_BOUNDS.low, LEAN_BOUNDS.high).nullable().default(null),
   /** Parts cut two ways along their length; plans kept before there were any have none. */
   splits: z
     .array(z.object({ part: id, side: half, split: splitSchema }))

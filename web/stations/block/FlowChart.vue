@@ -49,7 +49,7 @@ const option = computed(() => {
       {
         type: 'sankey',
         left: 6,
-        right: 170,
+        right: 182,
         top: 8,
         bottom: 8,
         nodeGap: 7,

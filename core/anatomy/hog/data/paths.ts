@@ -209,7 +209,7 @@ export const paths: Path[] = [
   ),
   ...of('trim',
     way('trim-ground', 'G', 4, 'grinder', 'All ground | All minced', 'ground-pork 98/98/98/98', 'Sorted by lean, ground cold, packed.', { perKg: 0.6, loss: '2/2/2/2' }),
-    way('trim-sausage', 'G', 4, 'grinder', 'All sausage | All sausages', 'sausage 98/98/98/98', 'Fat brought up to the recipe, seasoned, filled cold.', { perKg: 1.5, loss: '2/2/2/2' }),
+    way('trim-sausage', 'G', 4, 'grinder', 'All sausage | All sausages', 'sausage 98/98/98/98', 'Fat brought up to the recipe, seasoned, filled cold.', { perKg: 1.5, leanest: 0.72, loss: '2/2/2/2' }),
     way('trim-half', 'G', 4, 'grinder', 'Half ground, half sausage | Half mince, half sausages', 'ground-pork 49/49/49/49; sausage 49/49/49/49', 'Leaner half ground, fatter half to sausage.', { perKg: 1.05, loss: '2/2/2/2' }),
   ),
   ...of('back-fat',
