@@ -13,7 +13,7 @@ import {
   type SideName,
   type TrimLevel,
 } from '#core/anatomy'
-import { mm, type Mm } from '#core/measure'
+import { type Mm } from '#core/measure'
 import { SidedMap, type Sided } from './sided.ts'
 import { trimmed } from './trim.ts'
 import type { Blend } from './blend.ts'
