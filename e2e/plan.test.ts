@@ -207,6 +207,30 @@ describe('portions and ranks', () => {
     await rest.getByText('the same way along all of it').waitFor()
     await saved(page)
   })
+  it('a part goes on the scale and what is bruised is cut away: more than there is is refused at the field', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'block')
+    const away = page.getByLabel('Loin, left side: bruised or condemned, cut away')
+    await away.fill('90')
+    await page.keyboard.press('Enter')
+    await page.getByText(/90.0 lb cannot be cut away: there are/).waitFor()
+    await away.fill('1.5')
+    await page.keyboard.press('Enter')
+    await saved(page)
+    await page.getByLabel('Loin, left side: weighed').fill('19')
+    await page.keyboard.press('Enter')
+    await saved(page)
+    await page.reload()
+    await expect.poll(() => away.inputValue()).toBe('1.5')
+    await expect.poll(() => page.getByLabel('Loin, left side: weighed').inputValue()).toBe('19.0')
+    for (const field of [away, page.getByLabel('Loin, left side: weighed')]) {
+      await field.fill('')
+      await page.keyboard.press('Enter')
+      await saved(page)
+    }
+    await page.reload()
+    await expect.poll(() => away.inputValue()).toBe('')
+  })
   it('puts the ways in order by money or time, and a refused one is one press away', async () => {
     const { page } = run
     await page.getByRole('combobox', { name: 'Order of the ways' }).click()

@@ -6,7 +6,9 @@ import { lay, lengthOf, lengthScale, type Portions, type Stretch } from './lay.t
 import { LAID, type Choices, type Flow, type FlowSetting } from './flow.ts'
 import { setFlow } from './setting.ts'
 import type { DepotFactors } from './animal.ts'
+import { partsInto, toWeighed } from './partWeights.ts'
 import { pour } from './pour.ts'
+import type { Sided } from './sided.ts'
 
 const T = TISSUES.length
 /** Less than a microgram is no meat. */
@@ -47,6 +49,8 @@ export interface CutSlot {
   /** All it holds: what hung of it, and what other parts were opened into. */
   readonly kg: Kg
   readonly tissue: TissueKg
+  /** Of it, what was cut away before it was opened, bruised or condemned; its rows hold the rest. */
+  readonly cutAway: Kg
   /** Whether there is any meat in it. */
   readonly holds: boolean
   readonly rows: readonly CutRow[]
@@ -84,6 +88,9 @@ export interface Hung {
   /** Animals it is the carcass of; one when not said. */
   count?: number
   factors?: DepotFactors | undefined
+  /** Parts that were weighed, and what was cut away of parts, bruised or condemned. */
+  parts?: Sided<Kg>
+  cutAway?: Sided<Kg>
 }
 
 const tissueOf = (of: (t: number) => number): TissueKg =>
@@ -92,7 +99,9 @@ const tissueOf = (of: (t: number) => number): TissueKg =>
 /** Cuts a carcass by a plan's choices: pours it into the parts and evaluates once. */
 export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   const setting = setFlow(flow, choices)
+  partsInto(flow, setting, hung.parts, hung.cutAway)
   const inputs = pour(flow, setting, hung.conventions, hung.carcass, hung.live, hung.factors)
+  toWeighed(flow, setting.weighed, inputs, hung.carcass)
   const each = kg(hung.carcass / (hung.count ?? 1))
   const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS)
   const out = evaluate(flow, setting, inputs, newYield(flow))
@@ -185,6 +194,9 @@ class SlotView implements CutSlot {
     const i = this.s * T
     return kg(slotKg[i]! + slotKg[i + 1]! + slotKg[i + 2]! + slotKg[i + 3]! + slotKg[i + 4]!)
   }
+  get cutAway(): Kg {
+    return kg(Math.min(this.of[SETTING].cutAway[this.s]!, this.kg))
+  }
   get tissue(): TissueKg {
     const { slotKg } = this.of[YIELD]
     return tissueOf((t) => slotKg[this.s * T + t]!)
@@ -229,6 +241,10 @@ class RowView implements CutRow {
     const outputs = behind ? rear!.path.outputs : path.outputs
     return outputs[this.r - (behind?.start ?? this.of[SETTING].start[this.s]!)]?.along === null
   }
+  private get kept() {
+    const { cutAway, kg: all } = this.of.slots[this.s]!
+    return cutAway > 0 ? 1 - cutAway / all : 1
+  }
   private get isBehind() {
     const { start, end } = this.of[SETTING]
     return this.r < start[this.s]! || this.r >= end[this.s]!
@@ -257,7 +273,7 @@ class RowView implements CutRow {
     const share = this.of.flow[LAID].shares[this.of[SETTING].trim]
     const front = this.of[SETTING].front[this.s * T + t]!
     const part = this.isBehind ? 1 - front : front
-    return share[this.r * T + t]! * this.of[YIELD].slotKg[this.s * T + t]! * part
+    return share[this.r * T + t]! * this.of[YIELD].slotKg[this.s * T + t]! * part * this.kept
   }
 }
 

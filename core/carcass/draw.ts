@@ -4,6 +4,7 @@ import { STAGES, type Stage } from './chain.ts'
 import { insideOf, type CutUp } from './cutUp.ts'
 import { evaluate, newYield, perturb } from './evaluate.ts'
 import { LAID, type Flow } from './flow.ts'
+import { toWeighed } from './partWeights.ts'
 import { fatOnSd, knifeSds, lineSds, toTrimSd } from './knife.ts'
 
 const SEED = 0.20261124
@@ -83,6 +84,7 @@ export function drawLot(
   const placeSd = lineSds(flow, setting, inputs, count).map((line) => Math.hypot(spread.place / root, line))
   const parts = slots.map((slot) => slot.part)
   const cutter = cutterFactors(flow, draws)
+  const isWeighed = setting.weighed.some((x) => !Number.isNaN(x))
   const off = slots.map((s) => s.offCarcass > 0)
   const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
   const cutKg = cuts.map(() => new Float64Array(draws))
@@ -108,6 +110,7 @@ export function drawLot(
     for (let s = 0; s < off.length; s++)
       for (let t = 0; t < T; t++)
         own[s * T + t] = inputs[s * T + t]! * (off[s] ? live : factors[t]! * places[s]! * scale)
+    if (isWeighed) toWeighed(flow, setting.weighed, own, w[AGED]!)
     evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share))
     for (let i = 0; i < cutKg.length; i++) cutKg[i]![d] = out.cutKg[i]!
   })

@@ -33,8 +33,8 @@ export function evaluate(
   out: Yield,
   share = flow[LAID].shares[setting.trim],
 ): Yield {
-  const { rowCut, rowSlot, rowAdded, rowYield, lossCut } = flow[LAID]
-  const { start, end, dust, rear, front, blend: blended } = setting
+  const { rowCut, rowSlot, rowAdded, rowYield, lossCut, discardCut } = flow[LAID]
+  const { start, end, dust, rear, front, cutAway, blend: blended } = setting
   const { cutKg, rowKg, slotKg } = out
   cutKg.fill(0)
   slotKg.set(inputs)
@@ -55,16 +55,28 @@ export function evaluate(
       if (behind) rowKg.fill(0, behind.start, behind.end)
       continue
     }
+    let kept = 1
+    if (cutAway[s]! > 0) {
+      const all = lean + fat + bone + skin + seam
+      const gone = Math.min(cutAway[s]!, all)
+      cutKg[discardCut]! += gone
+      kept = 1 - gone / all
+      lean *= kept
+      fat *= kept
+      bone *= kept
+      skin *= kept
+      seam *= kept
+    }
     for (let stretch = behind ? 0 : 1; stretch < 2; stretch++) {
       if (behind) {
         const isRear = stretch === 1
         from = isRear ? behind.start : start[s]!
         stop = isRear ? behind.end : end[s]!
-        lean = slotKg[i]! * (isRear ? 1 - front[i]! : front[i]!)
-        fat = slotKg[i + 1]! * (isRear ? 1 - front[i + 1]! : front[i + 1]!)
-        bone = slotKg[i + 2]! * (isRear ? 1 - front[i + 2]! : front[i + 2]!)
-        skin = slotKg[i + 3]! * (isRear ? 1 - front[i + 3]! : front[i + 3]!)
-        seam = slotKg[i + 4]! * (isRear ? 1 - front[i + 4]! : front[i + 4]!)
+        lean = kept * slotKg[i]! * (isRear ? 1 - front[i]! : front[i]!)
+        fat = kept * slotKg[i + 1]! * (isRear ? 1 - front[i + 1]! : front[i + 1]!)
+        bone = kept * slotKg[i + 2]! * (isRear ? 1 - front[i + 2]! : front[i + 2]!)
+        skin = kept * slotKg[i + 3]! * (isRear ? 1 - front[i + 3]! : front[i + 3]!)
+        seam = kept * slotKg[i + 4]! * (isRear ? 1 - front[i + 4]! : front[i + 4]!)
       }
       for (let r = from; r < stop; r++) {
         const j = r * T

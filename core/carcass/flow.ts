@@ -61,6 +61,7 @@ export interface Laid {
   /** The cutter's own log SD of a row where it is known apart, or NaN. */
   rowSd: Float64Array
   lossCut: number
+  discardCut: number
   /** Per slot, the length its cuts lie along, mm at the reference carcass; and mm of the axis up to each position. */
   lengths: (SlotLength | null)[]
   axisMm: Float64Array
@@ -119,6 +120,10 @@ export interface FlowSetting {
   rear: (Rear | null)[]
   /** Share of each tissue of a slot that lies before it (slot × 5 + tissue); 1 with no split. `pour` finds it. */
   front: Float64Array
+  /** kg cut away of each slot before it is opened, bruised or condemned. */
+  cutAway: Float64Array
+  /** kg of each slot that was weighed by itself; NaN where none was. */
+  weighed: Float64Array
   /** What the trim is brought to; null where it is used as it falls. */
   blend: Blend | null
 }
@@ -204,6 +209,7 @@ export function compile(anatomy: Anatomy): Flow {
     rowYield: Float64Array.from(rows, (r) => process(r)?.yield ?? 1),
     rowSd: Float64Array.from(rows, (r) => r.sd),
     lossCut: cutIndex.get(anatomy.roles.loss)!,
+    discardCut: cutIndex.get(anatomy.roles.discard)!,
     lengths: slots.map((slot) => slotLength(anatomy, byId.get(slot.part)!)),
     axisMm: Float64Array.from([0, ...anatomy.axis.map((_, i) => lengthBetween(anatomy.axis, 0, i + 1))]),
     cumulative: anatomy.bands.map((band) => {

@@ -124,6 +124,8 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
     extracted,
     rear,
     front: new Float64Array(slots.length * T).fill(1),
+    cutAway: new Float64Array(slots.length),
+    weighed: new Float64Array(slots.length).fill(Number.NaN),
     blend: blendOf(flow, choices, (slot) => pathOf[slot]!),
   }
 }

@@ -53,6 +53,9 @@ export const choose = (
   splits: new SidedMap(keyed(more.splits ?? {}, ['left', 'right'])),
 })
 
+const kgOnLeft = (of: Of<number>) =>
+  new SidedMap(keyed(of, ['left']).map((e) => ({ ...e, value: kilograms(e.value) })))
+
 /** A carcass cut up: what was poured into every part, what came of it, and the sums. Kilograms. */
 export function cutUp(
   species: Species | Anatomy,
@@ -64,6 +67,8 @@ export function cutUp(
     ribs = null,
     factors,
     count = 1,
+    parts = {},
+    cutAway = {},
   }: {
     kg?: number
     conventions?: Conventions
@@ -71,6 +76,9 @@ export function cutUp(
     ribs?: number | null
     factors?: DepotFactors
     count?: number
+    /** kg on the left side. */
+    parts?: Of<number>
+    cutAway?: Of<number>
   } = {},
 ) {
   const flow = flowWithRibs(flowOf(species), ribs)
@@ -80,6 +88,8 @@ export function cutUp(
     live: kilograms(liveKg),
     factors,
     count,
+    parts: kgOnLeft(parts),
+    cutAway: kgOnLeft(cutAway),
   })
   const { inputs } = insideOf(cutting)
   const poured = (s: number) => TISSUES.reduce((sum, _, t) => sum + inputs[s * TISSUES.length + t]!, 0)

@@ -49,6 +49,8 @@ interface IssueFigures {
   'both-sides': Nothing
   'other-half': { part: Names }
   'step-done': { part: Names }
+  'part-above-carcass': { part: Names; typed: Kg; most: Kg }
+  'cut-away-above-part': { part: Names; typed: Kg; most: Kg }
   'split-in-one': { part: Names }
   'split-alike': { part: Names }
   'split-beyond': { part: Names; typed: number; low: number; high: number }

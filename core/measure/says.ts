@@ -95,6 +95,14 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `The ${issue.figures.tool} is down. Say on the block card when it runs again.`
     case 'step-done':
       return `The ${small(issue.figures.part)} is ticked off as cut. Untick it on the block card first, if it is not.`
+    case 'part-above-carcass': {
+      const { part, typed, most } = issue.figures
+      return `${says.mass(typed)} of ${small(part)} is more than the ${says.mass(most)} the rest of the carcass leaves for it. Check the figure, its side and its unit.`
+    }
+    case 'cut-away-above-part': {
+      const { part, typed, most } = issue.figures
+      return `${says.mass(typed)} cannot be cut away: there are ${says.mass(most)} of ${small(part)}. Check the figure and its unit.`
+    }
     case 'split-in-one':
       return `A way that takes the ${small(issue.figures.part)} whole, or in one with another part, cannot be taken along half of it.`
     case 'split-alike':

@@ -86,6 +86,10 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
   }
 }
 
+/** Whether a part is of the carcass as it hangs: one that comes out of another is weighed with that. */
+export const hangs = (anatomy: Anatomy, part: string): boolean =>
+  anatomy.bands.some((b) => b.spans.some((s) => s.part === part || s.below?.part === part))
+
 function unknownSeen(anatomy: Anatomy, fact: Extract<FactBody, { kind: 'observation' }>): Issue | null {
   switch (fact.what) {
     case 'route':
@@ -106,6 +110,16 @@ function unknownSeen(anatomy: Anatomy, fact: Extract<FactBody, { kind: 'observat
       const { low, high, unit } = m
       return fact.value < low || fact.value > high
         ? issueOf('measure-impossible', 'value', { what: m.names, typed: fact.value, unit, low, high })
+        : null
+    }
+    case 'part':
+    case 'cut-away': {
+      const part = anatomy.parts.find((p) => p.id === fact.of)
+      if (!part) return unknown('of', 'part', fact.of)
+      if ((part.scope === 'animal') !== (fact.side === 'animal'))
+        return unknown('side', `side of the ${part.id}`, fact.side)
+      return fact.what === 'part' && !hangs(anatomy, part.id)
+        ? unknown('of', 'part that hangs on the carcass', fact.of)
         : null
     }
     case 'ribs': {

@@ -1,5 +1,5 @@
 import { SidedMap, type Conventions, type Measured, type Sided } from '#core/carcass'
-import { minor, type Minor } from '#core/measure'
+import { gramsOf, kgOf, minor, type Kg, type Minor } from '#core/measure'
 import { inForce, type Attachment, type Fact, type Fee, type FeeId, type Route } from '#core/records'
 
 export interface CostLine {
@@ -17,6 +17,9 @@ export interface Facts {
   measured: Measured
   /** Ribs counted on the animal; null for the usual number. */
   ribs: number | null
+  /** Parts that were weighed, and what was cut away of a part, bruised or condemned. */
+  parts: Sided<Kg>
+  cutAway: Sided<Kg>
   costs: CostLine[]
   fees: Partial<Record<FeeId, Fee>>
   /** Steps of the block card ticked off: what was cut stays as it was planned then. */
@@ -35,12 +38,16 @@ export function readFacts(rows: readonly FactRow[]): Facts {
   const measured: Measured = {}
   const steps = new SidedMap<boolean>()
   const done = new Set<string>()
+  const parts = new SidedMap<Kg>()
+  const cutAway = new SidedMap<Kg>()
   const out: Facts = {
     route: null,
     type: null,
     conventions,
     measured,
     ribs: null,
+    parts,
+    cutAway,
     costs: [],
     fees: {},
     steps,
@@ -66,6 +73,12 @@ export function readFacts(rows: readonly FactRow[]): Facts {
             break
           case 'ribs':
             out.ribs = fact.value
+            break
+          case 'part':
+            parts.set(fact.of, fact.side, kgOf(gramsOf(fact.shown)))
+            break
+          case 'cut-away':
+            cutAway.set(fact.of, fact.side, kgOf(gramsOf(fact.shown)))
             break
         }
         break

@@ -36,6 +36,8 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
     live: read.weights?.shrunk ?? kg(0),
     conventions: read.plan.conventions,
     factors: read.animal.factors,
+    parts: read.plan.parts,
+    cutAway: read.plan.cutAway,
     count: read.count,
   })
 

@@ -24,6 +24,7 @@ export function flowPicture(read: Reckoning): FlowLink[] {
     const key = JSON.stringify([from, to])
     links.set(key, { from, to, kg: plus(links.get(key)?.kg ?? kg(0), mass) })
   }
+  for (const slot of cutting.slots) link(slot.part, '→X', slot.cutAway)
   for (const slot of cutting.slots)
     for (const { green, added, product, cut, part } of slot.rows) {
       if (green < NOTHING) continue

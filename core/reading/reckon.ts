@@ -44,6 +44,8 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
       live: weights?.shrunk ?? kg(0),
       conventions: plan.conventions,
       factors: animal.factors,
+      parts: plan.parts,
+      cutAway: plan.cutAway,
       count,
     })
   const asPlanned = cutAt(asHung)

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './entry.ts'
-import { amountSchema, figureSchema } from './figures.ts'
+import { amountSchema, figureSchema, shownMassSchema } from './figures.ts'
 import {
   ATTACHMENT_TYPES,
   FEE_BASES,
@@ -13,7 +13,10 @@ import {
 } from './lists.ts'
 import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.ts'
 
-/** What was seen of the animal: its route, its type, how it was dressed, what was measured, how many ribs it has. */
+/**
+ * What was seen of the animal: its route, its type, how it was dressed, what was measured, how many ribs it has, what a
+ * part of it weighed, and what was cut away of a part because it was bruised or condemned.
+ */
 export const observationSchema = z.discriminatedUnion('what', [
   z.object({ kind: z.literal('observation'), what: z.literal('route'), value: z.enum(ROUTE_IDS) }),
   z.object({ kind: z.literal('observation'), what: z.literal('type'), value: keySchema }),
@@ -33,6 +36,20 @@ export const observationSchema = z.discriminatedUnion('what', [
     kind: z.literal('observation'),
     what: z.literal('ribs'),
     value: z.number().int().min(1).max(30),
+  }),
+  z.object({
+    kind: z.literal('observation'),
+    what: z.literal('part'),
+    of: keySchema,
+    side: z.enum(SIDES),
+    shown: shownMassSchema,
+  }),
+  z.object({
+    kind: z.literal('observation'),
+    what: z.literal('cut-away'),
+    of: keySchema,
+    side: z.enum(SIDES),
+    shown: shownMassSchema,
   }),
 ])
 export type Observation = z.infer<typeof observationSchema>
@@ -102,6 +119,7 @@ export type NewFact = z.infer<typeof newFactSchema>
 export function subjectOf(fact: FactBody): string | null {
   switch (fact.kind) {
     case 'observation':
+      if ('side' in fact) return `${fact.what} ${fact.of} ${fact.side}`
       return 'of' in fact ? `${fact.what} ${fact.of}` : fact.what
     case 'fee':
       return `fee ${fact.fee}`

@@ -72,6 +72,11 @@ function sayFact(f: FactBody): Said {
           return { what: 'How it is slaughtered', value: ruleOf(f.value)!.label }
         case 'type':
           return { what: 'What animal it is', value: nameOf(f.value) ?? 'not sure' }
+        case 'part':
+        case 'cut-away': {
+          const what = f.what === 'part' ? 'weighed' : 'cut away'
+          return { what: `${nameOf(f.of) ?? f.of}: ${what}`, value: `${f.shown.value} ${f.shown.unit}` }
+        }
         case 'ribs':
           return { what: 'Ribs counted', value: String(f.value) }
         case 'measure':

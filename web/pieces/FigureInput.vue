@@ -17,7 +17,8 @@ const {
   optional?: boolean
 }>()
 const words = useWords()
-const emit = defineEmits<{ take: [value: number | null] }>()
+/** What was read, and as it was typed. */
+const emit = defineEmits<{ take: [value: number | null, typed?: string] }>()
 const text = ref(shown)
 const issue = ref<string | null>(null)
 const id = useId()
@@ -36,7 +37,7 @@ function leave() {
   }
   const out = read(text.value)
   issue.value = out.ok ? null : words.issue(out.issues[0]!)
-  if (out.ok) emit('take', out.value)
+  if (out.ok) emit('take', out.value, text.value)
 }
 </script>
 

@@ -12,6 +12,7 @@ import { useWords } from '../../state/words.ts'
 import LineChoices from './LineChoices.vue'
 import OutputBar from './OutputBar.vue'
 import PortionPane from './PortionPane.vue'
+import PartWeights from './PartWeights.vue'
 import SplitPane from './SplitPane.vue'
 import { usePathChoice } from './pathChoice.ts'
 
@@ -212,6 +213,7 @@ const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
     </table>
     <LineChoices />
     <SplitPane />
+    <PartWeights />
     <PortionPane />
     <div v-if="inForce" class="how">
       <p><b>How:</b> {{ inForce.path.steps }}</p>
