@@ -47,6 +47,24 @@ describe('the block card', () => {
       expect(download.suggestedFilename()).toMatch(/\.pdf$/)
     }
   })
+  it('a press on a figure says where it comes from', async () => {
+    const { page } = run
+    await page.getByRole('link', { name: 'Ways', exact: true }).click()
+    await page.locator('[data-cut=bone-in-chop], [data-cut=tbone]').first().getByRole('button').click()
+    await page
+      .getByTestId('origin')
+      .getByText(/of [\d.]+ lb/)
+      .first()
+      .waitFor()
+    await page.keyboard.press('Escape')
+    await page.getByRole('link', { name: 'Hang', exact: true }).click()
+    await page.getByText('Where the weights above come from').click()
+    await page
+      .locator('[data-origin=hanging]')
+      .getByText(/Worked out from|Weighed/)
+      .waitFor()
+    await page.getByRole('link', { name: 'Block', exact: true }).click()
+  })
   it('the trim and the flow picture say where everything goes', async () => {
     const { page } = run
     await page.getByRole('link', { name: 'Trim and where it goes' }).click()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { shownWeights, type CutFigure } from '#core/reading'
 import { massDigits } from '#core/measure'
+import CutOrigin from './CutOrigin.vue'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -10,6 +11,7 @@ import { useWords } from '../../state/words.ts'
 const { read } = useReading()
 const words = useWords()
 const open = ref(true)
+const origin = useTemplateRef('origin')
 const shown = computed(() => shownWeights(read.value, words.unit.value))
 const KINDS = [
   ['product', 'Products'],
@@ -56,17 +58,22 @@ const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
           <li v-for="c in g.cuts" :key="c.cut.id" :data-cut="c.cut.id">
             <DestinationMark :to="c.cut.destination" />
             <span class="name">{{ words.name(c.cut.names) }}</span>
-            <span
+            <button
+              type="button"
               class="kg"
               :class="{ estimate: !c.done && c.remainingKg > 0 }"
               :title="c.range ? `likely ${words.massRange(c.range)}` : 'weighed'"
-              >{{ figure(shown.cuts.get(c.cut.id)!) }}</span
+              :aria-label="`${words.name(c.cut.names)}, ${figure(shown.cuts.get(c.cut.id)!)}: where this comes from`"
+              @click="origin?.ask($event, c.cut.id)"
             >
+              {{ figure(shown.cuts.get(c.cut.id)!) }}
+            </button>
             <small class="muted">{{ counted(c) }}</small>
           </li>
         </ul>
       </div>
     </div>
+    <CutOrigin ref="origin" />
   </section>
 </template>
 
@@ -97,6 +104,20 @@ const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 .product ul {
   columns: 2;
   column-gap: 1.5rem;
+}
+button.kg {
+  font: inherit;
+  color: inherit;
+  background: none;
+  border-top: 0;
+  border-left: 0;
+  border-right: 0;
+  padding: 0;
+  min-height: 24px;
+  cursor: pointer;
+}
+button.kg:not(.estimate) {
+  border-bottom: 0;
 }
 ul {
   list-style: none;

@@ -10,6 +10,7 @@ import TypeChoice from './TypeChoice.vue'
 import SlipList from './SlipList.vue'
 import WeighingList from './WeighingList.vue'
 import WeightEntry from './WeightEntry.vue'
+import WhereFrom from './WhereFrom.vue'
 import WhereItGoes from './WhereItGoes.vue'
 import WithdrawLot from './WithdrawLot.vue'
 
@@ -23,6 +24,7 @@ const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'co
     <section class="stack picture">
       <div class="pane-head"><h2>Where the rest of the animal goes</h2></div>
       <WhereItGoes />
+      <WhereFrom />
       <div v-if="read.disagreements.length > 0" class="caution" role="alert">
         <i class="pi pi-exclamation-triangle" aria-hidden="true" />
         <span>
