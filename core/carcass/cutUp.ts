@@ -242,8 +242,9 @@ class RowView implements CutRow {
     return outputs[this.r - (behind?.start ?? this.of[SETTING].start[this.s]!)]?.along === null
   }
   private get kept() {
+    if (this.of[SETTING].cutAway[this.s] === 0) return 1
     const { cutAway, kg: all } = this.of.slots[this.s]!
-    return cutAway > 0 ? 1 - cutAway / all : 1
+    return 1 - cutAway / all
   }
   private get isBehind() {
     const { start, end } = this.of[SETTING]

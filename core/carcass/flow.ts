@@ -27,6 +27,11 @@ export interface Slot {
   /** Share of fasted live weight of a part that is no carcass; 0 for carcass. */
   offCarcass: number
   paths: { path: Path; start: number; end: number }[]
+  /** Which of them is usual, and where each stands by its id. */
+  usual: number
+  indexOf: ReadonlyMap<string, number>
+  /** The slot of the same part on the other side, or itself. */
+  other: number
 }
 
 /** A part's length: so many mm, or between two places on the axis, each a line or a fixed one. */
@@ -165,11 +170,9 @@ export function compile(anatomy: Anatomy): Flow {
   const pathsOf = (part: string) => anatomy.paths.filter((p) => p.part === part)
 
   const rows: Row[] = []
-  const slots = order.map(({ part, side }): Slot => ({
-    part,
-    side,
-    offCarcass: byId.get(part)!.offCarcass?.share ?? 0,
-    paths: pathsOf(part).map((path) => {
+  const slots = order.map(({ part, side }): Slot => {
+    const own = pathsOf(part)
+    const paths = own.map((path) => {
       const start = rows.length
       const levels = trimmed(anatomy, path)
       levels.standard.forEach((o, i) =>
@@ -181,8 +184,19 @@ export function compile(anatomy: Anatomy): Flow {
         }),
       )
       return { path, start, end: rows.length }
-    }),
-  }))
+    })
+    const { offCarcass, fallback } = byId.get(part)!
+    const indexOf = new Map(own.map((p, i) => [p.id, i]))
+    return {
+      part,
+      side,
+      offCarcass: offCarcass?.share ?? 0,
+      paths,
+      indexOf,
+      usual: indexOf.get(fallback) ?? 0,
+      other: slotFor(part, side === 'left' ? 'right' : side === 'right' ? 'left' : side),
+    }
+  })
   const spanSlotsOf = (side: 'left' | 'right') =>
     anatomy.bands.map((band) => {
       const out = anatomy.parts.find((p) => p.extraction?.band === band.id)

@@ -72,10 +72,12 @@ export function lay(
       const { path, start, end } = slot.paths[pathOf]!
       for (let r = start; r < end; r++) {
         const cut = anatomy.cuts[rowCut[r]!]
-        const along = path.outputs[r - start]?.along
-        if (!cut || along === null) continue
-        const [from, to] = (along ?? [0, 1]).map((x) => first + x * (past - first)) as [number, number]
+        if (cut?.kind !== 'product') continue
         const portion = portions.get(cut.id) ?? cut.portion
+        const along = path.outputs[r - start]?.along
+        if (along === null) continue
+        const from = first + (along?.[0] ?? 0) * (past - first)
+        const to = first + (along?.[1] ?? 1) * (past - first)
         const whole = length.mm * scale * (to - from)
         const ends = ((from === 0 ? front : 0) + (to === 1 ? rear : 0)) * scale
         const usable = Math.max(0, whole - ends)

@@ -1,9 +1,10 @@
+import same from 'fast-deep-equal/es6'
 import { depotOf, lookup, TISSUES, type Band } from '#core/anatomy'
 import type { Kg } from '#core/measure'
 import { LAID, type Flow, type FlowSetting, type Freed } from './flow.ts'
 import type { Conventions } from './conventions.ts'
 import { AS_WRITTEN, hanging, type DepotFactors } from './animal.ts'
-import { unmet } from './conventions.ts'
+import { conventionIn, unmet } from './conventions.ts'
 
 const T = TISSUES.length
 const SIDES = ['left', 'right'] as const
@@ -33,19 +34,23 @@ export function pour(
   /** Of what is poured, what lies before the place where a slot is split. */
   const ahead = new Float64Array(slots.length * T)
   const last = anatomy.axis.length
+  const isWhole = anatomy.conventions.every((c) => !c.removes || conventionIn(c, state))
+  const sides = areAlike(setting) ? (['left'] as const) : SIDES
   let total = 0
   anatomy.bands.forEach((band, b) => {
     const sums = cumulative[b]!
     for (let t = 0; t < T; t++) {
       const all = sums[last * T + t]!
+      if (all === 0) continue
       const tissue = TISSUES[t]!
-      const factor = all === 0 ? 0 : hanging(anatomy, band, tissue, state) * factors[depotOf(band, tissue)]
+      const factor = (isWhole ? 1 : hanging(anatomy, band, tissue, state)) * factors[depotOf(band, tissue)]
       if (factor === 0) continue
       total += all * factor
-      for (const side of SIDES) pourSide(side, b, t, factor * 0.5)
+      for (const side of sides) pourSide(side, b, t, factor * 0.5)
     }
   })
   const scale = carcassKg / total
+  if (sides.length === 1) bothAlike(flow, inputs)
   setting.rear.forEach((rear, s) => {
     if (!rear) return
     for (let t = s * T; t < (s + 1) * T; t++)
@@ -109,6 +114,27 @@ function freedOf(freed: Freed, part: string, mass: number, before: number): numb
 const takenBefore = (freed: Freed | undefined, part: string, before: number): number => {
   const how = freed && howFreed(freed, part)
   return how === 'front' || how === 'whole' ? before : 0
+}
+
+/** Whether both sides are broken along the same lines, freed and split alike: then one is poured, and the other is it. */
+function areAlike({ lineAt, bandLineAt, mm, extracted, rear }: FlowSetting): boolean {
+  if (extracted.left.size + extracted.right.size > 0 && !same(extracted.left, extracted.right)) return false
+  return (
+    rear.every((r) => r === null) &&
+    same(lineAt.left, lineAt.right) &&
+    same(mm.left, mm.right) &&
+    same(bandLineAt.left, bandLineAt.right)
+  )
+}
+
+/** What was poured of the left side is the right side's too, and twice that of what both share. */
+function bothAlike(flow: Flow, inputs: Float64Array) {
+  flow[LAID].slots.forEach(({ side, other }, s) => {
+    for (let t = 0; t < T; t++) {
+      if (side === 'left') inputs[other * T + t] = inputs[s * T + t]!
+      else if (side === 'animal') inputs[s * T + t]! *= 2
+    }
+  })
 }
 
 /** Share of a band that lies further from the eye than `mm`; across its reach it lies evenly. */

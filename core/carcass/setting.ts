@@ -72,7 +72,6 @@ function blendOf(flow: Flow, choices: Choices, trimPath: (slot: number) => numbe
 export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   const { anatomy } = flow
   const { slots, lengths, axisMm } = flow[LAID]
-  const fallback = new Map(anatomy.parts.map((p) => [p.id, p.fallback]))
   const start = new Int32Array(slots.length)
   const end = new Int32Array(slots.length)
   const extracted: FlowSetting['extracted'] = { left: new Map(), right: new Map() }
@@ -83,12 +82,10 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   const across = onSide((side) => linePositions(anatomy, (line) => choices.lines.get(line.id, side)))
   const lineAt = onSide((side) => across[side].at)
   const indexOf = (slot: Slot, wanted: string | undefined) =>
-    Math.max(
-      0,
-      slot.paths.findIndex((p) => p.path.id === wanted),
-    )
+    wanted === undefined ? slot.usual : (slot.indexOf.get(wanted) ?? 0)
+  const [isSplit, isChosen] = [(choices.splits?.size ?? 0) > 0, choices.paths.size > 0]
   const rear = slots.map((slot, i): Rear | null => {
-    const split = choices.splits?.get(slot.part, slot.side)
+    const split = isSplit ? choices.splits?.get(slot.part, slot.side) : undefined
     if (!split) return null
     const pathOf = indexOf(slot, split.path)
     const lines = lineAt[slot.side === 'right' ? 'right' : 'left']
@@ -96,7 +93,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
     return { pathOf, start: slot.paths[pathOf]!.start, end: slot.paths[pathOf]!.end, at: split.at, position }
   })
   const pathOf = slots.map((slot, i) => {
-    const index = indexOf(slot, choices.paths.get(slot.part, slot.side) ?? fallback.get(slot.part))
+    const index = indexOf(slot, isChosen ? choices.paths.get(slot.part, slot.side) : undefined)
     const { start: from, end: to, path } = slot.paths[index]!
     start[i] = from
     end[i] = to
