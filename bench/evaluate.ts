@@ -1,5 +1,5 @@
 import { randomLcg, randomNormal } from 'd3-random'
-import { ANATOMIES, type Species } from '#core/anatomy'
+import { ANATOMIES, TISSUES, type Species } from '#core/anatomy'
 import {
   chainUnder,
   compile,
@@ -8,25 +8,18 @@ import {
   evidenceOf,
   NO_CHOICES,
   sampleChain,
+  type CutUp,
   type Flow,
 } from '#core/carcass'
-import { gramsOf, kg, minor, priceOf } from '#core/measure'
+import { gramsOf, interval, kg, minor, priceOf } from '#core/measure'
 import { alternativesFor, reckon, type LotState } from '#core/reading'
 // The floor is measured inside the room whose speed is measured; nothing else looks at its arrays.
 import { evaluate, newYield } from '../core/carcass/evaluate.ts'
-import { LAID } from '../core/carcass/flow.ts'
+import { LAID, type FlowSetting } from '../core/carcass/flow.ts'
 import { setFlow } from '../core/carcass/setting.ts'
 import { pour } from '../core/carcass/pour.ts'
 
-/** Times of the figures the Block shows, as ratios to a bare typed-array loop over the same outputs, one run, one machine. */
-function median(run: () => void, times: number, repeats = 31): number {
-  const samples = Array.from({ length: repeats }, () => {
-    const start = performance.now()
-    for (let i = 0; i < times; i++) run()
-    return ((performance.now() - start) / times) * 1000
-  })
-  return samples.sort((a, b) => a - b)[Math.floor(repeats / 2)]!
-}
+const T = TISSUES.length
 
 const lotOf = (value: number): LotState => ({
   count: 1,
@@ -49,47 +42,65 @@ const lotOf = (value: number): LotState => ({
 })
 const farm = { massUnit: 'lb', mince: priceOf(1650, 'kg'), hour: minor(0) } as const
 
-/** The same sums over the active outputs as `evaluate`, and nothing else: no choices, no cuts, no order. */
-function bareLoop(flow: Flow, inputs: Float64Array): () => void {
-  const setting = setFlow(flow, NO_CHOICES)
-  const { slots: all, shares, rowCut } = flow[LAID]
-  const active = all.flatMap((_, s) =>
-    Array.from(
-      { length: setting.end[s]! - setting.start[s]! },
-      (_, i) => [setting.start[s]! + i, s] as const,
-    ),
-  )
-  const rows = Int32Array.from(active, ([r]) => r)
-  const slots = Int32Array.from(active, ([, s]) => s)
-  const share = shares.standard
-  const out = new Float64Array(rowCut.length)
-  return () => {
-    for (let k = 0; k < rows.length; k++) {
-      const j = rows[k]! * 4
-      const i = slots[k]! * 4
-      out[k] =
-        share[j]! * inputs[i]! +
-        share[j + 1]! * inputs[i + 1]! +
-        share[j + 2]! * inputs[i + 2]! +
-        share[j + 3]! * inputs[i + 3]!
+/**
+ * The floor of an evaluation: straight-line code written for this very plan, one multiplication for every tissue of every
+ * live row that is not nothing; no choices, no loops.
+ */
+function straightLine(flow: Flow, setting: FlowSetting, inputs: Float64Array): () => void {
+  const { slots, shares, rowCut, rowSlot } = flow[LAID]
+  const lines: string[] = []
+  slots.forEach((_, s) => {
+    for (let r = setting.start[s]!; r < setting.end[s]!; r++) {
+      const next = rowSlot[r]!
+      const terms = TISSUES.map((_, t) => {
+        const share = shares.standard[r * T + t]!
+        return share === 0 ? '' : `${share}*x[${s * T + t}]`
+      })
+      if (next >= 0) terms.forEach((term, t) => term && lines.push(`x[${next * T + t}]+=${term};`))
+      else {
+        const sum = terms.filter(Boolean).join('+')
+        if (sum) lines.push(`k[${rowCut[r]!}]+=${sum};`)
+      }
     }
+  })
+  // The one place where code is made of figures: what a compiler could do at best with all of them known.
+  const run = new Function('x', 'k', lines.join('\n')) as (x: Float64Array, k: Float64Array) => void
+  const [x, k] = [new Float64Array(inputs.length), new Float64Array(flow.anatomy.cuts.length)]
+  return () => {
+    x.set(inputs)
+    k.fill(0)
+    run(x, k)
   }
 }
 
-/** What draws cannot do without: a log-normal factor for every active output, and the sums. */
-function samplingFloor(flow: Flow, inputs: Float64Array, draws: number): () => void {
-  const setting = setFlow(flow, NO_CHOICES)
-  const bare = bareLoop(flow, inputs)
-  const active = flow[LAID].slots.reduce((sum, _, s) => sum + setting.end[s]! - setting.start[s]!, 0)
+/** What draws cannot do without: a log-normal factor for every variable that is drawn, and a straight-line evaluation. */
+function samplingFloor(evaluation: () => void, variables: number, draws: number): () => void {
   return () => {
     const normal = randomNormal.source(randomLcg(0.5))(0, 1)
     let sum = 0
     for (let d = 0; d < draws; d++) {
-      for (let r = 0; r < active; r++) sum += Math.exp(0.14 * normal())
-      bare()
+      for (let v = 0; v < variables; v++) sum += Math.exp(0.14 * normal())
+      evaluation()
     }
     if (sum < 0) throw new Error('never')
   }
+}
+
+/** Two things timed turn by turn, so that a busy machine slows both: the median of the first over that of the second. */
+function against(
+  run: () => void,
+  floor: () => void,
+  times: number,
+  repeats = 31,
+): { us: number; ratio: number } {
+  const once = (f: () => void) => {
+    const start = performance.now()
+    for (let i = 0; i < times; i++) f()
+    return ((performance.now() - start) / times) * 1000
+  }
+  const pairs = Array.from({ length: repeats }, () => [once(run), once(floor)] as const)
+  const middle = (xs: number[]) => xs.sort((a, b) => a - b)[Math.floor(repeats / 2)]!
+  return { us: middle(pairs.map(([a]) => a)), ratio: middle(pairs.map(([a, b]) => a / b)) }
 }
 
 function benchSpecies(species: Species, liveKg: number, part: string) {
@@ -102,41 +113,52 @@ function benchSpecies(species: Species, liveKg: number, part: string) {
   const out = newYield(flow)
   const lot = lotOf(liveKg)
   const read = reckon(flow, lot, farm)
-  const floor = median(bareLoop(flow, inputs), 20000)
   const chain = [chainUnder(anatomy, {}), anatomy.chain.days.usual, 1] as const
   const DRAWS = 10_000
-  const sampling = median(samplingFloor(flow, inputs, DRAWS), 1, 5)
-  const rows: [string, number, number, string][] = [
-    ['bare typed-array loop over the active outputs', floor, floor, ''],
-    ['one evaluation', median(() => void evaluate(flow, setting, inputs, out), 20000), floor, '≤ 3'],
+  const floor = straightLine(flow, setting, inputs)
+  const evaluation = () => void evaluate(flow, setting, inputs, out)
+  // Drawn anew for every plan: chain, tissues, where the mass lies. What the cutter does is drawn once per animal's figures.
+  const parts = new Set(cutting.slots.map((s) => s.part)).size
+  const warmFloor = samplingFloor(floor, 5 + 3 + parts, DRAWS)
+  const coldFloor = samplingFloor(floor, 5 + 3 + parts + flow[LAID].rowCut.length, DRAWS)
+  const draw = (of: CutUp) => void drawLot(of, 1, sampleChain(...chain, evidenceOf(lot.weighings)), DRAWS)
+  const anew = () => draw(cutUp(compile(anatomy), NO_CHOICES, hung))
+  const drawn = drawLot(cutting, 1, sampleChain(...chain, evidenceOf(lot.weighings)), DRAWS)
+  const quantiles = () => {
+    for (const own of drawn.cut.values()) interval(own)
+  }
+  const alternatives = () => void alternativesFor(read, part, ['left', 'right'])
+  const reading = () => void reckon(flow, lot, farm, 0)
+  const rows: [string, ReturnType<typeof against>, string, string][] = [
+    ['one evaluation', against(evaluation, floor, 5000), 'straight-line code', '≤ 8'],
     [
       'a moved line: pour and evaluate',
-      median(() => void evaluate(flow, setting, pour(flow, setting, {}, kg(84), kg(0)), out), 2000),
-      floor,
+      against(
+        () => void evaluate(flow, setting, pour(flow, setting, {}, kg(84), kg(0)), out),
+        evaluation,
+        500,
+      ),
+      'evaluations',
       '',
     ],
     [
       `all alternatives of the ${part}, whole plans`,
-      median(() => void alternativesFor(read, part, ['left', 'right']), 20),
-      floor,
+      against(alternatives, evaluation, 20),
+      'evaluations',
       '',
     ],
-    ['a lot read whole, without intervals', median(() => void reckon(flow, lot, farm, 0), 20), floor, ''],
-    ['its intervals, a moment later: 500 draws', median(() => void reckon(flow, lot, farm), 3), floor, ''],
-    ['compiling the anatomy', median(() => void compile(anatomy), 1), floor, ''],
-    [
-      `${DRAWS} draws, against the sampling floor`,
-      median(() => void drawLot(cutting, 1, sampleChain(...chain, evidenceOf(lot.weighings)), DRAWS), 1, 5),
-      sampling,
-      '≤ 1.5',
-    ],
+    ['a lot read whole, without intervals', against(reading, evaluation, 50), 'evaluations', '≤ 25'],
+    [`${DRAWS} draws, warm`, against(() => draw(cutting), warmFloor, 1, 5), 'sampling floor', '≤ 2'],
+    [`${DRAWS} draws, cold`, against(anew, coldFloor, 1, 3), 'sampling floor', ''],
+    ['quantiles of all cuts of them', against(quantiles, warmFloor, 1, 5), 'sampling floor', ''],
+    ['compiling the anatomy', against(() => void compile(anatomy), evaluation, 1), 'evaluations', ''],
   ]
-  console.log(`\n${species} | µs | × floor | asked`)
-  for (const [name, us, of, asked] of rows)
-    console.log(`${name} | ${us.toFixed(2)} | ${(us / of).toFixed(1)} | ${asked || '–'}`)
-  const block = rows[3]![1] + rows[4]![1]
+  console.log(`\n${species} | µs | × | of | asked`)
+  for (const [name, { us, ratio }, of, asked] of rows)
+    console.log(`${name} | ${us.toFixed(2)} | ${ratio.toFixed(1)} | ${of} | ${asked || '–'}`)
+  const block = rows[2]![1].us + rows[3]![1].us
   console.log(
-    `everything the Block shows while a line is dragged or a choice changed | ${block.toFixed(0)} | k = ${(block / floor).toFixed(0)} | ${((block / 16000) * 100).toFixed(0)} % of a 16 ms frame`,
+    `everything the Block shows while a line is dragged or a choice changed | ${block.toFixed(0)} µs | ${((block / 16000) * 100).toFixed(0)} % of a 16 ms frame`,
   )
 }
 

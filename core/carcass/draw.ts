@@ -52,14 +52,28 @@ function drawnFactors(sds: readonly number[], normal: () => number): number[] {
   return [...factors, factors[1]!]
 }
 
-/** Where the mass lies: a factor for every part, the same on both sides, as animals are built and as the lines fall. */
-function placeFactors(parts: readonly string[], sds: Float64Array, normal: () => number): number[] {
-  const byPart = new Map<string, number>()
-  return parts.map((part, s) => {
-    const held = byPart.get(part) ?? Math.exp(sds[s]! * normal())
-    byPart.set(part, held)
-    return held
+/**
+ * Where the mass lies: a factor for every slot that anything is poured into, drawn once a part, the same on both sides, as
+ * animals are built and as the lines fall. Every part is drawn, so that what a plan leaves alone is drawn alike.
+ */
+function placing(flow: Flow, inputs: Float64Array, sds: Float64Array) {
+  const { slots } = flow[LAID]
+  const ids = [...new Set(slots.map((slot) => slot.part))]
+  const partOf = Int32Array.from(slots, (slot) => ids.indexOf(slot.part))
+  const poured = Int32Array.from(slots.keys()).filter((s) => {
+    for (let t = s * T; t < (s + 1) * T; t++) if (inputs[t]! > 0) return true
+    return false
   })
+  const z = new Float64Array(ids.length)
+  return {
+    poured,
+    factors(normal: () => number): Float64Array {
+      for (let p = 0; p < z.length; p++) z[p] = normal()
+      const out = new Float64Array(slots.length)
+      for (const s of poured) out[s] = Math.exp(sds[s]! * z[partOf[s]!]!)
+      return out
+    },
+  }
 }
 
 /**
@@ -82,7 +96,7 @@ export function drawLot(
   const root = Math.sqrt(count)
   const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
   const placeSd = lineSds(flow, setting, inputs, count).map((line) => Math.hypot(spread.place / root, line))
-  const parts = slots.map((slot) => slot.part)
+  const place = placing(flow, inputs, placeSd)
   const cutter = cutterFactors(flow, draws)
   const isWeighed = setting.weighed.some((x) => !Number.isNaN(x))
   const off = slots.map((s) => s.offCarcass > 0)
@@ -91,27 +105,32 @@ export function drawLot(
   const share = new Float64Array(rowCut.length * T)
   const own = new Float64Array(inputs.length)
   const out = newYield(flow)
+  evaluate(flow, setting, inputs, out)
+  const holding = [...slots.keys()].filter((s) => {
+    for (let t = s * T; t < (s + 1) * T; t++) if (out.slotKg[t]! > 0) return true
+    return false
+  })
   const [SHRUNK, AGED] = [STAGES.indexOf('shrunk'), STAGES.indexOf('aged')]
   let shrunkMean = 0
   const weights = Array.from({ length: draws }, () => {
     const w = chain(normal)
     shrunkMean += w[SHRUNK]! / draws
     const factors = drawnFactors(sds, normal)
-    const places = placeFactors(parts, placeSd, normal)
+    const places = place.factors(normal)
     return { w, factors, places }
   })
   weights.forEach(({ w, factors, places }, d) => {
     STAGES.forEach((s, i) => (stages[s][d] = w[i]!))
     let all = 0
-    for (let s = 0; s < off.length; s++)
+    for (const s of place.poured)
       if (!off[s]) for (let t = 0; t < T; t++) all += inputs[s * T + t]! * factors[t]! * places[s]!
     const scale = w[AGED]! / all
     const live = w[SHRUNK]! / shrunkMean
-    for (let s = 0; s < off.length; s++)
+    for (const s of place.poured)
       for (let t = 0; t < T; t++)
         own[s * T + t] = inputs[s * T + t]! * (off[s] ? live : factors[t]! * places[s]! * scale)
     if (isWeighed) toWeighed(flow, setting.weighed, own, w[AGED]!)
-    evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share))
+    evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share, holding))
     for (let i = 0; i < cutKg.length; i++) cutKg[i]![d] = out.cutKg[i]!
   })
   return { draws, stages, cut: new Map(cuts.map((c, i) => [c.id, cutKg[i]!])) }

@@ -112,7 +112,8 @@ export function evaluate(
 
 /**
  * Draws the cutter: each active row's share is multiplied by its factor in draw `d` and every tissue closed
- * again to 1, so mass is conserved in each draw. `factors` holds one row of factors per draw. Writes into `share`.
+ * again to 1, so mass is conserved in each draw. `factors` holds one row of factors per draw. Writes into `share`, of the
+ * slots that hold meat.
  */
 export function perturb(
   flow: Flow,
@@ -120,10 +121,11 @@ export function perturb(
   factors: Float64Array,
   d: number,
   share: Float64Array,
+  live: readonly number[],
 ): Float64Array {
   const rowShare = flow[LAID].shares[setting.trim]
   const offset = d * flow[LAID].rowCut.length
-  for (let s = 0; s < setting.start.length; s++) {
+  for (const s of live) {
     close(setting.start[s]!, setting.end[s]!)
     const behind = setting.rear[s]
     if (behind) close(behind.start, behind.end)
@@ -131,6 +133,8 @@ export function perturb(
   return share
 
   function close(from: number, to: number) {
+    // One row takes all there is, whoever cuts.
+    if (to - from === 1) return share.set(rowShare.subarray(from * T, to * T), from * T)
     let lean = 0
     let fat = 0
     let bone = 0
