@@ -75,7 +75,7 @@ describe('a steer', () => {
     const { page } = run
     await pick('chuck')
     await page.getByRole('button', { name: 'Right', exact: true }).click()
-    await page.getByRole('button', { name: 'Shoulder clod' }).click()
+    await page.getByRole('button', { name: 'Shoulder clod', exact: true }).click()
     await way('clod-parted').click()
     await page.locator('[data-cut=flat-iron]').waitFor()
     await page.getByText('comes out of').waitFor()

@@ -85,10 +85,10 @@ function valuesOf(schema: Schema): fc.Arbitrary<unknown> {
     case 'number': {
       const min = Number(schema.minimum ?? schema.exclusiveMinimum ?? -10)
       const max = Number(schema.maximum ?? schema.exclusiveMaximum ?? 1e6)
-      const whole = fc.integer({ min: Math.ceil(Math.max(min, -1e9)), max: Math.floor(Math.min(max, 1e9)) })
-      return schema.type === 'integer'
-        ? fc.oneof(whole, fc.constantFrom(0, 1, 2))
-        : fc.oneof(whole, fc.double({ min, max, noNaN: true }))
+      const whole = () =>
+        fc.integer({ min: Math.ceil(Math.max(min, -1e9)), max: Math.floor(Math.min(max, 1e9)) })
+      if (schema.type === 'integer') return fc.oneof(whole(), fc.constantFrom(0, 1, 2))
+      return fc.oneof(fc.double({ min, max, noNaN: true }), fc.constantFrom(min, max))
     }
     case 'boolean':
       return fc.boolean()

@@ -2,7 +2,7 @@ import { TISSUES, type Cut, type Path, type SideName, type Tissue } from '#core/
 import { kg, mm, sumOf, type Kg, type Mm } from '#core/measure'
 import type { Conventions } from './conventions.ts'
 import { balanceOf, evaluate, newYield, type Balance, type Yield } from './evaluate.ts'
-import { lay, lengthOf, lengthScale, type Portions, type Stretch } from './lay.ts'
+import { lay, lengthOf, lengthScale, slicesBySegment, type Portions, type Stretch } from './lay.ts'
 import { LAID, type Choices, type Flow, type FlowSetting } from './flow.ts'
 import { setFlow } from './setting.ts'
 import type { DepotFactors } from './animal.ts'
@@ -24,6 +24,8 @@ export interface CutRow {
   readonly green: Kg
   /** The stretch of its part it is cut from, and the pieces it gives; null where it is not cut along a length. */
   readonly stretch: Stretch | null
+  /** Its whole slices by the segment of the axis they come from. */
+  readonly segments: ReadonlyMap<string, number>
   /** Belongs to the pieces of another part that is cut in one with it. */
   readonly apart: boolean
   /** Of `green`, each tissue. */
@@ -252,6 +254,10 @@ class RowView implements CutRow {
   }
   get stretch() {
     return this.of[STRETCHES].get(this.r) ?? null
+  }
+  get segments() {
+    const { stretch, of, s } = this
+    return stretch ? slicesBySegment(of.flow, of[SETTING], s, stretch, of.scale) : new Map<string, number>()
   }
   /** Of what went in, what the saw leaves. */
   private get left() {

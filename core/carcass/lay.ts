@@ -5,6 +5,9 @@ import { LAID, type Flow, type FlowSetting, type SlotLength } from './flow.ts'
 
 /** A stretch of a part's length as a cut takes it: what comes of it in pieces, and what is left of it. */
 export interface Stretch {
+  /** Of the part's length, shares from the front. */
+  readonly from: number
+  readonly to: number
   /** From its first to its last slice, ends and all. */
   readonly mm: Mm
   /** Less the ends that make no good piece. */
@@ -90,6 +93,8 @@ export function lay(
         const dust = anatomy.types.length > 0 ? (pieces * kerf) / whole : 0
         setting.dust[r] = dust
         out.set(r, {
+          from,
+          to,
           mm: mm(whole),
           thick: mm(sawn && pieces > 0 ? slice - kerf : 0),
           usable: mm(usable),
@@ -103,4 +108,28 @@ export function lay(
     }
   })
   return out
+}
+
+/** Whole slices by the segment of the axis that their middle lies in, from the head end; none where the part has no place on it. */
+export function slicesBySegment(
+  flow: Flow,
+  setting: FlowSetting,
+  s: number,
+  { from, pieces, thick, kerf }: Stretch,
+  scale: number,
+): ReadonlyMap<string, number> {
+  const { lengths, slots, axisMm } = flow[LAID]
+  const own = lengths[s]
+  const found = new Map<string, number>()
+  if (!own || own.mm !== null || pieces === 0) return found
+  const lines = setting.lineAt[slots[s]!.side === 'right' ? 'right' : 'left']
+  const start = mmUpTo(axisMm, 'line' in own.from ? lines[own.from.line]! : own.from.at)
+  const first = start + from * lengthOf(own, axisMm, lines).mm + (from === 0 ? own.ends[0] : 0)
+  for (let i = 0; i < pieces; i++) {
+    const middle = first + ((i + 0.5) * (thick + kerf)) / scale
+    const next = axisMm.findIndex((x) => x > middle)
+    const { id } = flow.anatomy.axis[(next < 0 ? axisMm.length : next) - 1]!
+    found.set(id, (found.get(id) ?? 0) + 1)
+  }
+  return found
 }

@@ -62,6 +62,7 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'ending':
     case 'sharePrice':
     case 'days':
+    case 'hands':
       return null
   }
 }

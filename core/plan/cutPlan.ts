@@ -8,7 +8,7 @@ import { refusalOf, settle, settleSplits, type Plan } from './read.ts'
 
 /** The cutting of a lot's plan under a name. */
 export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = ''): CutPlan {
-  const { paths, lines, mm, trim, lean = null, splits = [] } = plan.choices
+  const { paths, lines, mm, trim, lean, splits } = plan.choices
   return {
     format: 'ekko-plan',
     version: 1,
@@ -16,11 +16,13 @@ export function cutPlanOf(anatomy: Anatomy, plan: Plan, name: string, says = '')
     name,
     says,
     trim,
-    lean,
+    ...(lean === undefined ? {} : { lean }),
     lines: [...lines].map((e) => ({ line: e.id, side: e.side as Half, setting: e.value })),
     mm: [...mm].map((e) => ({ line: e.id, side: e.side as Half, mm: e.value })),
     paths: [...paths].map((e) => ({ part: e.id, side: e.side, path: e.value })),
-    splits: [...splits].map((e) => ({ part: e.id, side: e.side as Half, split: e.value })),
+    ...(splits && splits.size > 0
+      ? { splits: [...splits].map((e) => ({ part: e.id, side: e.side as Half, split: e.value })) }
+      : {}),
     portions: [...plan.portions].map(([cut, portion]) => ({ cut, portion })),
   }
 }
@@ -47,7 +49,7 @@ export function strangersIn(anatomy: Anatomy, plan: CutPlan): Issue[] {
     ),
     ...named(
       'splits',
-      plan.splits.map((p) => ({ field: 'split', target: p.part, side: p.side, value: p.split })),
+      (plan.splits ?? []).map((p) => ({ field: 'split', target: p.part, side: p.side, value: p.split })),
     ),
     ...named(
       'portions',
@@ -165,7 +167,7 @@ export function adoptPlan(
       portions,
       splits,
       trim: wanted.trim,
-      lean: wanted.lean,
+      lean: wanted.lean ?? null,
     }),
     leftOut,
   }
@@ -181,7 +183,7 @@ function splitsOf(
 ): SidedMap<Split> {
   const find = lookup(anatomy)
   const asked = new SidedMap<Split>()
-  for (const { part, side, split } of wanted.splits) {
+  for (const { part, side, split } of wanted.splits ?? []) {
     if (unknownIn(anatomy, { field: 'split', target: part, side, value: split }))
       leftOut.push({ what: `${part}: ${split.path}`, why: 'this animal’s figures do not know it' })
     else asked.set(part, side, split)

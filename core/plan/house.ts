@@ -69,8 +69,6 @@ export function housePlans(anatomy: Anatomy): CutPlan[] {
       const animal = anatomy.parts.find((p) => p.id === part)?.scope === 'animal'
       return (animal ? (['animal'] as const) : (['left', 'right'] as const)).map((side) => ({ part, side, path }))
     }),
-    lean: null,
-    splits: [],
     portions: [],
   }))
 }

@@ -77,4 +77,10 @@ describe('minutes grow', () => {
     expect(slab).not.toBeCloseTo(belly(null), 3)
     expect(belly(0.25)).toBeCloseTo(0.25 * belly(null) + 0.75 * slab, 6)
   })
+  it('with hands that do it seldom: a beginner takes three times as long to cut, no longer to grind or wrap', () => {
+    const { cutting } = cutUp('hog', choose({}), { kg: 85 })
+    const [skilled, beginner] = (['skilled', 'beginner'] as const).map((h) => minutesOf(cutting, 1, 40, h))
+    expect(beginner).toEqual({ ...skilled, hand: expect.closeTo(3 * skilled!.hand, 6) })
+    expect(minutesOf(cutting, 1, 40)).toEqual(skilled)
+  })
 })

@@ -1,9 +1,13 @@
 import type { Path } from '#core/anatomy'
 import type { CutSlot, CutUp } from '#core/carcass'
+import type { Skill } from '#core/records'
 
 /** Setting up and washing down, once for what is cut in a day; and one pack wrapped and labelled (docs/sources.md: minutes). */
 const SET_UP = 60
 const WRAP = 1.2
+
+/** How much longer hands take that cut a few times a year, or for the first time, than those that do it every day (docs/sources.md: minutes). */
+const TAKES: Record<Skill, number> = { skilled: 1, practised: 1.8, beginner: 3 }
 
 /** Minutes of a cutting day: hand and saw, grinder and filler, wrapping, setting up and washing down. */
 export interface BenchMinutes {
@@ -19,15 +23,24 @@ const alongOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>, of: (path: Path
   rear ? rear.at * of(path) + (1 - rear.at) * of(rear.path) : of(path)
 
 /**
- * What cutting `count` animals by a plan takes a skilled hand: every way once on each side it is taken on, growing with
+ * What cutting `count` animals by a plan takes: every way once on each side it is taken on, growing with
  * the carcass as faces do, weight^(2/3); so much for each kg that is ground or filled; so much for each pack.
  */
-export function minutesOf(cutting: CutUp, count: number, packs: number): BenchMinutes {
+export function minutesOf(
+  cutting: CutUp,
+  count: number,
+  packs: number,
+  hands: Skill = 'skilled',
+): BenchMinutes {
   const { anatomy } = cutting.flow
   const size = cutting.balance.carcass / count / anatomy.referenceKg
   const taken = cutting.slots.filter((s) => s.holds && !(s.path.pair && s.side === 'right'))
   return {
-    hand: taken.reduce((sum, s) => sum + alongOf(s, (p) => p.minutes), 0) * size ** (2 / 3) * count,
+    hand:
+      taken.reduce((sum, s) => sum + alongOf(s, (p) => p.minutes), 0) *
+      size ** (2 / 3) *
+      count *
+      TAKES[hands],
     grind: taken.reduce((sum, s) => sum + alongOf(s, (p) => p.perKg ?? 0) * s.kg, 0),
     wrap: packs * WRAP,
     setUp: taken.length > 0 ? SET_UP : 0,

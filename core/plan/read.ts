@@ -17,7 +17,7 @@ import {
   type Split,
 } from '#core/carcass'
 import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
-import type { Decision, Ending } from '#core/records'
+import type { Decision, Ending, Skill } from '#core/records'
 import { readFacts, type Facts } from './facts.ts'
 import { latest, type CommandRow, type Log } from './history.ts'
 
@@ -47,6 +47,8 @@ export interface Plan extends Facts {
   /** How cuts are divided where not as usual, by cut. */
   portions: ReadonlyMap<string, Portion>
   days: number
+  /** Whose hands cut. */
+  hands: Skill
   target: Minor
   ending: Ending
   sharePrice: UnitPrice | null
@@ -189,8 +191,9 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const sided = <F extends 'path' | 'line' | 'mm' | 'split'>(field: F) => new SidedMap(saidOn(last, field))
   const byCut = <F extends Decision['field']>(field: F) =>
     new Map(saidOn(last, field).map(({ id, value }) => [id, value]))
-  const ofLot = <F extends 'trim' | 'lean' | 'days' | 'target' | 'ending' | 'sharePrice'>(field: F) =>
-    byCut(field).get('lot') ?? null
+  const ofLot = <F extends 'hands' | 'trim' | 'lean' | 'days' | 'target' | 'ending' | 'sharePrice'>(
+    field: F,
+  ) => byCut(field).get('lot') ?? null
   const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions)
   const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
   const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
@@ -208,6 +211,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     },
     without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
     portions: byCut('portion'),
+    hands: ofLot('hands') ?? 'skilled',
     days: ofLot('days') ?? anatomy.chain.days.usual,
     target: minor(ofLot('target') ?? 0),
     ending: ofLot('ending') ?? 'exact',

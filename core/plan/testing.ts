@@ -4,7 +4,7 @@ import type { Decision, FactBody, Half, MeasureId, Observation, Route } from '#c
 
 /** Decisions and facts in short, as a test says them. */
 type Of<F extends Decision['field']> = Extract<Decision, { field: F }>
-type OfLot = 'trim' | 'lean' | 'target' | 'ending' | 'sharePrice' | 'days'
+type OfLot = 'hands' | 'trim' | 'lean' | 'target' | 'ending' | 'sharePrice' | 'days'
 type OfCut = 'portion' | 'index' | 'price' | 'lock' | 'floor' | 'ceiling' | 'sold'
 
 export const way = (part: string, path: string | null, side: SideName = 'left'): Of<'path'> => ({

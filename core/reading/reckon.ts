@@ -64,7 +64,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     drawnNow,
   })
   const packed = sumOf(cuts, (c) => c.billedPacks)
-  const bench = minutesOf(cutting, count, packed)
+  const bench = minutesOf(cutting, count, packed, plan.hands)
   const billed = {
     count,
     hot: weights?.hot ?? kg(0),

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { milli, mm } from '#core/measure'
 import { entrySchema } from './entry.ts'
 import { amountSchema, figureSchema } from './figures.ts'
-import { ENDINGS, HALVES, SIDES, TOOLS, TRIM_LEVELS } from './lists.ts'
+import { ENDINGS, HALVES, SIDES, SKILLS, TOOLS, TRIM_LEVELS } from './lists.ts'
 import { portionSchema } from './portion.ts'
 import { splitSchema } from './split.ts'
 import { idSchema, keySchema as id } from './text.ts'
@@ -59,6 +59,7 @@ export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('target'), ...lot, value: amountSchema.nullable() }),
   z.object({ field: z.literal('ending'), ...lot, value: z.enum(ENDINGS).nullable() }),
   z.object({ field: z.literal('sharePrice'), ...lot, value: unitPriceSchema.nullable() }),
+  z.object({ field: z.literal('hands'), ...lot, value: z.enum(SKILLS).nullable() }),
   z.object({ field: z.literal('days'), ...lot, value: z.number().int().min(0).max(60).nullable() }),
 ])
 export type Decision = z.infer<typeof decisionSchema>

@@ -43,6 +43,10 @@ export const FEE_UNITS = ['head', 'kg', 'lb', 'pack'] as const
 export const FEE_BASES = ['hot', 'hanging'] as const
 export type FeeBasis = (typeof FEE_BASES)[number]
 
+/** Whose hands cut: every day, a few times a year, for the first time. */
+export const SKILLS = ['skilled', 'practised', 'beginner'] as const
+export type Skill = (typeof SKILLS)[number]
+
 /** What a price may end in: any minor unit, 5, 9, or 49/99. */
 export const ENDINGS = ['exact', 'fives', 'nines', 'halves'] as const
 export type Ending = (typeof ENDINGS)[number]

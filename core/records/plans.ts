@@ -23,12 +23,12 @@ export const cutPlanSchema = z.object({
   mm: z.array(z.object({ line: id, side: half, mm: figureSchema(0, 1000).transform(mm) })).max(40),
   paths: z.array(z.object({ part: id, side: z.enum(SIDES), path: id })).max(300),
   /** Chemical lean of the mince; as it falls where not said. */
-  lean: figureSchema(LEAN_BOUNDS.low, LEAN_BOUNDS.high).nullable().default(null),
-  /** Parts cut two ways along their length; plans kept before there were any have none. */
+  lean: figureSchema(LEAN_BOUNDS.low, LEAN_BOUNDS.high).optional(),
+  /** Parts cut two ways along their length. Left out where there are none: a plan kept earlier stays as it was written. */
   splits: z
     .array(z.object({ part: id, side: half, split: splitSchema }))
     .max(100)
-    .default([]),
+    .optional(),
   portions: z.array(z.object({ cut: id, portion: portionSchema })).max(200),
 })
 export type CutPlan = z.infer<typeof cutPlanSchema>

@@ -2,7 +2,16 @@
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import { fromKg, kg, massDigits, mm, parseMass, refuse, toKg, type Kg, type Outcome } from '#core/measure'
-import { EATERS, keepsBone, mostPieces, oddPortion, portionFor, roastFor, thicknessFor } from '#core/plan'
+import {
+  EATERS,
+  keepsBone,
+  mostPieces,
+  oddPortion,
+  regionsOf,
+  portionFor,
+  roastFor,
+  thicknessFor,
+} from '#core/plan'
 import { cutsOfPart } from '#core/reading'
 import type { Portion } from '#core/records'
 import FigureInput from '../../pieces/FigureInput.vue'
@@ -34,7 +43,11 @@ const rows = computed(() => {
     const odd = oddPortion(portion, each, span)
     const twoSides = sides.length > 1
     const aSide = Math.max(1, Math.round(c.pieces / sides.length / count))
-    return [{ ...c, portion, span, each, twoSides, aSide, own: plan.portions.has(c.cut.id), odd }]
+    const regions = regionsOf(
+      body.value.anatomy.species,
+      rowsHere.filter((row) => row.cut?.id === c.cut.id),
+    )
+    return [{ ...c, regions, portion, span, each, twoSides, aSide, own: plan.portions.has(c.cut.id), odd }]
   })
 })
 type Row = (typeof rows.value)[number]
@@ -212,6 +225,8 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
       <small class="muted">
         {{ row.pieces }} in {{ row.packs }} {{ row.packs === 1 ? 'pack' : 'packs'
         }}<template v-if="row.each > 0">, {{ words.mass(row.each) }} each</template
+        ><template v-if="row.regions.length > 0"
+          >: {{ row.regions.map(([where, n]) => `${n * read.count} ${where}`).join(', ') }}</template
         ><template v-if="row.endMm >= 1"
           >; end pieces up to {{ Math.round(row.endMm) }} mm, {{ words.mass(row.endKg) }}, go in with the last
           pack</template

@@ -4,7 +4,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, reactive, ref } from 'vue'
 import { FEE_KINDS, type FeeKind } from '#core/ledger'
-import type { FeeBasis, FeeId } from '#core/records'
+import type { FeeBasis, FeeId, Skill } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import type { FieldIssue } from '../../state/api.ts'
@@ -13,7 +13,7 @@ import { useWords } from '../../state/words.ts'
 import { readMoney } from './figures.ts'
 import { usePrices } from './prices.ts'
 
-const { read, note, correct, withdraw, factOf, farmFigures } = useReading()
+const { read, decide, note, correct, withdraw, factOf, farmFigures } = useReading()
 const words = useWords()
 const { typed } = usePrices()
 const money = computed(() => readMoney(words.currency.value))
@@ -22,6 +22,11 @@ const issues = ref<FieldIssue[]>([])
 const fee = (id: FeeId) => read.value.plan.fees[id]
 const amountOf = (id: string) => read.value.money.costs.rows.find((r) => r.id === id)?.amount ?? 0
 const basisOf = (id: FeeId): FeeBasis => fee(id)?.basis ?? 'hot'
+const HANDS: { v: Skill; w: string }[] = [
+  { v: 'skilled', w: 'cut every day' },
+  { v: 'practised', w: 'cut a few times a year' },
+  { v: 'beginner', w: 'cut for the first time' },
+]
 const labour = computed(() => read.value.money.costs.rows.find((r) => r.id === 'labour'))
 
 function setFee({ id, per, onWeight }: FeeKind, amount: number | null, on: FeeBasis = basisOf(id)) {
@@ -156,6 +161,16 @@ const bench = computed(() => {
               >{{ Math.round(read.minutes) }} min at {{ words.money(farmFigures.hour) }} an hour:
               {{ bench }}</small
             >
+            <Select
+              :model-value="read.plan.hands"
+              :options="HANDS"
+              option-label="w"
+              option-value="v"
+              size="small"
+              aria-label="Whose hands cut"
+              data-testid="hands"
+              @update:model-value="decide({ field: 'hands', target: 'lot', side: 'animal', value: $event })"
+            />
           </td>
           <td class="right nowrap">{{ words.money(labour.amount) }}</td>
         </tr>
