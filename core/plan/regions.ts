@@ -10,17 +10,11 @@ const T_BONES = 3
 function regionOf(species: Species, segment: string): Region | null {
   const [kind, number] = segment.split(' ')
   const isSteer = species === 'steer'
-  switch (kind) {
-    case 'rib':
-      return isSteer ? 'end' : 'rib end'
-    case 'lumbar':
-      if (!isSteer) return 'centre'
-      return Number(number) > T_BONES ? 'porterhouse' : 'T-bone'
-    case 'sacrum':
-      return 'sirloin end'
-    default:
-      return null
-  }
+  if (kind === 'rib') return isSteer ? 'end' : 'rib end'
+  if (kind === 'sacrum') return 'sirloin end'
+  if (kind !== 'lumbar') return null
+  if (!isSteer) return 'centre'
+  return Number(number) > T_BONES ? 'porterhouse' : 'T-bone'
 }
 
 /**
