@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
-import type { Part } from '#core/anatomy'
 import { mm, refuse, type Outcome } from '#core/measure'
 import { rearOptions } from '#core/reading'
 import { SPLIT_BOUNDS, type Decision, type Half } from '#core/records'
@@ -57,17 +56,9 @@ const length = computed(() => {
   const vertebrae = own.vertebrae > 0 ? `, ${(own.vertebrae * at.value).toFixed(1)} vertebrae` : ''
   return `${Math.round(own.mm * at.value)} of ${Math.round(own.mm)} mm${vertebrae}`
 })
-/** A part that a line of its own parts in two is split there: the place is a joint, and what lies behind a part. */
-const hasLine = computed(() =>
-  body.value.anatomy.lines.some(
-    (l) =>
-      l.kind === 'across' && l.id === endOf(partData.value) && l.settings.some((s) => s.at.startsWith('=')),
-  ),
-)
-const endOf = (p: Part) => (p.length && 'to' in p.length ? p.length.to : null)
 const can = computed(() => {
   const slot = read.value.cutting.slot(part.value, halves.value[0] ?? 'left')
-  return slot?.holds && ways.value.length > 1 && ways.value.includes(slot.path) && !hasLine.value
+  return slot?.holds && ways.value.length > 1 && ways.value.includes(slot.path)
 })
 
 const take = (path: string, where = at.value) =>
