@@ -1,6 +1,6 @@
 import type { Portion } from '#core/anatomy'
 import { mm, type Kg, type Mm } from '#core/measure'
-import { mmUpTo } from './setting.ts'
+import { mmUpTo, placesOf } from './setting.ts'
 import { LAID, type Flow, type FlowSetting, type SlotLength } from './flow.ts'
 
 /** A stretch of a part's length as a cut takes it: what comes of it in pieces, and what is left of it. */
@@ -31,8 +31,7 @@ export type Portions = ReadonlyMap<string, Portion>
 /** Millimetres, at the reference carcass, and vertebrae of a part's length. */
 export function lengthOf(length: SlotLength, axisMm: Float64Array, at: Readonly<Record<string, number>>) {
   if (length.mm !== null) return { mm: length.mm, vertebrae: 0 }
-  const place = (p: SlotLength['from']) => ('line' in p ? at[p.line]! : p.at)
-  const [from, to] = [place(length.from), place(length.to)]
+  const [from, to] = placesOf(length, at)
   return { mm: Math.max(0, mmUpTo(axisMm, to) - mmUpTo(axisMm, from)), vertebrae: Math.max(0, to - from) }
 }
 
@@ -123,7 +122,7 @@ export function slicesBySegment(
   const found = new Map<string, number>()
   if (!own || own.mm !== null || pieces === 0) return found
   const lines = setting.lineAt[slots[s]!.side === 'right' ? 'right' : 'left']
-  const start = mmUpTo(axisMm, 'line' in own.from ? lines[own.from.line]! : own.from.at)
+  const start = mmUpTo(axisMm, placesOf(own, lines)[0])
   const first = start + from * lengthOf(own, axisMm, lines).mm + (from === 0 ? own.ends[0] : 0)
   for (let i = 0; i < pieces; i++) {
     const middle = first + ((i + 0.5) * (thick + kerf)) / scale

@@ -15,6 +15,15 @@ import {
 
 const T = TISSUES.length
 
+/** Where a part that lies along the axis begins and ends on it. */
+export const placesOf = (
+  { from, to }: SlotLength,
+  lines: Readonly<Record<string, number>>,
+): readonly [number, number] => {
+  const place = (p: SlotLength['from']) => ('line' in p ? lines[p.line]! : p.at)
+  return [place(from), place(to)]
+}
+
 /** Where on the axis a share of a part's length is reached; NaN where it does not lie along the axis. */
 function placeAlong(
   axisMm: Float64Array,
@@ -23,8 +32,7 @@ function placeAlong(
   share: number,
 ): number {
   if (!length || length.mm !== null) return Number.NaN
-  const place = (p: SlotLength['from']) => ('line' in p ? lines[p.line]! : p.at)
-  const [from, to] = [mmUpTo(axisMm, place(length.from)), mmUpTo(axisMm, place(length.to))]
+  const [from, to] = placesOf(length, lines).map((at) => mmUpTo(axisMm, at)) as [number, number]
   const wanted = from + share * Math.max(0, to - from)
   const next = axisMm.findIndex((x) => x >= wanted)
   if (next <= 0) return Math.max(0, next)

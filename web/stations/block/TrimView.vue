@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
 import { leanOptions, trimLedger } from '#core/reading'
-import { saleOf } from '#core/rules'
 import { formatPercent, kg } from '#core/measure'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import BlockTabs from './BlockTabs.vue'
+import WorthButton from './WorthButton.vue'
 
 /** Where every kilogram goes, and the trim against what it is to become. */
 const FlowChart = defineAsyncComponent(() => import('./FlowChart.vue'))
@@ -18,7 +18,6 @@ const pulled = computed(() => kg(-ledger.value!.blended))
 const canBlend = computed(() =>
   options.value.some((o) => o.lean !== null && Math.abs(o.reads - ledger.value!.lean) > 0.005),
 )
-const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
 const ask = (value: number | null) => decide({ field: 'lean', target: 'lot', side: 'animal', value })
 </script>
 
@@ -77,25 +76,21 @@ const ask = (value: number | null) => decide({ field: 'lean', target: 'lot', sid
           </table>
           <section v-if="canBlend" class="asked" aria-label="How lean the mince is">
             <b>Ground at</b>
-            <button
+            <WorthButton
               v-for="o in options"
               :key="o.lean ?? 0"
-              type="button"
-              :class="{ taken: o.inForce }"
-              :aria-pressed="o.inForce"
+              :label="o.lean === null ? 'as it falls' : formatPercent(o.lean)"
+              :in-force="o.inForce"
+              :take-home="o.difference.takeHome"
+              :money="o.difference.money"
+              :note="
+                o.lean !== null && Math.abs(o.reads - o.lean) > 0.005
+                  ? `no nearer than ${formatPercent(o.reads)}`
+                  : ''
+              "
               :data-lean="o.lean ?? 'falls'"
               @click="ask(o.lean)"
-            >
-              {{ o.lean === null ? 'as it falls' : formatPercent(o.lean) }}
-              <small v-if="o.inForce">in force</small>
-              <small v-else
-                >{{ words.massChange(o.difference.takeHome)
-                }}<template v-if="priced">, {{ words.moneyChange(o.difference.money) }}</template></small
-              >
-              <small v-if="o.lean !== null && Math.abs(o.reads - o.lean) > 0.005"
-                >no nearer than {{ formatPercent(o.reads) }}</small
-              >
-            </button>
+            />
           </section>
           <p v-if="Math.abs(ledger.blended) > 0.01" data-testid="blended">
             {{
@@ -156,24 +151,6 @@ const ask = (value: number | null) => decide({ field: 'lean', target: 'lot', sid
   flex-wrap: wrap;
   gap: 0.3rem;
   align-items: center;
-}
-.asked button {
-  font: 600 0.92rem var(--body);
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--rule-strong);
-  padding: 0.15rem 0.5rem;
-  min-height: 34px;
-  cursor: pointer;
-}
-.asked .taken {
-  border-color: var(--accent);
-  background: #f3e9d8;
-}
-.asked small {
-  display: block;
-  font-weight: 400;
-  color: var(--muted);
 }
 .two {
   display: grid;
