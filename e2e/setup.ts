@@ -1,7 +1,7 @@
 import { chromium } from 'playwright-core'
 import type { TestProject } from 'vitest/node'
 import { CHROMIUM_FLAGS, ensureChromium } from '../scripts/browser.mjs'
-import { preparedFolder } from '../scripts/prepared.mjs'
+import { preparedFolder, scratchOfRun } from '../scripts/prepared.mjs'
 
 declare module 'vitest' {
   export interface ProvidedContext {
@@ -11,8 +11,12 @@ declare module 'vitest' {
 
 /** One browser and one prepared demo farm for all files; each file has a context and a copy of its own. */
 export default async function setup(project: TestProject) {
+  const clear = scratchOfRun()
   await preparedFolder('demo')
   const browser = await chromium.launchServer({ executablePath: ensureChromium(), args: CHROMIUM_FLAGS })
   project.provide('browserAddress', browser.wsEndpoint())
-  return () => browser.close()
+  return async () => {
+    await browser.close()
+    clear()
+  }
 }

@@ -10,6 +10,7 @@ import {
   renameSync,
   rmSync,
   statfsSync,
+  statSync,
 } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -24,10 +25,43 @@ const hasRoom = (folder) => {
   return bavail * bsize > ENOUGH_BYTES
 }
 
+const roomiest = () => (existsSync(MEMORY) && hasRoom(MEMORY) ? MEMORY : tmpdir())
 /** A new folder for a test: in memory where there is room, since a test makes and removes thousands of files. */
 export function scratchFolder(prefix = 'ekko-test-') {
-  const given = process.env.EKKO_SCRATCH
-  return mkdtempSync(join(given ?? (existsSync(MEMORY) && hasRoom(MEMORY) ? MEMORY : tmpdir()), prefix))
+  return mkdtempSync(join(process.env.EKKO_SCRATCH ?? roomiest(), prefix))
+}
+
+const RUN = /^ekko-run-(\d+)-/
+/** Of runs that had no folder of their own: none is as old as this and still wanted. */
+const LONE = /^ekko-(?:test|e2e)-/
+const STALE_MS = 2 * 60 * 60 * 1000
+const isAlive = (pid) => {
+  try {
+    process.kill(pid, 0)
+    return true
+  } catch (error) {
+    return error.code === 'EPERM'
+  }
+}
+const isOld = (path) => Date.now() - (statSync(path, { throwIfNoEntry: false })?.mtimeMs ?? 0) > STALE_MS
+/**
+ * One folder for all that a run makes, told to its workers; the answer removes it. What a run that was cut off left
+ * behind is removed first: a few of those fill the memory, and every later run is slow for no reason it can see.
+ */
+export function scratchOfRun() {
+  for (const place of new Set([MEMORY, tmpdir()].filter((p) => existsSync(p))))
+    for (const name of readdirSync(place)) {
+      const pid = RUN.exec(name)?.[1]
+      const isStale = pid ? !isAlive(Number(pid)) : LONE.test(name) && isOld(join(place, name))
+      if (isStale) rmSync(join(place, name), { recursive: true, force: true })
+    }
+  if (process.env.EKKO_SCRATCH) return () => {}
+  const made = mkdtempSync(join(roomiest(), `ekko-run-${process.pid}-`))
+  process.env.EKKO_SCRATCH = made
+  return () => {
+    delete process.env.EKKO_SCRATCH
+    rmSync(made, { recursive: true, force: true })
+  }
 }
 
 const digestOf = (paths) => {

@@ -1,5 +1,5 @@
 import type { TestProject } from 'vitest/node'
-import { preparedFolder } from '../scripts/prepared.mjs'
+import { preparedFolder, scratchOfRun } from '../scripts/prepared.mjs'
 
 declare module 'vitest' {
   export interface ProvidedContext {
@@ -9,5 +9,7 @@ declare module 'vitest' {
 
 /** An empty database is made once per build and copied by every test: making one takes seconds. */
 export default async function setup(project: TestProject) {
+  const clear = scratchOfRun()
   project.provide('emptyFolder', await preparedFolder('empty'))
+  return clear
 }

@@ -1,6 +1,6 @@
-import { cpSync, existsSync } from 'node:fs'
+import { cpSync, existsSync, rmSync } from 'node:fs'
 import request from 'supertest'
-import { inject } from 'vitest'
+import { afterAll, inject } from 'vitest'
 import { scratchFolder } from '../scripts/prepared.mjs'
 import { createApp, type AppOptions } from './app.ts'
 import { realDisk } from './database/disk.ts'
@@ -14,7 +14,15 @@ import { openStore, type Store, type StoreOptions } from './store/store.ts'
 export * from './bodies.ts'
 
 /** What the server's tests share: folders, a prepared database, and the API on it. */
-export const newFolder = () => scratchFolder()
+const made: string[] = []
+export const newFolder = () => {
+  const folder = scratchFolder()
+  made.push(folder)
+  return folder
+}
+afterAll(() => {
+  for (const folder of made.splice(0)) rmSync(folder, { recursive: true, force: true })
+})
 
 export async function openTestStore(
   folder = newFolder(),

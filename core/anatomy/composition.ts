@@ -5,6 +5,7 @@ import {
   type Anatomy,
   type AnimalType,
   type Band,
+  type Build,
   type CompositionRow,
   type Depot,
   type MeasureId,
@@ -57,6 +58,13 @@ export function compositionAt(type: AnimalType, carcass: Kg): Omit<DepotShares, 
   const all = raw.outer + raw.seam + raw.kidney
   const of = (share: number) => (fat * share) / all
   return { lean, bone, skin, outer: of(raw.outer), seam: of(raw.seam), kidney: of(raw.kidney) }
+}
+
+/** A build of a type at a weight, straight along ln(weight): the odds of its outputs beside the anatomy's. */
+export function builtAt(type: AnimalType, build: Build, carcass: Kg): number {
+  const [light, heavy] = type.rows
+  const at = Math.log(readAt(type, carcass) / light.kg) / Math.log(heavy.kg / light.kg)
+  return build.light * (build.heavy / build.light) ** at
 }
 
 /** The type of an animal by its id; null for the mixture, and where the anatomy knows no types. */

@@ -34,6 +34,7 @@ export type {
   TrimLevel,
 } from './types.ts'
 export {
+  builtAt,
   compositionAt,
   depotOf,
   dressingOf,

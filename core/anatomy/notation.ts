@@ -269,7 +269,7 @@ export function animalType(
   rows: readonly [string, string],
   fat: string,
   dressing: readonly [mean: number, sd: number],
-  more: Partial<Pick<AnimalType, 'common' | 'expects' | 'perMm'>> = {},
+  more: Partial<Pick<AnimalType, 'common' | 'expects' | 'perMm' | 'builds'>> = {},
 ): AnimalType {
   const [at, seam, kidney] = fat.split(/[ /]/).map(Number)
   return {

@@ -218,6 +218,18 @@ export interface AnimalType {
   expects: Partial<Record<MeasureId, readonly (readonly [number, number])[]>>
   /** Points of carcass more fat outside for each mm more of fat. */
   perMm: number
+  builds?: readonly Build[]
+}
+
+/**
+ * How an animal is built where not its fatness is another but its shape: lean that parting a part gives to some of its
+ * outputs (parts or cuts), as odds beside those of the anatomy, at the type's lightest and its heaviest carcass.
+ */
+export interface Build {
+  part: string
+  to: readonly string[]
+  light: number
+  heavy: number
 }
 
 /** What of the live weight is no carcass, as shares of fasted live weight at the usual dressing. */

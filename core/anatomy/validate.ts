@@ -22,8 +22,11 @@ export function validateAnatomy(a: Anatomy): AnatomyFault[] {
   lines(a, fault)
   paths(a, fault)
   tree(a, fault)
-  for (const id of Object.values(a.roles))
-    if (![...a.cuts, ...a.parts].some((x) => x.id === id)) fault('roles', `name unknown ${id}`)
+  const isNamed = (id: string) => [...a.cuts, ...a.parts].some((x) => x.id === id)
+  for (const id of Object.values(a.roles)) if (!isNamed(id)) fault('roles', `name unknown ${id}`)
+  for (const { id, builds = [] } of a.types)
+    for (const name of builds.flatMap((b) => [b.part, ...b.to]))
+      if (!isNamed(name)) fault(id, `builds unknown ${name}`)
   return faults
 }
 

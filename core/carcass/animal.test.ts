@@ -14,12 +14,10 @@ const animal = (
   }: { type?: string | null; measured?: Measured; conventions?: Conventions } = {},
 ) => animalOf(ANATOMIES[species], { type, measured, conventions }, kg(at), kg(at / 0.98))
 /** Cut as usual, with what was poured of each part and tissue. */
-const cut = (species: Species, at: number, more: Parameters<typeof animal>[2] = {}, choices = choose()) =>
-  cutUp(species, choices, {
-    kg: at,
-    conventions: more.conventions ?? {},
-    factors: animal(species, at, more).factors,
-  })
+const cut = (species: Species, at: number, more: Parameters<typeof animal>[2] = {}, choices = choose()) => {
+  const { factors, tilts } = animal(species, at, more)
+  return cutUp(species, choices, { kg: at, conventions: more.conventions ?? {}, factors, tilts })
+}
 
 describe('an animal of its type and weight', () => {
   it('a hog of 18 kg is lean and bony, one of 200 kg a third fat; a calf is no small steer', () => {
@@ -59,6 +57,49 @@ describe('an animal of its type and weight', () => {
     expect(animal('hog', 12).beyond).toBe('lighter')
     expect(animal('hog', 85).beyond).toBeNull()
     expect(animal('hog', 0).beyond).toBeNull()
+  })
+})
+
+describe('a bird is built by type and weight', () => {
+  const ways = choose({ bird: 'bird-parts', breast: 'breast-bone-in', wing: 'wing-whole', back: 'back-sold' })
+  const boneless = choose({ bird: 'bird-parts', breast: 'breast-boneless-on' })
+  const share = (type: string, at: number, id: string, choices = ways) =>
+    (cut('broiler', at, { type }, choices).cut(id) / at) * 100
+
+  // Slow coloured birds, parts of a bird without neck and giblets, each ± 2 (common practice, from memory). The boneless
+  // breast set the build; the others did not.
+  it.each([
+    ['breast-bone-in', 30],
+    ['thigh', 20],
+    ['drumstick', 16.5],
+    ['wing-whole', 13],
+    ['backs', 20.5],
+  ])('a slow bird is that much %s: %d in a hundred, within 2', (id, usual) => {
+    expect(Math.abs(share('slow', 1.8, id) - usual)).toBeLessThanOrEqual(2)
+  })
+  it('a slow bird has a quarter less boneless breast, a heavy fast one more than a light one', () => {
+    expect(share('slow', 1.8, 'breast-boneless-on', boneless)).toBeCloseTo(21, 0)
+    expect(share('fast', 2, 'breast-boneless-on', boneless)).toBeCloseTo(28, 0)
+    const fast = (at: number) => share('fast', at, 'breast-boneless-on', boneless)
+    expect(fast(3.3)).toBeGreaterThan(fast(2) + 0.5)
+    expect(fast(1.3)).toBeLessThan(fast(2) - 0.5)
+  })
+  it('whichever way it is cut: the first wing bone on the breast, or a breast quarter', () => {
+    for (const [way, id] of [
+      ['bird-first-bone', 'breast-first-bone'],
+      ['bird-quarters', 'breast-quarter'],
+    ] as const) {
+      const of = (type: string) => share(type, 1.8, id, choose({ bird: way }))
+      expect(of('slow')).toBeLessThan(of('fast') * 0.9)
+    }
+    expect(share('slow', 1.8, 'whole-bird', choose())).toBeCloseTo(99.2, 6)
+  })
+  it('nothing is lost by it, and who is not sure has what lies between', () => {
+    const { balance } = cut('broiler', 1.8, { type: 'slow' }, ways)
+    expect(balance.products + balance.byProducts + balance.losses - balance.added).toBeCloseTo(1.8, 12)
+    const mixed = share(UNSURE, 1.8, 'breast-boneless-on', boneless)
+    expect(mixed).toBeGreaterThan(share('slow', 1.8, 'breast-boneless-on', boneless))
+    expect(mixed).toBeLessThan(share('fast', 1.8, 'breast-boneless-on', boneless))
   })
 })
 

@@ -10,6 +10,13 @@ export interface Grade {
   unit: string
 }
 
+/** Odds on the lean that a part gives to some of its outputs. */
+export interface Tilt {
+  part: string
+  to: readonly string[]
+  odds: number
+}
+
 /** One animal as it hangs: what of each depot there is beside the anatomy as it is written, and why. */
 export interface Animal {
   /** On every depot of the anatomy's cells; the carcass is scaled to its weight afterwards. */
@@ -22,6 +29,8 @@ export interface Animal {
   /** Measured, but outside the weights the published grade is stated for. */
   outsideGrade: boolean
   spread: Anatomy['spread']
+  /** How it is built beside the anatomy. */
+  tilts: readonly Tilt[]
   /** Lighter or heavier than any carcass of its type that is known. */
   beyond: 'lighter' | 'heavier' | null
 }

@@ -1,4 +1,5 @@
 import {
+  builtAt,
   compositionAt,
   DEPOTS,
   expectedMeasure,
@@ -13,7 +14,7 @@ import {
   type MeasureId,
 } from '#core/anatomy'
 import { kg, type Kg } from '#core/measure'
-import { hanging, type Animal } from './animal.ts'
+import { hanging, type Animal, type Tilt } from './animal.ts'
 import type { Conventions } from './conventions.ts'
 import { fixedShift, gradeOf, onceMeasured, type Measured } from './grading.ts'
 
@@ -97,9 +98,23 @@ export function animalOf(
       : null,
     grade,
     outsideGrade: outside,
+    tilts: tiltsOf(types, at),
     spread: isMeasured ? onceMeasured(spread) : spread,
     beyond: whole <= 0 ? null : at < light * 0.8 ? 'lighter' : at > heavy * 1.2 ? 'heavier' : null,
   }
+}
+
+/** How an animal is built: of a type that is not known, the mixture; a type that says nothing is built as written. */
+function tiltsOf(types: ReturnType<typeof typesOf>, at: Kg): Tilt[] {
+  const builds = types.find(({ type }) => type.builds)?.type.builds ?? []
+  return builds.map(({ part, to }, i) => ({
+    part,
+    to,
+    odds: types.reduce(
+      (sum, { type, share }) => sum + share * (type.builds?.[i] ? builtAt(type, type.builds[i], at) : 1),
+      0,
+    ),
+  }))
 }
 
 /** How far apart (log SD) the types that an animal may be are in fat; 0 where its type is known. */

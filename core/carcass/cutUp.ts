@@ -3,12 +3,13 @@ import { kg, mm, sumOf, type Kg, type Mm } from '#core/measure'
 import type { Conventions } from './conventions.ts'
 import { balanceOf, evaluate, newYield, type Balance, type Yield } from './evaluate.ts'
 import { lay, lengthOf, lengthScale, slicesBySegment, type Portions, type Stretch } from './lay.ts'
-import { LAID, type Choices, type Flow, type FlowSetting } from './flow.ts'
+import { LAID, type Choices, type Extent, type Flow, type FlowSetting } from './flow.ts'
 import { setFlow } from './setting.ts'
-import type { DepotFactors } from './animal.ts'
+import type { DepotFactors, Tilt } from './animal.ts'
 import { partsInto, toWeighed } from './partWeights.ts'
 import { pour } from './pour.ts'
 import type { Sided } from './sided.ts'
+import { tilt } from './tilt.ts'
 
 const T = TISSUES.length
 /** Less than a microgram is no meat. */
@@ -78,6 +79,8 @@ export interface CutUp {
   lineAt(side: SideName): Readonly<Record<string, number>>
   /** Distance of the long lines from the eye. */
   mmAt(side: SideName): Readonly<Record<string, Mm>>
+  /** Of a whole carcass, how much of it hangs. */
+  readonly hangs: number
   /** Sides on which a part is freed before the lines. */
   freed(part: string): ('left' | 'right')[]
 }
@@ -89,7 +92,10 @@ export interface Hung {
   live: Kg
   /** Animals it is the carcass of; one when not said. */
   count?: number
+  /** What of it hangs; all of it when not said. `carcass` is the weight of that. */
+  extent?: Extent
   factors?: DepotFactors | undefined
+  tilts?: readonly Tilt[] | undefined
   /** Parts that were weighed, and what was cut away of parts, bruised or condemned. */
   parts?: Sided<Kg>
   cutAway?: Sided<Kg>
@@ -101,10 +107,11 @@ const tissueOf = (of: (t: number) => number): TissueKg =>
 /** Cuts a carcass by a plan's choices: pours it into the parts and evaluates once. */
 export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   const setting = setFlow(flow, choices)
+  tilt(flow, setting, hung.tilts)
   partsInto(flow, setting, hung.parts, hung.cutAway)
-  const inputs = pour(flow, setting, hung.conventions, hung.carcass, hung.live, hung.factors)
+  const inputs = pour(flow, setting, hung.conventions, hung.carcass, hung.live, hung.factors, hung.extent)
   toWeighed(flow, setting.weighed, inputs, hung.carcass)
-  const each = kg(hung.carcass / (hung.count ?? 1))
+  const each = kg(hung.carcass / setting.hangs / (hung.count ?? 1))
   const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS)
   const out = evaluate(flow, setting, inputs, newYield(flow))
   return new Cutting(flow, choices, setting, inputs, stretches, out, lengthScale(flow, each))
@@ -153,6 +160,9 @@ class Cutting implements CutUp {
   }
   mmAt(side: SideName) {
     return this[SETTING].mm[side === 'right' ? 'right' : 'left']
+  }
+  get hangs() {
+    return this[SETTING].hangs
   }
   freed(part: string) {
     return (['left', 'right'] as const).filter((s) => this[SETTING].extracted[s].has(part))
@@ -277,7 +287,7 @@ class RowView implements CutRow {
     return tissueOf((t) => this.tissueKg(t))
   }
   private tissueKg(t: number): number {
-    const share = this.of.flow[LAID].shares[this.of[SETTING].trim]
+    const share = this.of[SETTING].shares
     const front = this.of[SETTING].front[this.s * T + t]!
     const part = this.isBehind ? 1 - front : front
     return share[this.r * T + t]! * this.of[YIELD].slotKg[this.s * T + t]! * part * this.kept

@@ -23,7 +23,7 @@ export const newYield = (flow: Flow): Yield => ({
 
 /**
  * One pass: masses of all cuts from the parts' tissue (`inputs`, kg) through the active rows; a row leads to a cut or
- * on into a part that stands behind it. `share` is the flow's at the plan's trim level, or one drawn by `perturb`.
+ * on into a part that stands behind it. `share` is the setting's, or one drawn by `perturb`.
  * Process: product = what the saw leaves of green × yield, and green + added = product + loss.
  */
 export function evaluate(
@@ -31,7 +31,7 @@ export function evaluate(
   setting: FlowSetting,
   inputs: Float64Array,
   out: Yield,
-  share = flow[LAID].shares[setting.trim],
+  share = setting.shares,
 ): Yield {
   const { rowCut, rowSlot, rowAdded, rowYield, lossCut, discardCut } = flow[LAID]
   const { start, end, dust, rear, front, cutAway, blend: blended } = setting
@@ -123,7 +123,7 @@ export function perturb(
   share: Float64Array,
   live: readonly number[],
 ): Float64Array {
-  const rowShare = flow[LAID].shares[setting.trim]
+  const rowShare = setting.shares
   const offset = d * flow[LAID].rowCut.length
   for (const s of live) {
     close(setting.start[s]!, setting.end[s]!)

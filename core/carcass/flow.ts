@@ -106,6 +106,15 @@ export const NO_CHOICES: Choices = {
   trim: 'standard',
 }
 
+/** What of a carcass hangs: sides of it, or some parts of them: a quarter, a primal, a boxed loin. */
+export interface Extent {
+  readonly sides: readonly ('left' | 'right')[]
+  /** All parts when not said. */
+  readonly parts?: readonly string[]
+}
+/** All of it: the only extent with what is no carcass (head, offal) beside it. */
+export const WHOLE: Extent = { sides: ['left', 'right'] }
+
 export type OnSide<V> = Record<'left' | 'right', V>
 
 /** A plan resolved against a flow: the active rows of each slot, and the line positions of each side. */
@@ -114,6 +123,8 @@ export interface FlowSetting {
   end: Int32Array
   pathOf: number[]
   trim: TrimLevel
+  /** Of each tissue of a slot, what each row takes (row × 5 + tissue): the flow's at the trim level, or an animal's own. */
+  shares: Float64Array
   lineAt: OnSide<Record<string, number>>
   bandLineAt: OnSide<Record<string, Record<string, number>>>
   mm: OnSide<Record<string, Mm>>
@@ -125,6 +136,8 @@ export interface FlowSetting {
   rear: (Rear | null)[]
   /** Share of each tissue of a slot that lies before it (slot × 5 + tissue); 1 with no split. `pour` finds it. */
   front: Float64Array
+  /** Share of a whole carcass that hangs: 1, or less where only some of it does. `pour` finds it. */
+  hangs: number
   /** kg cut away of each slot before it is opened, bruised or condemned. */
   cutAway: Float64Array
   /** kg of each slot that was weighed by itself; NaN where none was. */

@@ -94,6 +94,7 @@ export function fixedShift(anatomy: Anatomy, measured: Measured, hotKg: Kg): Ani
     moved: isMeasured ? { lean: points, fat: -points } : null,
     grade,
     outsideGrade: false,
+    tilts: [],
     spread: isMeasured ? onceMeasured(anatomy.spread) : anatomy.spread,
     beyond: null,
   }

@@ -1,7 +1,7 @@
 import same from 'fast-deep-equal/es6'
 import { depotOf, lookup, TISSUES, type Band } from '#core/anatomy'
 import type { Kg } from '#core/measure'
-import { LAID, type Flow, type FlowSetting, type Freed } from './flow.ts'
+import { LAID, WHOLE, type Extent, type Flow, type FlowSetting, type Freed } from './flow.ts'
 import type { Conventions } from './conventions.ts'
 import { AS_WRITTEN, hanging, type DepotFactors } from './animal.ts'
 import { conventionIn, unmet } from './conventions.ts'
@@ -18,7 +18,9 @@ function upTo(sums: Float64Array, at: number, t: number): number {
 /**
  * Pours a carcass of `carcassKg` into the slots: kg of each tissue in each part of each side, as
  * (slot × 5 + tissue); parts that are no carcass get their share of `liveKg` (fasted) where their path keeps them.
- * `factors` are the animal's own, by depot. Lines only move mass between the parts that touch them.
+ * `factors` are the animal's own, by depot. Lines only move mass between the parts that touch them. Where less than a
+ * carcass hangs, `carcassKg` is the weight of that `extent`, nothing lies outside it, and the setting learns its share.
+ * Throws a RangeError on an extent that holds nothing.
  */
 export function pour(
   flow: Flow,
@@ -27,6 +29,7 @@ export function pour(
   carcassKg: Kg,
   liveKg: Kg,
   factors: DepotFactors = AS_WRITTEN,
+  extent: Extent = WHOLE,
 ): Float64Array {
   const { anatomy } = flow
   const { cumulative, spanSlots, slots } = flow[LAID]
@@ -35,7 +38,9 @@ export function pour(
   const ahead = new Float64Array(slots.length * T)
   const last = anatomy.axis.length
   const isWhole = anatomy.conventions.every((c) => !c.removes || conventionIn(c, state))
-  const sides = areAlike(setting) ? (['left'] as const) : SIDES
+  const isAll = extent.sides.length === 2 && !extent.parts
+  const alike = isAll && areAlike(setting)
+  const sides = alike ? (['left'] as const) : SIDES.filter((side) => extent.sides.includes(side))
   let total = 0
   anatomy.bands.forEach((band, b) => {
     const sums = cumulative[b]!
@@ -49,15 +54,20 @@ export function pour(
       for (const side of sides) pourSide(side, b, t, factor * 0.5)
     }
   })
-  const scale = carcassKg / total
-  if (sides.length === 1) bothAlike(flow, inputs)
+  if (alike) bothAlike(flow, inputs)
+  if (extent.parts)
+    slots.forEach((slot, s) => extent.parts!.includes(slot.part) || inputs.fill(0, s * T, (s + 1) * T))
+  const poured = isAll ? total : inputs.reduce((sum, mass) => sum + mass, 0)
+  if (!(poured > 0)) throw new RangeError('no part of the carcass lies there')
+  setting.hangs = poured / total
+  const scale = carcassKg / poured
   setting.rear.forEach((rear, s) => {
     if (!rear) return
     for (let t = s * T; t < (s + 1) * T; t++)
       setting.front[t] = inputs[t]! > 0 ? ahead[t]! / inputs[t]! : rear.at
   })
   for (let i = 0; i < inputs.length; i++) inputs[i]! *= scale
-  pourOffCarcass(flow, setting, state, liveKg, inputs)
+  if (isAll) pourOffCarcass(flow, setting, state, liveKg, inputs)
   return inputs
 
   function pourSide(side: 'left' | 'right', b: number, t: number, factor: number) {

@@ -117,6 +117,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
     dust: new Float64Array(flow[LAID].rowCut.length),
     pathOf,
     trim: choices.trim,
+    shares: flow[LAID].shares[choices.trim],
     lineAt,
     bandLineAt: onSide((side) => across[side].bands),
     mm: onSide((side) =>
@@ -129,6 +130,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
     extracted,
     rear,
     front: new Float64Array(slots.length * T).fill(1),
+    hangs: 1,
     cutAway: new Float64Array(slots.length),
     weighed: new Float64Array(slots.length).fill(Number.NaN),
     blend: blendOf(flow, choices, (slot) => pathOf[slot]!),

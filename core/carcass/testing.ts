@@ -11,6 +11,8 @@ import {
   type Choices,
   type Conventions,
   type DepotFactors,
+  type Extent,
+  type Tilt,
   type Flow,
   type Split,
 } from './index.ts'
@@ -66,6 +68,8 @@ export function cutUp(
     liveKg = 0,
     ribs = null,
     factors,
+    tilts,
+    extent,
     count = 1,
     parts = {},
     cutAway = {},
@@ -75,6 +79,8 @@ export function cutUp(
     liveKg?: number
     ribs?: number | null
     factors?: DepotFactors
+    tilts?: readonly Tilt[]
+    extent?: Extent
     count?: number
     /** kg on the left side. */
     parts?: Of<number>
@@ -87,6 +93,8 @@ export function cutUp(
     carcass: kilograms(kg),
     live: kilograms(liveKg),
     factors,
+    tilts,
+    ...(extent && { extent }),
     count,
     parts: kgOnLeft(parts),
     cutAway: kgOnLeft(cutAway),

@@ -36,6 +36,7 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
     live: read.weights?.shrunk ?? kg(0),
     conventions: read.plan.conventions,
     factors: read.animal.factors,
+    tilts: read.animal.tilts,
     parts: read.plan.parts,
     cutAway: read.plan.cutAway,
     count: read.count,

@@ -44,6 +44,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
       live: weights?.shrunk ?? kg(0),
       conventions: plan.conventions,
       factors: animal.factors,
+      tilts: animal.tilts,
       parts: plan.parts,
       cutAway: plan.cutAway,
       count,
