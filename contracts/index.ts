@@ -4,6 +4,7 @@ import {
   cutPlanSchema,
   decisionSchema,
   farmSchema,
+  hashSchema,
   idSchema,
   keptFarmSchema,
   lineSchema,
@@ -15,6 +16,7 @@ import {
   ownAdditionsSchema,
   ownVersionSchema,
   revisionSchema,
+  SPECIES,
   storedPlanSchema,
   type Decision,
   type FactBody,
@@ -111,6 +113,8 @@ export const homeSchema = z.object({
   farm: keptFarmSchema.nullable(),
   lots: z.array(lotSchema),
   plans: z.array(storedPlanSchema),
+  /** By species, the anatomy a lot hung now would be read by. */
+  today: z.record(z.enum(SPECIES), hashSchema),
 })
 export type Home = z.infer<typeof homeSchema>
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { running } from './testing.ts'
+import { running, saved } from './testing.ts'
 
 const run = running({ demo: true })
 
@@ -51,6 +51,33 @@ describe('the cut library', () => {
     await page.goto(`${run.url}/lots/${lots.find((l) => l.tag === 'Thistle')!.id}/block`)
     await page.locator('[data-part=neck]').first().focus()
     await page.keyboard.press('Enter')
+    await page.locator('[data-path=neck-rolled]').waitFor()
+    expect(await way.count()).toBe(0)
+  })
+  it('an old lot is moved up when its farmer has seen what that changes, and back again by an undo', async () => {
+    const { page } = run
+    const way = page.locator('[data-path=own-neck-skewers]')
+    const note = page.getByRole('note').filter({ hasText: 'there are newer ones' })
+    await note.getByRole('button', { name: 'What would they change?' }).click()
+    const told = page.getByTestId('move-up')
+    await told.getByText('No cut weighs anything else').waitFor()
+    await told.getByText('Neck skewers').waitFor()
+    await page.getByRole('button', { name: 'Keep the figures it has' }).click()
+    expect(await way.count()).toBe(0)
+    await note.getByRole('button', { name: 'What would they change?' }).press('Enter')
+    await page.getByRole('button', { name: 'Read it by the newer ones' }).press('Enter')
+    await note.waitFor({ state: 'detached' })
+    await way.click()
+    await expect.poll(() => way.getAttribute('aria-checked')).toBe('true')
+    await saved(page)
+    await page.reload()
+    await page.locator('[data-part=neck]').first().focus()
+    await page.keyboard.press('Enter')
+    await expect.poll(() => way.getAttribute('aria-checked')).toBe('true')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(() => way.getAttribute('aria-checked')).toBe('false')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await note.waitFor()
     await page.locator('[data-path=neck-rolled]').waitFor()
     expect(await way.count()).toBe(0)
   })

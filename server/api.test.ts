@@ -257,7 +257,7 @@ const OWN_CUT = {
 }
 const ownLamb = (lean = 1, cut = OWN_CUT.id) => ({
   species: 'lamb',
-  cuts: [OWN_CUT],
+  cuts: [{ ...OWN_CUT }],
   parts: [],
   paths: [
     {
@@ -332,6 +332,37 @@ describe('a farm’s own ways to cut', () => {
     expect((await api.get('/api/own/lamb')).body.map((o: { version: number }) => o.version)).toEqual([1])
     const bundle = (await api.get('/api/bundle')).body as Bundle
     expect(bundle.content.own.map((o) => o.body.paths[0]!.id)).toEqual(['own-neck-skewers'])
+  })
+  it('are read by a lot that is moved up to them; undone, it is read as before; what was weighed holds it', async () => {
+    const lot = await hang({ species: 'lamb' })
+    const own = ownLamb(1, 'own-cubes')
+    own.cuts[0]!.id = 'own-cubes'
+    own.paths[0]!.id = 'own-neck-cubes'
+    await api.post('/api/own').send({ base: 1, body: own }).expect(201)
+    const { today } = (await api.get('/api/home')).body as Home
+    expect(today.lamb).not.toBe(lot.anatomy)
+    const { body: newer } = await api.get(`/api/anatomies/${today.lamb}`).expect(200)
+    expect(newer.anatomy.paths.map((p: { id: string }) => p.id)).toContain('own-neck-cubes')
+    const to = (value: string | null) => ({ field: 'anatomy', target: 'lot', side: 'animal', value }) as const
+    for (const stranger of ['0'.repeat(64), today.hog]) {
+      const no = await decide(lot, appendBody(0, to(stranger))).expect(422)
+      expect(no.body.errors[0]).toMatchObject({ code: 'anatomy-unknown', field: 'decisions.0.value' })
+    }
+    const move = appendBody(0, to(today.lamb))
+    await decide(lot, move).expect(200)
+    await decide(lot, appendBody(await seqNow(lot), takePath('neck', 'own-neck-cubes'))).expect(200)
+    const text = (await api.get('/api/bundle')).text
+    const read = readBundle(text)
+    expect(read.ok ? [] : read.issues).toEqual([])
+    const bundle = JSON.parse(text) as Bundle
+    expect(Object.keys(bundle.content.anatomies)).toEqual(expect.arrayContaining([lot.anatomy, today.lamb]))
+    await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 110)).expect(200)
+    const sheet = { id: uuid(), kind: 'cut-sheet' }
+    const printed = await api.post(`/api/lots/${lot.id}/papers`).send(sheet).expect(201)
+    expect(printed.text).toContain('Skewers')
+    await api.post(`/api/lots/${lot.id}/packs`).send(packBody('own-cubes', 0.5)).expect(200)
+    const held = await decide(lot, { ...appendBody(await seqNow(lot), to(null)), undoes: move.batch })
+    expect(held.body.errors[0]).toMatchObject({ code: 'weighed-gone' })
   })
   it('are refused with the tissue that does not close, an unknown cut, or an id that could be ours', async () => {
     const open = await api

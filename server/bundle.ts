@@ -3,7 +3,15 @@ import { ANATOMIES, extendAnatomy, readAnatomy, type Anatomy } from '#core/anato
 import { gramsOf, issueOf, refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
 import { readPaper } from '#core/papers'
 import { checkDecisions, NO_LOG, strangersIn, unknownFact } from '#core/plan'
-import { broughtUp, CONTENT_STEPS, subjectOf, unheldIn, type Correctable } from '#core/records'
+import {
+  anatomiesOf,
+  broughtUp,
+  CONTENT_STEPS,
+  readBy,
+  subjectOf,
+  unheldIn,
+  type Correctable,
+} from '#core/records'
 import { hashOfBytes } from './database/shelf.ts'
 import { digestOf } from './store/outcomes.ts'
 
@@ -105,7 +113,7 @@ function faultsIn(content: Content): Issue[] {
         .map((x) => fault(`papers.${i}`, `it is no ${p.kind}: ${x.path.join('.')}`)),
     ]),
     ...plans.flatMap((p, i) => planFault(content, [...pins.values()], p.body, `plans.${i}`)),
-    ...lots.flatMap((lot, i) => lotFaults(lot, pins.get(lot.anatomy), attachments, `lots.${i}`)),
+    ...lots.flatMap((lot, i) => lotFaults(lot, pins, attachments, `lots.${i}`)),
   ]
 }
 
@@ -133,14 +141,17 @@ function planFault(
 
 function lotFaults(
   lot: Lot,
-  anatomy: Anatomy | undefined,
+  pins: ReadonlyMap<string, Anatomy>,
   attachments: Content['attachments'],
   where: string,
 ): Issue[] {
-  if (!anatomy) return [fault(where, `it names an anatomy that is not in the bundle`)]
-  if (anatomy.species !== lot.species)
-    return [fault(where, `a ${lot.species} with the anatomy of a ${anatomy.species}`)]
-  const cuts = new Set(anatomy.cuts.map((c) => c.id))
+  const found = anatomiesOf(lot).map((hash) => pins.get(hash))
+  const known = found.flatMap((a) => a ?? [])
+  if (known.length < found.length) return [fault(where, `it names an anatomy that is not in the bundle`)]
+  const other = known.find((a) => a.species !== lot.species)
+  if (other) return [fault(where, `a ${lot.species} with the anatomy of a ${other.species}`)]
+  const now = pins.get(readBy(lot))!
+  const cuts = new Set(now.cuts.map((c) => c.id))
   return [
     ...groupFaults(lot, where),
     ...revisionFaults(lot, where),
@@ -149,8 +160,8 @@ function lotFaults(
     ...lot.packs.flatMap((p, k) =>
       cuts.has(p.cut) ? [] : [fault(`${where}.packs.${k}`, `its animal has no cut “${p.cut}”`)],
     ),
-    ...decisionFaults(lot, anatomy, `${where}.commands`),
-    ...factFaults(lot, anatomy, attachments, `${where}.facts`),
+    ...decisionFaults(lot, pins, `${where}.commands`),
+    ...factFaults(lot, now, attachments, `${where}.facts`),
   ]
 }
 
@@ -229,11 +240,15 @@ function factFaults(lot: Lot, anatomy: Anatomy, attachments: Content['attachment
   ]
 }
 
-function decisionFaults(lot: Lot, anatomy: Anatomy, where: string): Issue[] {
+/** Each decision by the anatomy that the lot was read by when it was taken. */
+function decisionFaults(lot: Lot, pins: ReadonlyMap<string, Anatomy>, where: string): Issue[] {
   const batches = new Set<string>()
   return lot.commands.flatMap((c, k) => {
     const at = `${where}.${k}`
-    const wrong = checkDecisions(anatomy, NO_LOG, [c.decision], true).map((i) => fault(at, sayIssue(i)))
+    const then = readBy({ anatomy: lot.anatomy, commands: lot.commands.slice(0, k) })
+    const wrong = checkDecisions(pins.get(then)!, NO_LOG, [c.decision], true).map((i) =>
+      fault(at, sayIssue(i)),
+    )
     const other = c.undoes ?? c.redoes
     if (other !== null && !batches.has(other))
       wrong.push(fault(at, 'it takes back a batch that is not there'))

@@ -21,7 +21,7 @@ import {
 } from '#contracts'
 import { SPECIES } from '#core/anatomy'
 import { issueOf, type Issue } from '#core/measure'
-import { ATTACHMENT_TYPES, idSchema, UNNAMED } from '#core/records'
+import { ATTACHMENT_TYPES, idSchema, readBy, UNNAMED } from '#core/records'
 import { hashOfBytes, type Shelf } from './database/shelf.ts'
 import type { Bell } from './events.ts'
 import type { Keeping, Rehearsed } from './keeping/service.ts'
@@ -182,6 +182,7 @@ export function apiRoutes({ store, shelf, keeping, papers, bell, now }: Served):
   api.post('/own', async (req, res) => {
     const own = parsed(ownChangeSchema, req.body)
     res.status(201).json(await valueIn(await store.run('saveOwn', { own, at: at() })))
+    bell.ring({ farm: true })
   })
 
   api.post('/lots/:id/papers', async (req, res) => {
@@ -196,7 +197,7 @@ export function apiRoutes({ store, shelf, keeping, papers, bell, now }: Served):
     const farm = await store.run('farm', undefined)
     const lot = await store.run('lot', lotId)
     if (!lot || !farm) throw notFound('lot')
-    const { anatomy } = (await store.run('pin', lot.anatomy))!
+    const { anatomy } = (await store.run('pin', readBy(lot)))!
     const issuedAt = at()
     const drawn = await papers.draw({ kind, share, farm, lot, anatomy, at: issuedAt })
     if (!drawn.ok) throw await refusedIn(drawn.issues)

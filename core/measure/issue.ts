@@ -47,6 +47,10 @@ interface IssueFigures {
   'shut-out': { reason: string; part: string; path: string }
   'door-closed': { wanted: string; is: string }
   'both-sides': Nothing
+  /** A way that the anatomy a lot is read by does not have (any more). */
+  'way-gone': Nothing
+  'anatomy-unknown': Nothing
+  'weighed-gone': { what: Names }
   'other-half': { part: Names }
   'step-done': { part: Names }
   'part-above-carcass': { part: Names; typed: Kg; most: Kg }

@@ -87,6 +87,12 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return issue.figures.reason
     case 'door-closed':
       return `This needs the carcass ${issue.figures.wanted}; this one is ${issue.figures.is}.`
+    case 'way-gone':
+      return 'The figures this lot is read by have no such way.'
+    case 'anatomy-unknown':
+      return 'These figures are not here. Load the page again and look once more.'
+    case 'weighed-gone':
+      return `${says.name(issue.figures.what)} was weighed or ticked off, and the newer figures have nothing of that name: this lot keeps the figures it has.`
     case 'both-sides':
       return 'This takes both sides at once. Choose “Both sides” to take it.'
     case 'other-half':

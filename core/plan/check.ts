@@ -63,6 +63,7 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'sharePrice':
     case 'days':
     case 'hands':
+    case 'anatomy':
       return null
   }
 }

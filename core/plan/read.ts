@@ -161,7 +161,7 @@ function unable(
   id: string,
 ): Issue | null {
   const path = lookup(anatomy).path(id)
-  if (!path) return null
+  if (!path) return issueOf('way-gone', 'path', {})
   const door = closed(anatomy, path.needs, conventions)
   if (door) return door
   if (path.pair && paths.get(path.part, side === 'left' ? 'right' : 'left') !== id)

@@ -34,6 +34,8 @@ export {
   worthAs,
 } from './alternatives.ts'
 export type { Alternative, Output, Rank, RearOption } from './alternatives.ts'
+export { moveUp, weighedOnly } from './moveUp.ts'
+export type { MoveUp } from './moveUp.ts'
 export { replan } from './replan.ts'
 export type { Change, Replan, Trouble } from './replan.ts'
 export {

@@ -5,7 +5,7 @@ import { amountSchema, figureSchema } from './figures.ts'
 import { ENDINGS, HALVES, SIDES, SKILLS, TOOLS, TRIM_LEVELS } from './lists.ts'
 import { portionSchema } from './portion.ts'
 import { splitSchema } from './split.ts'
-import { idSchema, keySchema as id } from './text.ts'
+import { hashSchema, idSchema, keySchema as id } from './text.ts'
 
 /** Whole thousandths of a minor unit per kg or lb. Ten million minor units per unit is past any meat. */
 export const unitPriceSchema = z.object({
@@ -60,6 +60,8 @@ export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('ending'), ...lot, value: z.enum(ENDINGS).nullable() }),
   z.object({ field: z.literal('sharePrice'), ...lot, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('hands'), ...lot, value: z.enum(SKILLS).nullable() }),
+  /** The anatomy it is read by from here on; none is the one it was hung with. */
+  z.object({ field: z.literal('anatomy'), ...lot, value: hashSchema.nullable() }),
   z.object({ field: z.literal('days'), ...lot, value: z.number().int().min(0).max(60).nullable() }),
 ])
 export type Decision = z.infer<typeof decisionSchema>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { commandSchema } from './decisions.ts'
+import { commandSchema, type Command } from './decisions.ts'
 import { entrySchema, revisionSchema } from './entry.ts'
 import { factSchema } from './facts.ts'
 import { SPECIES } from './lists.ts'
@@ -42,3 +42,18 @@ export const lotSchema = lotHeadSchema.extend({
   packs: z.array(packSchema),
 })
 export type Lot = z.infer<typeof lotSchema>
+
+/** The anatomy a lot is read by: the one it was hung with, or a newer one it was moved up to. */
+export function readBy(
+  lot: Pick<Lot, 'anatomy'> & { commands: readonly Pick<Command, 'decision'>[] },
+): string {
+  const moved = lot.commands.findLast((c) => c.decision.field === 'anatomy')?.decision.value
+  return typeof moved === 'string' ? moved : lot.anatomy
+}
+/** Every anatomy a lot was ever read by. */
+export const anatomiesOf = (lot: Pick<Lot, 'anatomy' | 'commands'>): string[] => [
+  ...new Set([
+    lot.anatomy,
+    ...lot.commands.flatMap(({ decision: d }) => (d.field === 'anatomy' && d.value ? [d.value] : [])),
+  ]),
+]

@@ -11,13 +11,14 @@ import {
   unknownFact,
   type FactRow,
 } from '#core/plan'
-import { judgePacks } from '#core/reading'
-import { correctable, subjectOf, type Entry, type NewFact } from '#core/records'
+import { judgePacks, weighedOnly } from '#core/reading'
+import { correctable, readBy, subjectOf, type Decision, type Entry, type NewFact } from '#core/records'
 import type { Shelf } from '../database/shelf.ts'
 import { again, kept, missing, refusedFor, stranger, type Kept } from './outcomes.ts'
 import { flowOf } from './pins.ts'
 import * as q from './queries.ts'
 import type { Tx } from './rows.ts'
+import { pinBy } from './today.ts'
 
 /** By whom and when something is appended, and to which lot. */
 export interface To {
@@ -26,7 +27,7 @@ export interface To {
   at: string
 }
 
-const anatomyOf = async (tx: Tx, lot: Lot) => (await q.selectPin(tx, lot.anatomy))!.anatomy
+const anatomyOf = async (tx: Tx, lot: Lot) => (await q.selectPin(tx, readBy(lot)))!.anatomy
 /** The group a lot's records hang on as long as it is not split. */
 const wholeOf = (lot: Lot) => lot.groups.find((g) => g.parent === null)!
 
@@ -101,7 +102,9 @@ export async function decide(tx: Tx, to: To & { append: Append }): Promise<Kept>
   if (twice.length > 0) return { result: 'taken', held: twice, sent: commands }
   if (base > lot.rev) return refusedFor(issueOf('base-ahead', 'base', {}))
   const decisions = commands.map((c) => c.decision)
+  const moved = commands.findIndex((c) => c.decision.field === 'anatomy')
   const issues = [
+    ...(moved < 0 ? [] : await checkMove(tx, lot, decisions[moved]!, `decisions.${moved}.value`)),
     ...checkUndo(lot.commands, to.append, decisions, to.by),
     ...checkDecisions(await anatomyOf(tx, lot), lot, decisions, undoes !== null || redoes !== null),
   ]
@@ -113,6 +116,19 @@ export async function decide(tx: Tx, to: To & { append: Append }): Promise<Kept>
   for (const [i, entry] of rows.entries())
     await q.insertCommand(tx, { ...entry, batch, undoes, redoes, decision: decisions[i]! })
   return kept(tx, lot.id)
+}
+
+/**
+ * What is in the way of reading a lot by another anatomy: one that is not here or of another animal, or something
+ * weighed that it has no name for. One of today's is pinned by it.
+ */
+async function checkMove(tx: Tx, lot: Lot, decision: Decision, field: string): Promise<Issue[]> {
+  const hash = typeof decision.value === 'string' ? decision.value : lot.anatomy
+  const pin = await pinBy(tx, hash)
+  if (pin?.anatomy.species !== lot.species) return [issueOf('anatomy-unknown', field, {})]
+  await q.insertPin(tx, hash, lot.species, pin.body)
+  const [what] = weighedOnly(await anatomyOf(tx, lot), pin.anatomy, lot)
+  return what ? [issueOf('weighed-gone', field, { what })] : []
 }
 
 /** What is in the way of a fact: another about the same thing that the sender did not know of. */

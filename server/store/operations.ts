@@ -13,19 +13,20 @@ import type {
   StoredPlan,
 } from '#contracts'
 import { BUNDLE_VERSION, farmSchema } from '#contracts'
-import { ANATOMIES, extendAnatomy, type Anatomy, type Species } from '#core/anatomy'
+import { ANATOMIES, extendAnatomy } from '#core/anatomy'
 import { strangersIn } from '#core/plan'
 import { readFacts } from '#core/plan'
+import { anatomiesOf } from '#core/records'
 import type { Shelf } from '../database/shelf.ts'
 import { decide, note, pack, split, weigh } from './appending.ts'
 import { again, digestOf, kept, refusedFor, type Changed, type Kept, type Taken } from './outcomes.ts'
-import type { Pinned } from './pins.ts'
 import * as q from './queries.ts'
 import type { Tx } from './rows.ts'
+import { anatomyOfToday, pinBy, todaysPin, todaysPins } from './today.ts'
 
 async function home(tx: Tx): Promise<Home> {
   const plans = (await q.selectPlans(tx)).filter((p) => !p.withdrawn)
-  return { farm: await q.selectFarm(tx), lots: await q.selectLots(tx), plans }
+  return { farm: await q.selectFarm(tx), lots: await q.selectLots(tx), plans, today: await todaysPins(tx) }
 }
 
 async function saveFarm(tx: Tx, { base, ...sent }: FarmChange): Promise<Changed<KeptFarm>> {
@@ -67,21 +68,6 @@ async function savePlan(
   return { result: 'kept', value: (await q.selectPlan(tx, id))! }
 }
 
-/** Today's anatomy of a species with the farm's own additions; those that a newer anatomy no longer fits stay out. */
-async function anatomyOfToday(tx: Tx, species: Species): Promise<Anatomy> {
-  const own = (await q.selectOwn(tx, species)).at(-1)
-  const extended = own && extendAnatomy(ANATOMIES[species], own.body)
-  return extended?.ok ? extended.value : ANATOMIES[species]
-}
-
-const hashes = new WeakMap<Anatomy, string>()
-/** The hash of an anatomy, worked out once: it is large, and ours never change while the program runs. */
-function hashOf(anatomy: Anatomy): string {
-  const known = hashes.get(anatomy) ?? digestOf(anatomy)
-  hashes.set(anatomy, known)
-  return known
-}
-
 /** Hangs a new lot and pins it to the anatomy of today. */
 async function hangLot(tx: Tx, { lot, by, at }: { lot: NewLot; by: Author; at: string }): Promise<Kept> {
   const held = await q.selectLot(tx, lot.id)
@@ -89,8 +75,7 @@ async function hangLot(tx: Tx, { lot, by, at }: { lot: NewLot; by: Author; at: s
     const { id, tag, species, count } = held
     return again(tx, id, { id, tag, species, count }, lot)
   }
-  const anatomy = await anatomyOfToday(tx, lot.species)
-  const hash = hashOf(anatomy)
+  const { hash, anatomy } = await todaysPin(tx, lot.species)
   await q.insertPin(tx, hash, anatomy.species, anatomy)
   await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at, rev: 0, ...by })
   await q.insertGroup(tx, lot.id, {
@@ -125,7 +110,7 @@ const attachedTo = (lots: Home['lots']) =>
 async function exportBundle(tx: Tx, _: undefined, shelf: Shelf): Promise<Bundle> {
   const lots = await q.selectLots(tx)
   const anatomies: Bundle['content']['anatomies'] = {}
-  for (const hash of new Set(lots.map((l) => l.anatomy)))
+  for (const hash of new Set(lots.flatMap(anatomiesOf)))
     anatomies[hash] = (await q.selectPin(tx, hash))!.body as Record<string, unknown>
   const attachments = Object.fromEntries(
     [...new Set(attachedTo(lots))].map((hash) => [hash, shelf.read(hash).toString('base64')]),
@@ -178,7 +163,6 @@ export async function importRows(
   for (const f of lot.facts) await q.insertFact(tx, f)
 }
 
-const pinBy = (tx: Tx, hash: string): Promise<Pinned | null> => q.selectPin(tx, hash)
 /** Whether a lot was hung by mistake and taken off the rail. */
 export const isWithdrawn = (lot: Home['lots'][number]): boolean => readFacts(lot.facts).withdrawn
 

@@ -4,7 +4,7 @@ import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
 import type { Clash } from '#contracts'
 import { kg } from '#core/measure'
-import type { Decision, FactBody, Portion } from '#core/records'
+import { readBy, type Decision, type FactBody, type Portion } from '#core/records'
 import { ruleOf } from '#core/rules'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
@@ -13,7 +13,7 @@ const store = useFarm()
 const words = useWords()
 const anatomy = computed(() => {
   const lot = store.lots.get(store.conflict?.pending.lot ?? '')
-  return lot ? store.flows.get(lot.anatomy)?.anatomy : undefined
+  return lot ? store.flows.get(readBy(lot))?.anatomy : undefined
 })
 
 function sayPortion(p: Portion): string {
@@ -42,6 +42,8 @@ interface Said {
 function sayDecision(d: Decision): Said {
   const side = d.side === 'animal' ? '' : `, ${d.side} side`
   const what = `${nameOf(d.target) ?? d.field}${side}: ${d.field}`
+  if (d.field === 'anatomy')
+    return { what: 'Figures', value: d.value === null ? 'those it was hung with' : 'newer ones' }
   if (d.value === null) return { what, value: 'the usual' }
   if (d.field === 'portion') return { what, value: sayPortion(d.value) }
   if (d.field === 'split') {

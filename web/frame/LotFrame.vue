@@ -13,13 +13,20 @@ import TheStair from './TheStair.vue'
 
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
+const MoveUpDialog = defineAsyncComponent(() => import('./MoveUpDialog.vue'))
 const route = useRoute()
 const router = useRouter()
 const store = useFarm()
 const open = provideLot(() => String(route.params.id))
-const { lot, reading, undoable, redoable, undo, redo } = open
+const { by, lot, reading, undoable, redoable, undo, redo } = open
 const helping = ref(false)
 const finding = ref(false)
+const moving = ref(false)
+/** Figures a lot hung now would be read by, where this one is read by others. */
+const newer = computed(() => {
+  const today = lot.value && store.today?.[lot.value.species]
+  return today && today !== by.value ? today : null
+})
 const isOff = computed(() => !!lot.value && readFacts(lot.value.facts).withdrawn)
 const others = computed(() =>
   [...store.lots.values()].filter((l) => !readFacts(l.facts).withdrawn).slice(0, 7),
@@ -98,12 +105,18 @@ useKeys(() => ({
         @click="store.hangAgain(lot.id)"
       />
     </p>
-    <p v-if="store.oldPins.has(lot.anatomy)" class="note" role="note">
-      <i class="pi pi-history" aria-hidden="true" /> Its figures are those of an earlier Ekko: what each cut
-      weighs stays as it was then; pieces, likely ranges and minutes follow today’s rules.
+    <p v-if="newer || store.oldPins.has(by!)" class="note" role="note">
+      <i class="pi pi-history" aria-hidden="true" />
+      <template v-if="store.oldPins.has(by!)">
+        Its figures are those of an earlier Ekko: what each cut weighs stays as it was then; pieces, likely
+        ranges and minutes follow today’s rules.
+      </template>
+      <template v-else>It is read by the figures of the day it was hung; there are newer ones.</template>
+      <Button v-if="newer" text size="small" label="What would they change?" @click="moving = true" />
     </p>
     <main v-if="reading" id="main" class="station" :data-station="route.name"><RouterView /></main>
     <p v-else class="station" role="status">Reading the carcass…</p>
+    <MoveUpDialog v-if="moving && newer" :to="newer" @close="moving = false" />
     <KeysDialog v-if="helping" @close="helping = false" />
     <FindDialog v-if="finding" @close="finding = false" />
   </div>
@@ -128,6 +141,9 @@ useKeys(() => ({
   padding: 0.3rem 1rem;
   color: var(--muted);
   border-bottom: 1px solid var(--rule, #d9ceba);
+}
+.note i {
+  margin-right: 0.4rem;
 }
 .strip h1 {
   font-size: 1.15rem;

@@ -1,6 +1,7 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Lot } from '#contracts'
 import { readFacts } from '#core/plan'
+import { readBy } from '#core/records'
 import { progressOf, reckon, type Next, type Progress, type Standing } from '#core/reading'
 import { useFarm } from '../state/farm.ts'
 
@@ -34,8 +35,8 @@ export function useSummaries(): ComputedRef<LotSummary[]> {
   const store = useFarm()
   return computed(() =>
     [...store.lots.values()].flatMap((lot) => {
-      const flow = store.flows.get(lot.anatomy)
       const state = store.stateOf(lot)
+      const flow = store.flows.get(readBy({ ...lot, ...state }))
       if (!flow || !store.farm || readFacts(state.facts).withdrawn) return []
       const waiting = state.commands.length + state.facts.length !== lot.commands.length + lot.facts.length
       const { figures } = store

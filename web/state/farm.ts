@@ -19,7 +19,7 @@ import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow } from '#core/carcass'
 import { standingFact, type CommandRow, type FactRow } from '#core/plan'
 import type { FarmFigures, LotState } from '#core/reading'
-import { inForce, type CutPlan, type Decision, type FactBody } from '#core/records'
+import { inForce, readBy, type CutPlan, type Decision, type FactBody } from '#core/records'
 import { minor, priceOf } from '#core/measure'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 import { ME } from './device.ts'
@@ -38,6 +38,8 @@ export const useFarm = defineStore('farm', () => {
   const flows = shallowRef<Map<string, Flow>>(new Map())
   /** Pins written in an earlier form: their lots say so. */
   const oldPins = shallowRef<ReadonlySet<string>>(new Set())
+  /** By species, what a lot hung now would be read by. */
+  const today = shallowRef<Home['today'] | null>(null)
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   /** Why the records did not open, in the server's own words. */
   const failure = ref<string | null>(null)
@@ -64,13 +66,15 @@ export const useFarm = defineStore('farm', () => {
     },
   })
 
-  async function fetchFlow(hash: string) {
-    if (flows.value.has(hash)) return
+  /** Fetches an anatomy that is not held yet; false when it could not be had. */
+  async function fetchFlow(hash: string): Promise<boolean> {
+    if (flows.value.has(hash)) return true
     const answer = await ask<{ anatomy: Anatomy; old: boolean }>('GET', `/anatomies/${hash}`)
-    if (answer.kind !== 'ok') return
+    if (answer.kind !== 'ok') return false
     const { anatomy, old } = answer.body
     flows.value = new Map(flows.value).set(hash, markRaw(compile(anatomy)))
     if (old) oldPins.value = new Set([...oldPins.value, hash])
+    return true
   }
 
   async function load() {
@@ -85,7 +89,8 @@ export const useFarm = defineStore('farm', () => {
     })
     farm.value = answer.body.farm
     plans.value = answer.body.plans
-    await Promise.all([...new Set(answer.body.lots.map((l) => l.anatomy))].map(fetchFlow))
+    today.value = answer.body.today
+    await Promise.all([...new Set(answer.body.lots.map(readBy))].map(fetchFlow))
     lots.value = new Map(answer.body.lots.map((l) => [l.id, markRaw(l)]))
     state.value = 'ready'
   }
@@ -93,7 +98,7 @@ export const useFarm = defineStore('farm', () => {
   async function refresh(id: string) {
     const answer = await ask<Lot>('GET', `/lots/${id}`)
     if (answer.kind !== 'ok') return
-    await fetchFlow(answer.body.anatomy)
+    await fetchFlow(readBy(answer.body))
     put(answer.body)
   }
 
@@ -112,7 +117,7 @@ export const useFarm = defineStore('farm', () => {
   async function keep<T extends Lot>(path: string, body: unknown): Promise<FieldIssue[]> {
     const answer = await ask<T>('POST', path, body)
     if (answer.kind !== 'ok') return issuesOf(answer)
-    await fetchFlow(answer.body.anatomy)
+    await fetchFlow(readBy(answer.body))
     put(answer.body)
     return []
   }
@@ -261,6 +266,8 @@ export const useFarm = defineStore('farm', () => {
     hangAgain,
     figures,
     oldPins,
+    today,
+    fetchFlow,
     settle,
     stateOf,
     hangLot: (lot: NewLot) => keep('/lots', lot),

@@ -3,7 +3,7 @@ import type { NewPack, NewWeighing } from '#contracts'
 import { lookup, sidesOf, type Anatomy, type SideName } from '#core/anatomy'
 import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
 import { reckon, type LotState, type Rank, type Reckoning } from '#core/reading'
-import { inForce, type Decision, type FactBody } from '#core/records'
+import { inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ME } from './device.ts'
 import { useFarm } from './farm.ts'
 
@@ -20,7 +20,6 @@ const isSame = (a: LotState, b: LotState) => a.count === b.count && ids(a) === i
 function openLot(id: () => string) {
   const store = useFarm()
   const lot = computed(() => store.lots.get(id()) ?? null)
-  const flow = computed(() => (lot.value ? (store.flows.get(lot.value.anatomy) ?? null) : null))
   /** Decisions of a line being dragged: shown everywhere, kept nowhere until it is let go. */
   const preview = shallowRef<Decision[]>([])
   const state = computed<LotState | null>((before) => {
@@ -30,6 +29,10 @@ function openLot(id: () => string) {
     if (preview.value.length === 0) return before && isSame(before, held) ? before : held
     return { ...held, ...tried(held, preview.value) }
   })
+  /** Which anatomy it is read by: fetched when it is another than it was, a move or its undo. */
+  const by = computed(() => lot.value && readBy({ ...lot.value, ...state.value }))
+  watch(by, (hash) => hash && void store.fetchFlow(hash), { immediate: true })
+  const flow = computed(() => (by.value ? (store.flows.get(by.value) ?? null) : null))
   const farmFigures = computed(() => store.figures)
   const central = computed<Reckoning | null>(() =>
     flow.value && state.value ? reckon(flow.value, state.value, farmFigures.value, 0) : null,
@@ -66,6 +69,7 @@ function openLot(id: () => string) {
   const rank = ref<Rank>('listed')
   return {
     lot,
+    by,
     flow,
     state,
     farmFigures,

@@ -36,11 +36,16 @@ function whole(event: Event, field: 'days' | 'ribs', low: number, high: number, 
   if (field === 'ribs') note({ kind: 'observation', what: 'ribs', value })
   else decide({ field, ...lot, value })
 }
+/** A way that today's figures no longer have is said by its id: a name is all it has lost. */
+const wayName = (id: string) => {
+  const path = anatomy.value.paths.find((p) => p.id === id)
+  return path ? words.name(path.names) : id
+}
 const dropped = computed(() =>
   read.value.plan.dropped.map((d) => ({
     ...d,
     name: words.name(anatomy.value.parts.find((p) => p.id === d.part)!.names),
-    way: words.name(anatomy.value.paths.find((p) => p.id === d.path)!.names),
+    way: wayName(d.path),
     reason: words.issue(d.issue),
   })),
 )
