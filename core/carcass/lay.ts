@@ -1,5 +1,6 @@
 import type { Portion } from '#core/anatomy'
 import { mm, type Kg, type Mm } from '#core/measure'
+import { endsToTrim, opensEnds, type CutOff } from './ends.ts'
 import { mmUpTo, placesOf } from './setting.ts'
 import { LAID, type Flow, type FlowSetting, type SlotLength } from './flow.ts'
 
@@ -21,7 +22,9 @@ export interface Stretch {
   readonly pieces: number
   /** What makes no good piece: the ends of the part, and what is too short for another one. */
   readonly left: Mm
-  /** Share of its mass that turns to dust: cuts × kerf ÷ length. */
+  /** Whether that is opened for the trim; else it goes in with the last pack. */
+  readonly opened: boolean
+  /** Share of its mass that turns to dust: cuts × kerf ÷ length, less the ends where they are opened. */
   readonly dust: number
 }
 
@@ -47,7 +50,7 @@ function slices(usable: number, sawn: Extract<Portion, { kind: 'sawn' }>, kerf: 
 /**
  * Lays the cuts of a plan along their parts, on a carcass of `each` kg (one animal): lengths go with its third root.
  * Every row takes its own stretch, so no length is cut twice. Answers by row; the share of a row that the saw turns to
- * dust goes into the setting. Anatomies older than types have their dust in the shares of their ways.
+ * dust, and ends that are opened for the trim, go into the setting. Anatomies older than types have their dust in the shares of their ways.
  */
 export function lay(
   flow: Flow,
@@ -59,6 +62,7 @@ export function lay(
   const { slots, rowCut, lengths, axisMm } = flow[LAID]
   const scale = lengthScale(flow, each)
   const out = new Map<number, Stretch>()
+  const cutOff: CutOff[] = []
   slots.forEach((slot, s) => {
     const own = lengths[s]
     if (!own) return
@@ -73,9 +77,9 @@ export function lay(
     function layRows(pathOf: number, [first, past]: readonly [number, number]) {
       const { path, start, end } = slot.paths[pathOf]!
       for (let r = start; r < end; r++) {
-        const cut = anatomy.cuts[rowCut[r]!]
-        if (cut?.kind !== 'product') continue
-        const portion = portions.get(cut.id) ?? cut.portion
+        const made = anatomy.cuts[rowCut[r]!]
+        if (made?.kind !== 'product') continue
+        const portion = portions.get(made.id) ?? made.portion
         const along = path.outputs[r - start]?.along
         if (along === null) continue
         const from = first + (along?.[0] ?? 0) * (past - first)
@@ -89,7 +93,11 @@ export function lay(
         const pieces = sawn ? slices(usable, sawn, kerf) : portion?.kind === 'snapped' ? vertebrae : 0
         const slice = sawn?.even ? usable / Math.max(1, pieces) : (sawn?.thicknessMm ?? 0) + kerf
         const left = sawn ? Math.max(0, whole - pieces * slice) : 0
-        const dust = anatomy.types.length > 0 ? (pieces * kerf) / whole : 0
+        const off = { row: r, start, end, share: left / whole }
+        const opened = sawn?.ends === 'trim' && left > 0 && opensEnds(flow, off)
+        if (opened) cutOff.push(off)
+        const cut = whole - (opened ? left : 0)
+        const dust = anatomy.types.length > 0 && cut > 0 ? (pieces * kerf) / cut : 0
         setting.dust[r] = dust
         out.set(r, {
           from,
@@ -101,11 +109,13 @@ export function lay(
           vertebrae,
           pieces,
           left: mm(left),
+          opened,
           dust,
         })
       }
     }
   })
+  endsToTrim(flow, setting, cutOff)
   return out
 }
 

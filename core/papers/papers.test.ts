@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES, SPECIES, type Species, type Portion } from '#core/anatomy'
 import { SidedMap } from '#core/carcass'
 import { KG_PER_LB } from '#core/measure'
 import { checkDecisions, NO_LOG, readPlan, takePath, tried, unknownFact, type Said } from '#core/plan'
@@ -132,6 +132,13 @@ describe('the cut sheet', () => {
     expect([loin.left, loin.right]).toEqual(['Bone-in chops, fillet left in', 'Boned joints and loin ribs'])
     expect(sheet.rows.map((row) => row.part)).not.toContain('Head')
     expect(sheet.lines[0]!.left).toContain('ribs 2 and 3')
+  })
+  it('says how every cut is divided: a processor asks for the thickness first', () => {
+    const value: Portion = { kind: 'sawn', thicknessMm: 38, kerfMm: 1.2, perPack: 4, ends: 'trim' }
+    const r = read('hog', [{ field: 'portion', target: 'bone-in-chop', side: 'animal', value }])
+    const note = (part: string) => asked('cut-sheet', r).rows.find((row) => row.part === part)!.note
+    expect(note('Loin')).toContain('Bone-in loin chops: 38 mm (1½ in) thick, 4 to a pack, ends to the trim.')
+    expect(note('Trim')).toContain(' a pack.')
   })
 })
 

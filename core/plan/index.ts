@@ -20,7 +20,16 @@ export type { Region } from './regions.ts'
 export { allMinutes, minutesOf } from './minutes.ts'
 export type { BenchMinutes } from './minutes.ts'
 export { NONE as NO_PIECES, portionFor, portionsOf } from './portions.ts'
-export { EATERS, keepsBone, mostPieces, oddPortion, PLATE, roastFor, thicknessFor } from './portioning.ts'
+export {
+  EATERS,
+  keepsBone,
+  mostPieces,
+  oddPortion,
+  PLATE,
+  roastFor,
+  sayPortion,
+  thicknessFor,
+} from './portioning.ts'
 export type { Portioned } from './portions.ts'
 export { wayTo } from './wayTo.ts'
 export type { WayTo } from './wayTo.ts'

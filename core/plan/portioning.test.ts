@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { hog, type Portion } from '#core/anatomy'
-import { kg, KG_PER_LB, mm } from '#core/measure'
+import { kg, KG_PER_LB, mm, PLAIN, saysFor } from '#core/measure'
 import { choose, cutUp } from '../carcass/testing.ts'
-import { keepsBone, oddPortion, portionsOf, roastFor, thicknessFor } from './index.ts'
+import { keepsBone, oddPortion, portionsOf, roastFor, sayPortion, thicknessFor } from './index.ts'
 
 const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
 const span = (length: number) => ({ mm: mm(length) })
@@ -41,6 +41,24 @@ describe('what is odd about how a cut is divided', () => {
       expect(odd(of(12))).toBeNull()
       expect(odd(of(13))).toBe('13 to a pack is more than a household eats at once.')
     }
+  })
+})
+
+describe('how a cut is divided, said', () => {
+  const say = (p: Portion, massUnit: 'kg' | 'lb' = 'kg') => sayPortion(p, saysFor({ ...PLAIN, massUnit }))
+  it.each([
+    [{ ...sawn(25) }, '25 mm (1 in) thick, 2 to a pack'],
+    [{ ...sawn(12), even: true }, 'about 12 mm (½ in) thick, 2 to a pack'],
+    [{ ...sawn(31.5), ends: 'trim' }, '31.5 mm (1¼ in) thick, 2 to a pack, ends to the trim'],
+    [{ kind: 'snapped', perPack: 2 }, 'one to a vertebra, 2 to a pack'],
+    [{ kind: 'pack', kg: 0.5, lb: 1 }, '1.0 lb a pack'],
+    [{ kind: 'roast', kg: 1.36, perPack: 1 }, '3.0 lb each, 1 to a pack'],
+    [{ kind: 'whole', perSide: 1, perPack: 1 }, 'left whole, 1 to a pack'],
+    [{ kind: 'whole', perSide: 3, perPack: 1 }, 'in 3, 1 to a pack'],
+  ] as [Portion, string][])('%j is “%s”', (portion, words) => expect(say(portion, 'lb')).toBe(words))
+  it('in kilograms there are no inches, and packs are the metric ones', () => {
+    expect(say(sawn(25))).toBe('25 mm thick, 2 to a pack')
+    expect(say({ kind: 'pack', kg: 0.5, lb: 1 })).toBe('0.50 kg a pack')
   })
 })
 

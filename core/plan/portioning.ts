@@ -1,5 +1,5 @@
 import type { Anatomy, Portion } from '#core/anatomy'
-import { kg, mm, type Kg, type Mm } from '#core/measure'
+import { kg, mm, toKg, type Kg, type MassUnit, type Mm, type Says } from '#core/measure'
 import type { Stretch } from '#core/carcass'
 
 /** Raw kg a roast needs for each eater, with bone and without (docs/sources.md: eaters). */
@@ -8,6 +8,36 @@ const PER_EATER = { boneIn: 0.35, boneless: 0.25 }
 export const PLATE = kg(0.2)
 /** Households roasts are cut for. */
 export const EATERS = [2.5, 4, 6] as const
+
+/** "25 mm (1 in)": in pounds a thickness is said in inches too, to the eighth. */
+const MM_PER_IN = 25.4
+const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞']
+function sayThickness(thickness: number, unit: MassUnit): string {
+  if (unit === 'kg') return `${thickness} mm`
+  const eighths = Math.max(1, Math.round((thickness / MM_PER_IN) * 8))
+  const whole = Math.floor(eighths / 8)
+  return `${thickness} mm (${whole > 0 ? whole : ''}${EIGHTHS[eighths % 8]!} in)`
+}
+
+/** How a cut is divided, as a processor is told. */
+export function sayPortion(p: Portion, says: Pick<Says, 'mass' | 'unit'>): string {
+  const packed = 'perPack' in p ? `${p.perPack} to a pack` : ''
+  switch (p.kind) {
+    case 'sawn': {
+      const even = p.even ? 'about ' : ''
+      const ends = p.ends === 'trim' ? ', ends to the trim' : ''
+      return `${even}${sayThickness(p.thicknessMm, says.unit)} thick, ${packed}${ends}`
+    }
+    case 'snapped':
+      return `one to a vertebra, ${packed}`
+    case 'roast':
+      return `${says.mass(kg(p.kg))} each, ${packed}`
+    case 'pack':
+      return `${says.mass(says.unit === 'kg' ? kg(p.kg) : toKg(p.lb, 'lb'))} a pack`
+    case 'whole':
+      return p.perSide === 1 ? `left whole, ${packed}` : `in ${p.perSide}, ${packed}`
+  }
+}
 
 /** Whether a cut keeps its bone: some way gives it more than a tenth of the bone of its part. */
 export const keepsBone = (anatomy: Pick<Anatomy, 'paths'>, cut: string): boolean =>

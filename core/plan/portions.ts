@@ -7,7 +7,7 @@ import type { Plan } from './read.ts'
 export interface Portioned {
   pieces: number
   packs: number
-  /** Ends and what is too short for another piece; they go in with the last pack of the cut. */
+  /** Ends and what is too short for another piece, as they go in with the last pack of the cut; none that are opened. */
   end: Kg
   /** The longest end piece, and the thickness it is too short for. */
   endMm: Mm
@@ -43,7 +43,7 @@ export function portionsOf(
       out.set(cut.id, held)
       held.pieces += count * piecesOf(portion, each, stretch)
       if (portion.kind !== 'sawn' || !stretch) continue
-      held.end = kg(held.end + (count * each * stretch.left) / stretch.mm)
+      if (!stretch.opened) held.end = kg(held.end + (count * each * stretch.left) / stretch.mm)
       held.endMm = mm(Math.max(held.endMm, stretch.left))
     }
   }

@@ -4,7 +4,9 @@ import { figureSchema } from './figures.ts'
 const perPack = z.number().int().min(1).max(50)
 /**
  * How a cut is divided, within what a bench can do: sawn to a thickness, snapped at every vertebra, split to a target
- * weight, filled into packs, or left whole. `even`: the gauge is set near that thickness so that nothing is left over. `kg`/`lb` are the pack or piece sizes usual in each unit.
+ * weight, filled into packs, or left whole. `even`: the gauge is set near that thickness so that nothing is left over.
+ * `ends`: end pieces go in with the last pack, or are opened for the trim. `kg`/`lb` are the pack or piece sizes usual in
+ * each unit.
  */
 export const portionSchema = z.discriminatedUnion('kind', [
   z.object({
@@ -13,6 +15,7 @@ export const portionSchema = z.discriminatedUnion('kind', [
     kerfMm: figureSchema(0, 5),
     perPack,
     even: z.boolean().optional(),
+    ends: z.enum(['pack', 'trim']).optional(),
   }),
   z.object({ kind: z.literal('snapped'), perPack }),
   z.object({ kind: z.literal('roast'), kg: figureSchema(0.01, 50), perPack }),

@@ -3,8 +3,8 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
 import type { Clash } from '#contracts'
-import { kg } from '#core/measure'
-import { readBy, type Decision, type FactBody, type Portion } from '#core/records'
+import { sayPortion } from '#core/plan'
+import { readBy, type Decision, type FactBody } from '#core/records'
 import { ruleOf } from '#core/rules'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
@@ -16,12 +16,6 @@ const anatomy = computed(() => {
   return lot ? store.flows.get(readBy(lot))?.anatomy : undefined
 })
 
-function sayPortion(p: Portion): string {
-  if (p.kind === 'sawn') return `${p.thicknessMm} mm thick, ${p.perPack} to a pack`
-  if (p.kind === 'roast') return `${words.mass(kg(p.kg))} each`
-  if (p.kind === 'pack') return `${words.mass(kg(p.kg))} a pack`
-  return `${p.perPack} to a pack`
-}
 const nameOf = (id: string): string | null => {
   const {
     parts = [],
@@ -45,7 +39,7 @@ function sayDecision(d: Decision): Said {
   if (d.field === 'anatomy')
     return { what: 'Figures', value: d.value === null ? 'those it was hung with' : 'newer ones' }
   if (d.value === null) return { what, value: 'the usual' }
-  if (d.field === 'portion') return { what, value: sayPortion(d.value) }
+  if (d.field === 'portion') return { what, value: sayPortion(d.value, words.says.value) }
   if (d.field === 'split') {
     const way = anatomy.value?.paths.find((p) => p.id === d.value!.path)
     const percent = Math.round(d.value.at * 100)

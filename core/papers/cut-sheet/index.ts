@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { sidesOf, type SideName } from '#core/anatomy'
+import type { CutSlot } from '#core/carcass'
 import { refuse } from '#core/measure'
+import { portionFor, sayPortion } from '#core/plan'
 import {
   animalsOf,
   dressingWords,
@@ -35,6 +37,7 @@ export type CutSheet = z.infer<typeof schema>
 const hogs = (count: number) => `${count} hog${count === 1 ? '' : 's'}`
 
 const NOT_THERE = '–'
+const NOTHING = 1e-9
 
 /** Parts that do not hang, or that a choice leaves no meat for, are left out. */
 function rowsOf({ read, says }: About): CutSheet['rows'] {
@@ -43,18 +46,25 @@ function rowsOf({ read, says }: About): CutSheet['rows'] {
     const slot = cutting.slot(part, side)
     return slot && slot.kg > 0 ? slot : null
   }
+  const portionsIn = (slot: CutSlot) =>
+    slot.rows.flatMap(({ cut, green }) => {
+      const portion = cut && green > NOTHING ? portionFor(cut, read.plan.portions) : null
+      return portion ? [`${says.name(cut!.names)}: ${sayPortion(portion, says)}.`] : []
+    })
   return flow.anatomy.parts.flatMap((part) => {
     const sides = sidesOf(part)
     const [left, right] = [at(part.id, sides[0]!), at(part.id, sides.at(-1)!)]
     if (!left && !right) return []
     const word = (slot: typeof left) => (slot ? wayWords(slot, says) : NOT_THERE)
-    const notes = new Set([left, right].flatMap((s) => (s ? waysOf(s).map((p) => p.steps) : [])))
+    const notes = new Set(
+      [left, right].flatMap((s) => (s ? [...portionsIn(s), ...waysOf(s).map((p) => p.steps)] : [])),
+    )
     return [
       {
         part: says.name(part.names),
         left: word(left),
         right: word(right),
-        note: [...notes].join(' / '),
+        note: [...notes].join(' '),
       },
     ]
   })

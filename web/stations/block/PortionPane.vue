@@ -214,6 +214,16 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
           {{ row.portion.even ? `comes out even at ${row.span.thick.toFixed(1)} mm` : 'come out even' }}
         </button>
         <button
+          v-if="row.endMm >= 1"
+          type="button"
+          class="plain-button"
+          :aria-pressed="row.portion.ends === 'trim'"
+          title="What makes no good piece is boned and goes to be minced, instead of into the last pack"
+          @click="set(row, { ...row.portion, ends: row.portion.ends === 'trim' ? 'pack' : 'trim' })"
+        >
+          ends to the trim
+        </button>
+        <button
           v-if="row.span.vertebrae > 0"
           type="button"
           class="plain-button"
@@ -228,8 +238,9 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
         ><template v-if="row.regions.length > 0"
           >: {{ row.regions.map(([where, n]) => `${n * read.count} ${where}`).join(', ') }}</template
         ><template v-if="row.endMm >= 1"
-          >; end pieces up to {{ Math.round(row.endMm) }} mm, {{ words.mass(row.endKg) }}, go in with the last
-          pack</template
+          >; end pieces up to {{ Math.round(row.endMm) }} mm{{
+            row.endKg > 0 ? `, ${words.mass(row.endKg)}, go in with the last pack` : ' go to the trim'
+          }}</template
         >
       </small>
       <button v-if="row.own" type="button" class="plain-button" @click="set(row, null)">as usual</button>
@@ -277,6 +288,11 @@ small {
   min-height: 30px;
   cursor: pointer;
   align-self: center;
+}
+.plain-button[aria-pressed='true'] {
+  color: var(--sheet);
+  background: var(--accent);
+  border-color: var(--accent);
 }
 .odd {
   color: var(--caution);

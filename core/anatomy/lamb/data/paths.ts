@@ -36,7 +36,7 @@ const notKept = (id: string) =>
 /** Shares of each part by tissue, % lean/fat/bone; trim level standard (docs/sources.md: lamb-paths). */
 export const paths: Path[] = [
   ...of('neck',
-    way('neck-slices', 'B', 3, 'saw', 'Slices, half round', 'neck-slices 92/12/82', 'Cord out, sawn 25 mm across the half neck.'),
+    way('neck-slices', 'B', 3, 'saw', 'Slices, half round', 'neck-slices 92/12/82', 'Cord out, sawn across the half neck.'),
     way('neck-whole-slices', 'B', 3, 'saw', 'Whole slices across the neck', 'neck-rounds 95/28/88', 'Sawn 25 mm across the unsplit neck; cord pushed out of every slice.', WHOLE),
     way('neck-rolled', 'B', 8, 'knife', 'Boned and rolled', 'neck-rolled 82', 'Boned along the spine, backstrap out, rolled and tied.'),
     way('neck-stock', 'N', 1, 'knife', 'To stock', '> bones 30/80/99', 'Quick trim off, the rest to the pot.'),
@@ -70,9 +70,9 @@ export const paths: Path[] = [
     way('breast-grind', 'G', 6, 'grinder', 'All to trim', '> trim 92; inedible 4', 'Boned for the grinder.'),
   ),
   ...of('loin',
-    way('loin-chops', 'T', 6, 'saw', 'Chops, short tails', 'loin-chop 90/30/80', 'Tails kept short, fell off, fat to 3 mm, sawn 25 mm.', { shutsOut: SAWN }),
+    way('loin-chops', 'T', 6, 'saw', 'Chops, short tails', 'loin-chop 90/30/80', 'Tails kept short, fell off, fat to 3 mm, sawn across.', { shutsOut: SAWN }),
     way('loin-double-chops', 'T', 6, 'saw', 'Double chops across both loins', 'double-chop 93/38/86', 'Sawn 25 mm straight across the unsplit saddle, cord out of every chop.', { ...WHOLE, shutsOut: SAWN }),
-    way('loin-double-boneless', 'T', 18, 'knife', 'Double boneless chops', 'double-boneless 80/35', 'Both loins boned off the spine with the back skin kept whole, folded, cut 38 mm.', { ...WHOLE, extracts: fillet }),
+    way('loin-double-boneless', 'T', 18, 'knife', 'Double boneless chops', 'double-boneless 80/35', 'Both loins boned off the spine with the back skin kept whole, folded, cut double.', { ...WHOLE, extracts: fillet }),
     way('loin-saddle', 'R', 5, 'saw', 'Saddle roast', 'saddle 95/51/90', 'The unsplit double loin, flaps tucked under and tied.', { ...WHOLE, shutsOut: SAWN }),
     way('loin-noisette-saddle', 'T', 20, 'knife', 'Noisette saddle', 'saddle-noisette 90/43', 'The unsplit saddle boned from the inside, tenderloins laid in, rolled and tied every 30 mm.', { ...WHOLE, shutsOut: [{ cut: 'tenderloin', reason: 'it is rolled into the saddle' }] }),
     way('loin-boneless', 'T', 10, 'knife', 'Boneless loin and tenderloin | Loin eye and fillet', 'loin-boneless 72; inedible 4', 'Tenderloin freed first; eye lifted off the spine, silver skin off.', { extracts: fillet }),
