@@ -15,6 +15,8 @@ export interface Drawn {
   draws: number
   stages: Record<Stage, Float64Array>
   cut: ReadonlyMap<string, Float64Array>
+  /** All that every part holds, side by side, in the order of the cutting's slots. */
+  slots: readonly Float64Array[]
 }
 
 const cutters = new WeakMap<Flow, { key: string; factors: Float64Array }>()
@@ -102,6 +104,7 @@ export function drawLot(
   const off = slots.map((s) => s.offCarcass > 0)
   const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
   const cutKg = cuts.map(() => new Float64Array(draws))
+  const slotKg = slots.map(() => new Float64Array(draws))
   const share = new Float64Array(rowCut.length * T)
   const own = new Float64Array(inputs.length)
   const out = newYield(flow)
@@ -132,6 +135,10 @@ export function drawLot(
     if (isWeighed) toWeighed(flow, setting.weighed, own, w[AGED]!)
     evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share, holding))
     for (let i = 0; i < cutKg.length; i++) cutKg[i]![d] = out.cutKg[i]!
+    for (const s of holding) {
+      const held = slotKg[s]!
+      for (let t = s * T; t < (s + 1) * T; t++) held[d]! += out.slotKg[t]!
+    }
   })
-  return { draws, stages, cut: new Map(cuts.map((c, i) => [c.id, cutKg[i]!])) }
+  return { draws, stages, cut: new Map(cuts.map((c, i) => [c.id, cutKg[i]!])), slots: slotKg }
 }

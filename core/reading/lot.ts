@@ -93,6 +93,8 @@ export interface Reckoning {
   cutting: CutUp
   evidence: Evidence[]
   disagreements: { stage: Stage; z: number; expectedKg: Kg }[]
+  /** The draws behind every interval, as planned; null where none were asked for. */
+  drawn: Drawn | null
   /** Null while nothing was weighed or estimated. */
   weights: Weights | null
   stages: StageFigure[]
@@ -105,5 +107,3 @@ export interface Reckoning {
   worth: Worth
   money: MoneyFigures
 }
-
-export type { Drawn }

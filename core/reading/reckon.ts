@@ -86,6 +86,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     plan,
     animal,
     cutting,
+    drawn,
     evidence,
     disagreements: disagreements(...chain, evidence),
     weights,

@@ -150,7 +150,7 @@ class Lesson {
       after.forEach((of, i) => (of[d] = kgs[i]!))
       if (ratio !== 1) for (const s of STAGES) stages[s][d]! *= ratio ** this.follows[s]
     }
-    return { draws: drawn.draws, stages, cut: new Map(this.cuts.map((c, i) => [c.id, after[i]!])) }
+    return { ...drawn, stages, cut: new Map(this.cuts.map((c, i) => [c.id, after[i]!])) }
   }
 }
 

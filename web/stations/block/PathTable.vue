@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { openedFrom } from '#core/anatomy'
 import { perPlate } from '#core/ledger'
 import { PLATE } from '#core/plan'
-import { offered, type Alternative, type Rank } from '#core/reading'
+import { offered, partFigure, type Alternative, type Rank } from '#core/reading'
 import { saleOf } from '#core/rules'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
@@ -45,6 +45,7 @@ const inner = computed(() =>
     (p) => openedFrom(anatomy.value, p.id) === part.value && offered(read.value, p.id),
   ),
 )
+const mass = computed(() => partFigure(read.value, part.value, chosenSides.value))
 const mixed = computed(() => alternatives.value.every((a) => !a.inForce))
 const nameOf = (list: 'parts' | 'paths' | 'conventions', id: string) =>
   words.name(anatomy.value[list].find((x) => x.id === id)!.names)
@@ -95,6 +96,12 @@ const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
   <div class="paths">
     <div class="pane-head">
       <h2>{{ words.name(partData.names) }}</h2>
+      <span v-if="mass.kg > 0" class="mass"
+        ><b :class="{ estimate: !mass.weighed }">{{ words.mass(mass.kg) }}</b
+        ><small class="muted">{{
+          mass.weighed ? 'weighed' : mass.range ? `likely ${words.massRange(mass.range)}` : ''
+        }}</small></span
+      >
       <span class="muted">{{ sideWords }}: what each way would change in the whole plan</span>
       <Select
         v-model="rank"
@@ -226,6 +233,12 @@ const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
 </template>
 
 <style scoped>
+.mass {
+  display: inline-flex;
+  align-items: baseline;
+  gap: 0.35rem;
+  white-space: nowrap;
+}
 .paths {
   display: grid;
   gap: 0.4rem;

@@ -15,6 +15,7 @@ export const cuts: Cut[] = [
   product('chuck-eye-steak', 'Chuck eye steaks', 'T', 1.4, sawn(25)),
   product('inner-chuck-steak', 'Inner-chuck steaks', 'T', 1.5, packs),
   product('blade-steak', 'Blade steaks, bone in', 'B', 1.05, sawn(25)),
+  product('y-bone-steak', 'Y-bone blade steaks', 'B', 1, sawn(25)),
   product('blade-roast', 'Blade and seven-bone roasts', 'B', 1.05, roasts(1.8)),
   product('arm-roast', 'Arm pot roast | Arm pot roast, bone in', 'B', 1.1, roasts(1.6)),
   product('cross-rib', 'Cross-rib pot roast', 'B', 1.1, roasts(1.6)),
