@@ -113,6 +113,7 @@ describe('an hour at the bench', () => {
     await page.getByTestId('hands').click()
     await page.getByRole('option', { name: 'cut for the first time' }).click()
     await expect.poll(minutes).toBeGreaterThan(skilled)
+    await page.getByText('leaves 3 % of boned lean on the bones').waitFor()
     await saved(page)
     await page.reload()
     await expect.poll(minutes).toBeGreaterThan(skilled)

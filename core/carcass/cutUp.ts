@@ -6,6 +6,7 @@ import { lay, lengthOf, lengthScale, slicesBySegment, type Portions, type Stretc
 import { LAID, type Choices, type Extent, type Flow, type FlowSetting } from './flow.ts'
 import { setFlow } from './setting.ts'
 import type { DepotFactors, Tilt } from './animal.ts'
+import { leaveOnBone } from './onBone.ts'
 import { partsInto, toWeighed } from './partWeights.ts'
 import { pour } from './pour.ts'
 import type { Sided } from './sided.ts'
@@ -108,6 +109,7 @@ const tissueOf = (of: (t: number) => number): TissueKg =>
 export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   const setting = setFlow(flow, choices)
   tilt(flow, setting, hung.tilts)
+  leaveOnBone(flow, setting, choices.leaves)
   partsInto(flow, setting, hung.parts, hung.cutAway)
   const inputs = pour(flow, setting, hung.conventions, hung.carcass, hung.live, hung.factors, hung.extent)
   toWeighed(flow, setting.weighed, inputs, hung.carcass)

@@ -113,6 +113,8 @@ export function drawLot(
     for (let t = s * T; t < (s + 1) * T; t++) if (out.slotKg[t]! > 0) return true
     return false
   })
+  // What the plan makes none of, no draw makes any of.
+  const made = Int32Array.from(cuts.keys()).filter((i) => out.cutKg[i]! > 0)
   const [SHRUNK, AGED] = [STAGES.indexOf('shrunk'), STAGES.indexOf('aged')]
   let shrunkMean = 0
   const weights = Array.from({ length: draws }, () => {
@@ -134,7 +136,7 @@ export function drawLot(
         own[s * T + t] = inputs[s * T + t]! * (off[s] ? live : factors[t]! * places[s]! * scale)
     if (isWeighed) toWeighed(flow, setting.weighed, own, w[AGED]!)
     evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share, holding))
-    for (let i = 0; i < cutKg.length; i++) cutKg[i]![d] = out.cutKg[i]!
+    for (const i of made) cutKg[i]![d] = out.cutKg[i]!
     for (const s of holding) {
       const held = slotKg[s]!
       for (let t = s * T; t < (s + 1) * T; t++) held[d]! += out.slotKg[t]!

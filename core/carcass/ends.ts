@@ -4,6 +4,18 @@ import { LAID, type Flow, type FlowSetting } from './flow.ts'
 const T = TISSUES.length
 const [LEAN, FAT, SEAM] = [TISSUES.indexOf('lean'), TISSUES.indexOf('fat'), TISSUES.indexOf('seam')]
 
+/** Of the rows of a way, those that are no cut of their own: the one that most of a tissue goes to, or −1. */
+export function restRow(flow: Flow, rows: readonly number[], t: number): number {
+  const { rowSlot, rowCut, shares } = flow[LAID]
+  const { cuts } = flow.anatomy
+  return (
+    rows
+      .filter((r) => rowSlot[r]! >= 0 || cuts[rowCut[r]!]!.kind !== 'product')
+      .filter((r) => shares.standard[r * T + t]! > 0)
+      .sort((a, b) => shares.standard[b * T + t]! - shares.standard[a * T + t]!)[0] ?? -1
+  )
+}
+
 /** Ends of a row that are cut off and opened: `share` of it, in a way that lies from `start` to `end`. */
 export interface CutOff {
   row: number
@@ -17,20 +29,16 @@ export interface CutOff {
  * tissue of the same way; −1 where that way has nowhere for it. A way without trim keeps its ends.
  */
 function placesFor(flow: Flow, { row, start, end }: CutOff): number[] | null {
-  const { rowSlot, rowCut, slotOf, shares } = flow[LAID]
-  const { roles, cuts } = flow.anatomy
+  const { rowSlot, slotOf } = flow[LAID]
+  const { roles } = flow.anatomy
   const [trim, fat] = [slotOf.get(roles.trim, 'animal'), slotOf.get(roles.fat, 'animal')]
   const rows = Array.from({ length: end - start }, (_, i) => start + i).filter((r) => r !== row)
   const into = (slot: number | undefined) => rows.find((r) => slot !== undefined && rowSlot[r] === slot)
   const pool = into(trim)
   if (pool === undefined) return null
-  /** Of what is not a cut of its own, the row that most of a tissue goes to. */
-  const most = (t: number) =>
-    rows
-      .filter((r) => rowSlot[r]! >= 0 || cuts[rowCut[r]!]!.kind !== 'product')
-      .filter((r) => shares.standard[r * T + t]! > 0)
-      .sort((a, b) => shares.standard[b * T + t]! - shares.standard[a * T + t]!)[0] ?? -1
-  return TISSUES.map((_, t) => (t === LEAN || t === SEAM ? pool : t === FAT ? (into(fat) ?? pool) : most(t)))
+  return TISSUES.map((_, t) =>
+    t === LEAN || t === SEAM ? pool : t === FAT ? (into(fat) ?? pool) : restRow(flow, rows, t),
+  )
 }
 
 /** Takes ends off rows and lays them with the trim, fat and bones of their way; every tissue stays closed. */

@@ -91,6 +91,8 @@ export interface Choices {
   portions?: ReadonlyMap<string, Portion>
   /** Chemical lean the trim is brought to; as it falls, or by its recipe, when not said. */
   lean?: number
+  /** Share of the lean of a boned part that stays on its bones beside what a skilled hand leaves; 0 when not said. */
+  leaves?: number
   /** Parts that are cut two ways: `paths` their front, and another way behind a place along them. */
   splits?: Sided<Split>
 }

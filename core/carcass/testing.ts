@@ -41,7 +41,7 @@ export const choose = (
     right?: Of<string>
     portions?: Of<Portion>
     splits?: Of<Split>
-  } & Partial<Pick<Choices, 'trim'>> = {},
+  } & Partial<Pick<Choices, 'trim' | 'leaves'>> = {},
 ): Choices => ({
   paths: new SidedMap([
     ...keyed(both, SIDES),
@@ -51,6 +51,7 @@ export const choose = (
   lines: new SidedMap(keyed(more.lines ?? {}, SIDES)),
   mm: new SidedMap(keyed(more.mm ?? {}, SIDES).map((e) => ({ ...e, value: mm(e.value) }))),
   trim: more.trim ?? 'standard',
+  ...(more.leaves !== undefined && { leaves: more.leaves }),
   portions: new Map(Object.entries(more.portions ?? {})),
   splits: new SidedMap(keyed(more.splits ?? {}, ['left', 'right'])),
 })

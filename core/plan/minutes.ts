@@ -9,6 +9,9 @@ const WRAP = 1.2
 /** How much longer hands take that cut a few times a year, or for the first time, than those that do it every day (docs/sources.md: minutes). */
 const TAKES: Record<Skill, number> = { skilled: 1, practised: 1.8, beginner: 3 }
 
+/** Share of the lean of a boned part that such hands leave on its bones beside a skilled one (docs/sources.md: on-bone). */
+export const LEAVES: Record<Skill, number> = { skilled: 0, practised: 0.01, beginner: 0.03 }
+
 /** Minutes of a cutting day: hand and saw, grinder and filler, wrapping, setting up and washing down. */
 export interface BenchMinutes {
   hand: number

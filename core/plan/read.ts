@@ -19,6 +19,7 @@ import {
 import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
 import type { Decision, Ending, Skill } from '#core/records'
 import { readFacts, type Facts } from './facts.ts'
+import { LEAVES } from './minutes.ts'
 import { latest, type CommandRow, type Log } from './history.ts'
 
 /** What was said about one cut's price. */
@@ -194,6 +195,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const ofLot = <F extends 'hands' | 'trim' | 'lean' | 'days' | 'target' | 'ending' | 'sharePrice'>(
     field: F,
   ) => byCut(field).get('lot') ?? null
+  const hands = ofLot('hands') ?? 'skilled'
   const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions)
   const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
   const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
@@ -206,12 +208,13 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
       mm: sided('mm'),
       trim: ofLot('trim') ?? 'standard',
       ...leanOf(ofLot('lean')),
+      leaves: LEAVES[hands],
       portions: byCut('portion'),
       splits: settled.splits,
     },
     without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
     portions: byCut('portion'),
-    hands: ofLot('hands') ?? 'skilled',
+    hands,
     days: ofLot('days') ?? anatomy.chain.days.usual,
     target: minor(ofLot('target') ?? 0),
     ending: ofLot('ending') ?? 'exact',

@@ -102,7 +102,7 @@ const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
           mass.weighed ? 'weighed' : mass.range ? `likely ${words.massRange(mass.range)}` : ''
         }}</small></span
       >
-      <span class="muted">{{ sideWords }}: what each way would change in the whole plan</span>
+      <span class="muted">{{ sideWords }}: what each way changes</span>
       <Select
         v-model="rank"
         class="rank"

@@ -53,6 +53,10 @@ function add() {
   note({ kind: 'cost', label: fresh.label.trim(), amount: amount.value })
   Object.assign(fresh, { label: '', amount: '' })
 }
+const leaves = computed(() => {
+  const share = read.value.plan.choices.leaves ?? 0
+  return share > 0 ? `; leaves ${words.percent(share)} of boned lean on the bones` : ''
+})
 /** What the minutes are spent on; what takes none is not named. */
 const bench = computed(() => {
   const { hand, grind, wrap, setUp } = read.value.bench
@@ -154,12 +158,13 @@ const bench = computed(() => {
           </td>
           <td class="right nowrap">{{ words.money(amountOf(f.id)) }}</td>
         </tr>
-        <tr v-if="labour">
+        <tr>
           <td colspan="2">
-            {{ labour.label }}
+            {{ labour?.label ?? 'Cutting' }}
             <small class="muted"
-              >{{ Math.round(read.minutes) }} min at {{ words.money(farmFigures.hour) }} an hour:
-              {{ bench }}</small
+              >{{ Math.round(read.minutes) }} min{{
+                labour ? ` at ${words.money(farmFigures.hour)} an hour` : ''
+              }}: {{ bench }}{{ leaves }}</small
             >
             <Select
               :model-value="read.plan.hands"
@@ -172,7 +177,7 @@ const bench = computed(() => {
               @update:model-value="decide({ field: 'hands', target: 'lot', side: 'animal', value: $event })"
             />
           </td>
-          <td class="right nowrap">{{ words.money(labour.amount) }}</td>
+          <td class="right nowrap">{{ labour ? words.money(labour.amount) : 'not paid' }}</td>
         </tr>
       </tbody>
     </table>
