@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type Express, type RequestHandler } from 'express'
+import compressed from 'express-static-gzip'
 import helmet from 'helmet'
 import type { Stopped } from './database/engine.ts'
 import { Bell } from './events.ts'
@@ -24,6 +25,10 @@ export interface AppOptions {
   /** Told when the records turn out to be no longer taken. */
   stopped?: (why: Stopped) => void
 }
+
+/** What the build names by its content never changes under that name. */
+const NAMED_BY_CONTENT = /\/assets\/[^/]+-[\w-]{8}\.\w+(?:\.(?:br|gz))?$/
+const FOR_GOOD = 'public, max-age=31536000, immutable'
 
 const LOCAL = /^(?:localhost|127\.0\.0\.1|\[::1\])(?::\d+)?$/
 
@@ -89,9 +94,13 @@ export function createApp({
   app.use('/api', apiRoutes({ store, shelf, keeping, papers, bell, now }))
   if (pages && existsSync(pages)) {
     app.use(
-      express.static(pages, {
-        maxAge: '1h',
-        setHeaders: (res, path) => path.endsWith('.html') && res.setHeader('cache-control', 'no-cache'),
+      compressed(pages, {
+        enableBrotli: true,
+        orderPreference: ['br', 'gzip'],
+        serveStatic: {
+          setHeaders: (res, path) =>
+            void res.setHeader('cache-control', NAMED_BY_CONTENT.test(path) ? FOR_GOOD : 'no-cache'),
+        },
       }),
     )
     app.get('/{*path}', (req, res) => {

@@ -1,6 +1,7 @@
-import { writeFileSync } from 'node:fs'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { join } from 'node:path'
+import { brotliCompressSync } from 'node:zlib'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Append, Bundle, Lot } from '#contracts'
@@ -281,6 +282,24 @@ describe('pages and streams', () => {
     expect((await api.get('/lots/any/block').expect(200)).text).toContain('Ekko')
     const missing = await api.get('/assets/none-1234.js').expect(404)
     expect(missing.type).toBe('application/problem+json')
+  })
+  it('what the build names by its content is kept for good and sent compressed; the page itself is asked for anew', async () => {
+    const pages = newFolder()
+    mkdirSync(join(pages, 'assets'))
+    const script = `export const words = '${'word '.repeat(200)}'`
+    writeFileSync(join(pages, 'index.html'), '<title>Ekko</title>')
+    writeFileSync(join(pages, 'assets', 'index-aB3_xY-9.js'), script)
+    writeFileSync(join(pages, 'assets', 'index-aB3_xY-9.js.br'), brotliCompressSync(script))
+    const { api } = await openTestApi({ pages })
+    const got = await api.get('/assets/index-aB3_xY-9.js').set('accept-encoding', 'br, gzip').expect(200)
+    expect(got.headers).toMatchObject({
+      'content-encoding': 'br',
+      'cache-control': 'public, max-age=31536000, immutable',
+    })
+    expect(Number(got.headers['content-length'])).toBeLessThan(script.length / 5)
+    const plain = await api.get('/assets/index-aB3_xY-9.js').set('accept-encoding', 'identity').expect(200)
+    expect(plain.headers['content-encoding']).toBeUndefined()
+    expect((await api.get('/').expect(200)).headers['cache-control']).toBe('no-cache')
   })
   it('a stream has a heartbeat, so that one whose reader is gone is noticed', async () => {
     const bell = new Bell(10)
