@@ -44,6 +44,8 @@ export type {
   OwnVersion,
   StoredPlan,
 } from '#core/records'
+export { joined, lotChangeSchema } from './change.ts'
+export type { LotChange, Rung } from './change.ts'
 export { askedPaperSchema } from '#core/papers'
 export type { AskedPaper, IssuedPaper } from '#core/papers'
 

@@ -1,4 +1,5 @@
 import type { Request, Response } from 'express'
+import type { Rung } from '#contracts'
 
 /** More windows than a farm has; a page that opens streams without end must not starve the others. */
 const MOST = 64
@@ -29,7 +30,7 @@ export class Bell {
     return true
   }
 
-  ring(what: { lot: string } | { farm: true }): void {
+  ring(what: Rung): void {
     this.#say(`data: ${JSON.stringify(what)}\n\n`)
   }
 

@@ -66,10 +66,10 @@ export const taken = ({ held, sent }: Omit<Taken, 'result'>) =>
   })
 
 /** The lot a write left behind, or the refusal it came to. */
-export function lotKept(out: Kept, tongue: Tongue | null = null) {
+export function changeKept(out: Kept, tongue: Tongue | null = null) {
   switch (out.result) {
     case 'kept':
-      return out.lot
+      return out.change
     case 'missing':
       throw notFound('lot')
     case 'taken':

@@ -21,12 +21,12 @@ import {
 } from '#contracts'
 import { SPECIES } from '#core/anatomy'
 import { issueOf, type Issue } from '#core/measure'
-import { ATTACHMENT_TYPES, idSchema, readBy, UNNAMED } from '#core/records'
+import { ATTACHMENT_TYPES, idSchema, readBy, revisionSchema, UNNAMED } from '#core/records'
 import { hashOfBytes, type Shelf } from './database/shelf.ts'
 import type { Bell } from './events.ts'
 import type { Keeping, Rehearsed } from './keeping/service.ts'
 import type { PaperMaker } from './papers/maker.ts'
-import { lotKept, notFound, parsed, refused, Refusal, taken, valueKept } from './problem.ts'
+import { changeKept, notFound, parsed, refused, Refusal, taken, valueKept } from './problem.ts'
 import { askedOf } from './store/operations.ts'
 import type { Changed, Kept } from './store/outcomes.ts'
 import type { Store } from './store/store.ts'
@@ -80,10 +80,11 @@ export function apiRoutes({ store, shelf, keeping, papers, bell, now }: Served):
   const tongueFor = async (out: { result: string }) =>
     out.result === 'refused' ? store.run('farm', undefined) : null
   const refusedIn = async (issues: Issue[]) => refused(issues, await store.run('farm', undefined))
-  const changed = async (out: Kept) => {
-    const lot = lotKept(out, await tongueFor(out))
-    bell.ring({ lot: lot.id })
-    return lot
+  /** What a write added, once the other windows are told by whom: who has it asks for nothing. */
+  const changed = async (req: Request, request: string, out: Kept) => {
+    const change = changeKept(out, await tongueFor(out))
+    bell.ring({ lot: change.id, rev: change.rev, device: authorOf(req).device, request })
+    return change
   }
   const valueIn = async <T>(out: Changed<T>) => valueKept(out, await tongueFor(out))
   const to = (req: Request) => ({ lot: idOf(req.params.id, 'lot'), by: authorOf(req), at: at() })
@@ -107,38 +108,43 @@ export function apiRoutes({ store, shelf, keeping, papers, bell, now }: Served):
 
   api.post('/lots', async (req, res) => {
     const lot = parsed(newLotSchema, req.body)
-    res.status(201).json(await changed(await store.run('hangLot', { lot, by: authorOf(req), at: at() })))
+    await changed(req, lot.id, await store.run('hangLot', { lot, by: authorOf(req), at: at() }))
+    res.status(201).json(await store.run('lot', lot.id))
   })
 
   api.get('/lots/:id', async (req, res) => {
-    const lot = await store.run('lot', idOf(req.params.id, 'lot'))
+    const id = idOf(req.params.id, 'lot')
+    const since = revisionSchema.safeParse(Number(req.query.since ?? Number.NaN))
+    // A page that is ahead of these records (a copy was brought back) gets them whole.
+    const change = since.success ? await store.run('lotSince', { id, since: since.data }) : null
+    const lot = change ?? (await store.run('lot', id))
     if (!lot) throw notFound('lot')
     res.json(lot)
   })
 
   api.post('/lots/:id/weighings', async (req, res) => {
     const weighing = parsed(newWeighingSchema, req.body)
-    res.json(await changed(await store.run('weigh', { ...to(req), weighing })))
+    res.json(await changed(req, weighing.id, await store.run('weigh', { ...to(req), weighing })))
   })
 
   api.post('/lots/:id/packs', async (req, res) => {
     const pack = parsed(newPackSchema, req.body)
-    res.json(await changed(await store.run('pack', { ...to(req), pack })))
+    res.json(await changed(req, pack.id, await store.run('pack', { ...to(req), pack })))
   })
 
   api.post('/lots/:id/decisions', async (req, res) => {
     const append = parsed(appendSchema, req.body)
-    res.json(await changed(await store.run('decide', { ...to(req), append })))
+    res.json(await changed(req, append.batch, await store.run('decide', { ...to(req), append })))
   })
 
   api.post('/lots/:id/facts', async (req, res) => {
     const { facts } = parsed(factsSchema, req.body)
-    res.json(await changed(await store.run('note', { ...to(req), facts })))
+    res.json(await changed(req, facts[0]!.id, await store.run('note', { ...to(req), facts })))
   })
 
   api.post('/lots/:id/groups', async (req, res) => {
     const split = parsed(splitSchema, req.body)
-    res.json(await changed(await store.run('split', { ...to(req), split })))
+    res.json(await changed(req, split.into[0]!.id, await store.run('split', { ...to(req), split })))
   })
 
   api.get('/anatomies/:hash', async (req, res) => {

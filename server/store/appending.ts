@@ -14,6 +14,7 @@ import {
 import { judgePacks, weighedOnly } from '#core/reading'
 import { correctable, readBy, subjectOf, type Decision, type Entry, type NewFact } from '#core/records'
 import type { Shelf } from '../database/shelf.ts'
+import type { Lots } from './lots.ts'
 import { again, kept, missing, refusedFor, stranger, type Kept } from './outcomes.ts'
 import { flowOf } from './pins.ts'
 import * as q from './queries.ts'
@@ -27,6 +28,12 @@ export interface To {
   at: string
 }
 
+/** What stands beside the database: attachments, and lots as they were last read. */
+export interface Beside {
+  shelf: Shelf
+  lots: Lots
+}
+
 const anatomyOf = async (tx: Tx, lot: Lot) => (await q.selectPin(tx, readBy(lot)))!.anatomy
 /** The group a lot's records hang on as long as it is not split. */
 const wholeOf = (lot: Lot) => lot.groups.find((g) => g.parent === null)!
@@ -38,15 +45,15 @@ async function entries(tx: Tx, lot: Lot, { by, at }: To, ids: readonly string[])
   return ids.map((id, i) => ({ id, group, rev: first + i, at, ...by }))
 }
 
-export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }): Promise<Kept> {
-  const lot = await q.selectLot(tx, to.lot)
+export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }, { lots }: Beside): Promise<Kept> {
+  const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
   const { confirmed, ...sent } = to.weighing
   const held = await q.selectWeighing(tx, sent.id)
   if (held) {
     const { id, group, stage, basis, source, shown, corrects, stands } = held
     const as = { id, group, stage, basis, source, shown, corrects, stands }
-    return again(tx, lot.id, as, { ...sent, group: wholeOf(lot).id })
+    return again(tx, lot.id, held.rev, as, { ...sent, group: wholeOf(lot).id })
   }
   if (sent.corrects && !correctable(lot.weighings, sent.corrects))
     return stranger('weighing that still stands', sent.corrects)
@@ -60,18 +67,18 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }): Promise
   }
   const [entry] = await entries(tx, lot, to, [sent.id])
   await q.insertWeighing(tx, { ...added, ...entry! })
-  return kept(tx, lot.id)
+  return kept(tx, lot.id, lot.rev)
 }
 
-export async function pack(tx: Tx, to: To & { pack: NewPack }): Promise<Kept> {
-  const lot = await q.selectLot(tx, to.lot)
+export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside): Promise<Kept> {
+  const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
   const sent = to.pack
   const held = await q.selectPack(tx, sent.id)
   if (held) {
     const { id, group, cut, shown, packs, corrects, stands } = held
     const as = { id, group, cut, shown, packs, corrects, stands }
-    return again(tx, lot.id, as, { ...sent, group: wholeOf(lot).id })
+    return again(tx, lot.id, held.rev, as, { ...sent, group: wholeOf(lot).id })
   }
   const anatomy = await anatomyOf(tx, lot)
   if (!anatomy.cuts.some((c) => c.id === sent.cut))
@@ -83,19 +90,19 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }): Promise<Kept> {
   if (issue) return refusedFor(issue)
   const [entry] = await entries(tx, lot, to, [sent.id])
   await q.insertPack(tx, { ...added, ...entry! })
-  return kept(tx, lot.id)
+  return kept(tx, lot.id, lot.rev)
 }
 
 /** Appends a batch of decisions. Sent twice it is kept once; on a field someone else changed since, both come back. */
-export async function decide(tx: Tx, to: To & { append: Append }): Promise<Kept> {
-  const lot = await q.selectLot(tx, to.lot)
+export async function decide(tx: Tx, to: To & { append: Append }, { lots }: Beside): Promise<Kept> {
+  const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
   const { batch, base, own, undoes, redoes, commands } = to.append
   const held = await q.selectBatch(tx, batch)
   if (held.length > 0) {
     const { group, undoes: u, redoes: r } = held[0]!
     const as = { group, undoes: u, redoes: r, commands: held.map(({ id, decision }) => ({ id, decision })) }
-    return again(tx, lot.id, as, { group: wholeOf(lot).id, undoes, redoes, commands })
+    return again(tx, lot.id, held[0]!.rev, as, { group: wholeOf(lot).id, undoes, redoes, commands })
   }
   const ids = commands.map((c) => c.id)
   const twice = await q.selectCommandsBy(tx, ids)
@@ -115,7 +122,7 @@ export async function decide(tx: Tx, to: To & { append: Append }): Promise<Kept>
   const rows = await entries(tx, lot, to, ids)
   for (const [i, entry] of rows.entries())
     await q.insertCommand(tx, { ...entry, batch, undoes, redoes, decision: decisions[i]! })
-  return kept(tx, lot.id)
+  return kept(tx, lot.id, lot.rev)
 }
 
 /**
@@ -159,8 +166,8 @@ function faultOf(facts: readonly FactRow[], sent: NewFact, shelf: Shelf): Issue 
  * Keeps facts that belong together, all or none. Each about a thing of which something is known names the fact it
  * corrects; where another was quicker both come back, and where both say the same nothing is added.
  */
-export async function note(tx: Tx, to: To & Facts, shelf: Shelf): Promise<Kept> {
-  const lot = await q.selectLot(tx, to.lot)
+export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Promise<Kept> {
+  const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
   const group = wholeOf(lot).id
   const held = await q.selectFactsBy(
@@ -176,7 +183,7 @@ export async function note(tx: Tx, to: To & Facts, shelf: Shelf): Promise<Kept> 
       group: g,
     }))
     const wanted = to.facts.filter((f) => held.some((h) => h.id === f.id)).map((f) => ({ ...f, group }))
-    return again(tx, lot.id, as, wanted)
+    return again(tx, lot.id, held[0]!.rev, as, wanted)
   }
   const anatomy = await anatomyOf(tx, lot)
   const now: FactRow[] = [...lot.facts]
@@ -202,12 +209,12 @@ export async function note(tx: Tx, to: To & Facts, shelf: Shelf): Promise<Kept> 
     const { corrects, stands, fact } = added[i]!
     await q.insertFact(tx, { ...entry, corrects, stands, fact })
   }
-  return kept(tx, lot.id)
+  return kept(tx, lot.id, lot.rev)
 }
 
 /** Splits a group that has no children yet into others that together are all of it. */
-export async function split(tx: Tx, to: To & { split: Split }): Promise<Kept> {
-  const lot = await q.selectLot(tx, to.lot)
+export async function split(tx: Tx, to: To & { split: Split }, { lots }: Beside): Promise<Kept> {
+  const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
   const { group: id, into } = to.split
   const ids = into.map((g) => g.id)
@@ -219,7 +226,7 @@ export async function split(tx: Tx, to: To & { split: Split }): Promise<Kept> {
   const order = (list: { id: string }[]) => list.toSorted((a, b) => (a.id < b.id ? -1 : 1))
   const held = await q.selectGroupsBy(tx, ids)
   if (held.length > 0) {
-    return again(tx, lot.id, order(held.map(as)), order(into.map(as)))
+    return again(tx, lot.id, held[0]!.rev, order(held.map(as)), order(into.map(as)))
   }
   const parent = lot.groups.find((g) => g.id === id)
   if (!parent || lot.groups.some((g) => g.parent === id))
@@ -229,5 +236,5 @@ export async function split(tx: Tx, to: To & { split: Split }): Promise<Kept> {
     return refusedFor(issueOf('groups-unequal', 'into', { parent: parent.animals, children }))
   const rev = await q.takeRevisions(tx, lot.id, 1)
   for (const g of into) await q.insertGroup(tx, lot.id, { ...g, parent: id, rev, at: to.at, ...to.by })
-  return kept(tx, lot.id)
+  return kept(tx, lot.id, lot.rev)
 }

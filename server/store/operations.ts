@@ -6,6 +6,7 @@ import type {
   Home,
   IssuedPaper,
   KeptFarm,
+  LotChange,
   NewLot,
   OwnChange,
   OwnVersion,
@@ -17,8 +18,7 @@ import { ANATOMIES, extendAnatomy } from '#core/anatomy'
 import { strangersIn } from '#core/plan'
 import { readFacts } from '#core/plan'
 import { anatomiesOf } from '#core/records'
-import type { Shelf } from '../database/shelf.ts'
-import { decide, note, pack, split, weigh } from './appending.ts'
+import { decide, note, pack, split, weigh, type Beside } from './appending.ts'
 import { again, digestOf, kept, refusedFor, type Changed, type Kept, type Taken } from './outcomes.ts'
 import * as q from './queries.ts'
 import type { Tx } from './rows.ts'
@@ -73,7 +73,7 @@ async function hangLot(tx: Tx, { lot, by, at }: { lot: NewLot; by: Author; at: s
   const held = await q.selectLot(tx, lot.id)
   if (held) {
     const { id, tag, species, count } = held
-    return again(tx, id, { id, tag, species, count }, lot)
+    return again(tx, id, 0, { id, tag, species, count }, lot)
   }
   const { hash, anatomy } = await todaysPin(tx, lot.species)
   await q.insertPin(tx, hash, anatomy.species, anatomy)
@@ -86,7 +86,7 @@ async function hangLot(tx: Tx, { lot, by, at }: { lot: NewLot; by: Author; at: s
     at,
     ...by,
   })
-  return kept(tx, lot.id)
+  return kept(tx, lot.id, 0)
 }
 
 /** Keeps a paper as it was printed; asked for again under its id, the one that was printed comes back. */
@@ -107,7 +107,7 @@ export const askedOf = ({ id, lot, kind, share }: IssuedPaper) => ({ id, lot, ki
 const attachedTo = (lots: Home['lots']) =>
   lots.flatMap((l) => l.facts.flatMap(({ fact }) => (fact.kind === 'attachment' ? [fact.hash] : [])))
 
-async function exportBundle(tx: Tx, _: undefined, shelf: Shelf): Promise<Bundle> {
+async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Promise<Bundle> {
   const lots = await q.selectLots(tx)
   const anatomies: Bundle['content']['anatomies'] = {}
   for (const hash of new Set(lots.flatMap(anatomiesOf)))
@@ -131,7 +131,7 @@ async function exportBundle(tx: Tx, _: undefined, shelf: Shelf): Promise<Bundle>
 async function importBundle(
   tx: Tx,
   { content }: Bundle,
-  shelf: Shelf,
+  { shelf }: Beside,
 ): Promise<{ result: 'kept' | 'occupied' }> {
   const present = await home(tx)
   if (present.farm || present.lots.length > 0) return { result: 'occupied' }
@@ -167,8 +167,15 @@ export async function importRows(
 export const isWithdrawn = (lot: Home['lots'][number]): boolean => readFacts(lot.facts).withdrawn
 
 /** Every use of the database: one operation is one transaction. Writes are flushed before they are acknowledged. */
+/** What was added to a lot since a revision; null where there is no such lot, or it never was that far. */
+async function lotSince(tx: Tx, { id, since }: { id: string; since: number }): Promise<LotChange | null> {
+  const head = await q.selectHead(tx, id)
+  return head && since <= head.rev ? q.selectChange(tx, id, since, head.rev) : null
+}
+
 export const reads = {
   home,
+  lotSince,
   lot: q.selectLot,
   pin: pinBy,
   own: q.selectOwn,

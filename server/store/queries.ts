@@ -1,4 +1,4 @@
-import type { IssuedPaper, KeptFarm, Lot, OwnVersion, StoredPlan } from '#contracts'
+import type { IssuedPaper, KeptFarm, Lot, LotChange, OwnVersion, StoredPlan } from '#contracts'
 import type { Command, Entry, Fact, Group, LotHead, PackWeighing, Weighing } from '#core/records'
 import type { Pinned } from './pins.ts'
 import {
@@ -144,9 +144,37 @@ async function filled(tx: Tx, heads: LotHead[]): Promise<Lot[]> {
   }))
 }
 
-export async function selectLot(tx: Tx, id: string): Promise<Lot | null> {
+export async function selectHead(tx: Tx, id: string): Promise<LotHead | null> {
   const row = await one<Row>(tx, `${HEADS} where l.id = $1`, [id])
-  return row && (await filled(tx, [lotHeadOf(row)]))[0]!
+  return row && lotHeadOf(row)
+}
+
+export async function selectLot(tx: Tx, id: string): Promise<Lot | null> {
+  const head = await selectHead(tx, id)
+  return head && (await filled(tx, [head]))[0]!
+}
+
+/** What was added to a lot after a revision, up to the one it is at: as many rows as that are, whatever lies before. */
+export async function selectChange(tx: Tx, id: string, from: number, rev: number): Promise<LotChange> {
+  const after = async <R>(table: string, parse: (row: Row) => R): Promise<R[]> => {
+    const sql = `select r.* from ${table} r join lot_group g on g.id = r.lot_group
+      where g.lot = $1 and r.rev > $2 order by r.rev`
+    return (await many<Row>(tx, sql, [id, from])).map(parse)
+  }
+  const groups = await many<Row>(tx, 'select * from lot_group where lot = $1 and rev > $2 order by rev, id', [
+    id,
+    from,
+  ])
+  return {
+    id,
+    from,
+    rev,
+    groups: groups.map(groupOf),
+    weighings: await after('weighing', weighingOf),
+    commands: await after('command', commandOf),
+    facts: await after('fact', factOf),
+    packs: await after('pack', packOf),
+  }
 }
 
 export async function selectLots(tx: Tx): Promise<Lot[]> {

@@ -6,6 +6,8 @@ import { pglite } from '../database/pglite.ts'
 import { placesOf } from '../database/places.ts'
 import { shelfIn } from '../database/shelf.ts'
 import type { Recovery } from '../database/recovery.ts'
+import type { Beside } from './appending.ts'
+import { Lots } from './lots.ts'
 import { operations, writes, type ArgumentOf, type OperationName, type ResultOf } from './operations.ts'
 import type { Tx } from './rows.ts'
 
@@ -32,7 +34,7 @@ export interface StoreOptions {
 
 /** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
 export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
-  const shelf = shelfIn(options.disk ?? realDisk, folder)
+  const beside: Beside = { shelf: shelfIn(options.disk ?? realDisk, folder), lots: new Lots() }
   const engine = await openEngine<Tx>({
     disk: realDisk,
     cluster: pglite(placesOf(folder).empty),
@@ -46,12 +48,16 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
       const operation = operations[name] as unknown as (
         tx: Tx,
         argument: ArgumentOf<K>,
-        beside: typeof shelf,
+        beside: Beside,
       ) => Promise<ResultOf<K>>
-      return engine.run((tx) => operation(tx, argument, shelf), name in writes)
+      return engine.run((tx) => operation(tx, argument, beside), name in writes)
     },
     checkpoint: engine.checkpoint,
-    replace: engine.replace,
+    replace: async () => {
+      const out = await engine.replace()
+      beside.lots.clear()
+      return out
+    },
     proven: engine.proven,
     close: engine.close,
   }

@@ -2,16 +2,19 @@ import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { computed, markRaw, ref, shallowRef } from 'vue'
 import same from 'fast-deep-equal'
+import { joined } from '#contracts'
 import type {
   FarmChange,
   Home,
   KeptFarm,
   Lot,
+  LotChange,
   NewFact,
   NewLot,
   NewPack,
   NewWeighing,
   Problem,
+  Rung,
   Standing,
   StoredPlan,
 } from '#contracts'
@@ -55,7 +58,7 @@ export const useFarm = defineStore('farm', () => {
     lots.value = new Map(lots.value).set(lot.id, markRaw(lot))
   }
   const queue = outbox({
-    kept: put,
+    kept: merge,
     conflict: (pending, conflicts) => {
       conflict.value = { pending, conflicts }
       void refresh(pending.lot)
@@ -95,30 +98,55 @@ export const useFarm = defineStore('farm', () => {
     state.value = 'ready'
   }
 
+  /** Fetches what a lot has since it was last heard of; all of it where nothing is known, or these are other records. */
   async function refresh(id: string) {
-    const answer = await ask<Lot>('GET', `/lots/${id}`)
+    const held = lots.value.get(id)
+    const answer = await ask<Lot | LotChange>('GET', `/lots/${id}${held ? `?since=${held.rev}` : ''}`)
     if (answer.kind !== 'ok') return
-    await fetchFlow(readBy(answer.body))
-    put(answer.body)
+    const lot = 'from' in answer.body ? joined(lots.value.get(id)!, answer.body) : answer.body
+    if (!lot) return refresh(id)
+    await fetchFlow(readBy(lot))
+    put(lot)
   }
+
+  /** Puts in place what a write added; what was missed before it is fetched. */
+  async function merge(change: LotChange) {
+    const held = lots.value.get(change.id)
+    const lot = held && joined(held, change)
+    if (!lot) return refresh(change.id)
+    put(lot)
+  }
+
+  const waiting = new Set<string>()
+  /** What this very page asked for comes back as its answer: its echo fetches nothing. */
+  const isOwn = ({ device, request }: { device: string; request: string }) =>
+    device === ME.device && (waiting.has(request) || queue.isPending(request))
 
   /** Opens the ear for other windows; what changed there is fetched here. */
   function listen() {
     const source = new EventSource('/api/events')
     source.onmessage = (event) => {
-      const what = JSON.parse(String(event.data)) as { lot?: string }
-      if (what.lot) void refresh(what.lot)
-      else void load()
+      const what = JSON.parse(String(event.data)) as Rung
+      if ('farm' in what) void load()
+      else if (!isOwn(what) && (lots.value.get(what.lot)?.rev ?? -1) < what.rev) void refresh(what.lot)
     }
     source.onopen = () => void load()
+    // A machine that slept or lost its network may hold a stream that is dead and does not know it.
+    window.addEventListener('online', () => void load())
+    document.addEventListener('visibilitychange', () => document.hidden || void load())
     void queue.resume()
   }
 
-  async function keep<T extends Lot>(path: string, body: unknown): Promise<FieldIssue[]> {
-    const answer = await ask<T>('POST', path, body)
+  async function keep(path: string, body: { id: string }): Promise<FieldIssue[]> {
+    waiting.add(body.id)
+    const answer = await ask<Lot | LotChange>('POST', path, body)
+    waiting.delete(body.id)
     if (answer.kind !== 'ok') return issuesOf(answer)
-    await fetchFlow(readBy(answer.body))
-    put(answer.body)
+    if ('from' in answer.body) await merge(answer.body)
+    else {
+      await fetchFlow(readBy(answer.body))
+      put(answer.body)
+    }
     return []
   }
 

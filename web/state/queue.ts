@@ -1,6 +1,6 @@
 import { get, set } from 'idb-keyval'
 import { ref } from 'vue'
-import type { Append, Lot, NewFact, Problem } from '#contracts'
+import type { Append, LotChange, NewFact, Problem } from '#contracts'
 import { ask } from './api.ts'
 
 /** What is on its way to the server; kept in the browser until it is acknowledged. */
@@ -10,15 +10,16 @@ const PLACE = 'ekko-pending'
 const RETRY_MS = 1500
 
 export interface QueueEvents {
-  kept(lot: Lot): void
+  /** What was kept, put in its place; what is awaited here is still pending. */
+  kept(change: LotChange): void | Promise<void>
   conflict(pending: Pending, conflicts: NonNullable<Problem['conflicts']>): void
   refused(pending: Pending, problem: Problem): void
 }
 
 const sent = (item: Pending) =>
   'append' in item
-    ? ask<Lot>('POST', `/lots/${item.lot}/decisions`, item.append)
-    : ask<Lot>('POST', `/lots/${item.lot}/facts`, { facts: item.facts })
+    ? ask<LotChange>('POST', `/lots/${item.lot}/decisions`, item.append)
+    : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts })
 
 /** Sends one after another what was decided and noted; an outage holds it, a reload finds it again. */
 export function outbox(events: QueueEvents) {
@@ -43,7 +44,7 @@ export function outbox(events: QueueEvents) {
         break
       }
       // What was kept is put in place before it stops being pending, in one turn: a plan never blinks back.
-      if (answer.kind === 'ok') events.kept(answer.body)
+      if (answer.kind === 'ok') await events.kept(answer.body)
       pending.value.shift()
       if (answer.kind !== 'ok') {
         if (answer.problem.conflicts) events.conflict(next, answer.problem.conflicts)
@@ -70,6 +71,9 @@ export function outbox(events: QueueEvents) {
         void send()
       }
     },
+    /** Whether a batch, or the first of some facts, is still on its way. */
+    isPending: (request: string): boolean =>
+      pending.value.some((p) => ('append' in p ? p.append.batch : p.facts[0]?.id) === request),
     pendingOf: (lot: string): Pending[] => pending.value.filter((p) => p.lot === lot),
   }
 }

@@ -1,0 +1,122 @@
+import fc from 'fast-check'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { joined, type Lot, type LotChange } from '#contracts'
+import {
+  appendBody,
+  factBody,
+  FARM,
+  lotBody,
+  openTestApi,
+  packBody,
+  takePath,
+  weighingBody,
+} from './testing.ts'
+
+let test: Awaited<ReturnType<typeof openTestApi>>
+beforeAll(async () => {
+  test = await openTestApi()
+  await test.api.put('/api/farm').send(FARM).expect(200)
+})
+afterAll(() => test.store.close())
+
+const hang = async (): Promise<Lot> => (await test.api.post('/api/lots').send(lotBody()).expect(201)).body
+const whole = async (lot: Lot): Promise<Lot> => (await test.api.get(`/api/lots/${lot.id}`).expect(200)).body
+const since = async (lot: Lot): Promise<LotChange> =>
+  (await test.api.get(`/api/lots/${lot.id}?since=${lot.rev}`).expect(200)).body
+
+/** What a device may write, and of what the answer becomes of its page. */
+const WRITES = ['weigh', 'pack', 'decide', 'note'] as const
+const write = fc.record({
+  what: fc.constantFrom(...WRITES),
+  device: fc.nat(1),
+  n: fc.integer({ min: 1, max: 9 }),
+  lost: fc.boolean(),
+  twice: fc.boolean(),
+})
+type Write = typeof write extends fc.Arbitrary<infer W> ? W : never
+
+async function send(lot: Lot, { what, n }: Write, base: number): Promise<LotChange | null> {
+  const at = (path: string, body: object) => test.api.post(`/api/lots/${lot.id}/${path}`).send(body)
+  const res = await {
+    weigh: () => at('weighings', weighingBody('live', 250 + n, { confirmed: true })),
+    pack: () => at('packs', packBody('bacon', n / 10)),
+    decide: () => at('decisions', appendBody(base, takePath('loin', n % 2 ? 'loin-roasts' : 'loin-chops'))),
+    note: () => at('facts', { facts: [factBody({ kind: 'cost', label: `Feed ${n}`, amount: n as never })] }),
+  }[what]()
+  return res.status === 200 ? res.body : null
+}
+
+describe('an answer by what changed', () => {
+  it('applied to what a page knew is the whole fetched anew: two devices, answers lost and doubled', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(write, { minLength: 1, maxLength: 12 }), async (writes) => {
+        const lot = await hang()
+        const pages = [lot, lot]
+        for (const w of writes) {
+          const change = await send(lot, w, pages[w.device]!.rev)
+          if (!change) continue
+          for (const device of [0, 1]) {
+            // The other device hears of it by the bell; a lost answer is one it never joined.
+            if (w.lost && device === w.device) continue
+            const held = pages[device]!
+            const now = device === w.device ? joined(held, change) : joined(held, await since(held))
+            pages[device] = now ?? joined(held, await since(held))!
+            if (w.twice) pages[device] = joined(pages[device], change)!
+          }
+        }
+        const truth = await whole(lot)
+        for (const page of pages) expect(joined(page, await since(page))).toEqual(truth)
+      }),
+      { numRuns: 12 },
+    )
+  })
+  it('holds only the rows it added, however long the history is', async () => {
+    const lot = await hang()
+    const bytes: number[] = []
+    for (let i = 0; i < 30; i++) {
+      const res = await test.api
+        .post(`/api/lots/${lot.id}/decisions`)
+        .send(appendBody(i, takePath('loin', i % 2 ? 'loin-chops' : 'loin-roasts')))
+        .expect(200)
+      bytes.push(res.text.length)
+      expect(res.body).toMatchObject({ id: lot.id, from: i, rev: i + 1, weighings: [], packs: [] })
+      expect(res.body.commands).toHaveLength(1)
+    }
+    expect(Math.max(...bytes.slice(2)) - Math.min(...bytes.slice(2))).toBeLessThan(20)
+  })
+  it('sent again is answered with its own rows and all since; a page ahead of these records gets them whole', async () => {
+    const lot = await hang()
+    const first = appendBody(0, takePath('loin', 'loin-roasts'))
+    await test.api.post(`/api/lots/${lot.id}/decisions`).send(first).expect(200)
+    await test.api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 260)).expect(200)
+    const { body } = await test.api.post(`/api/lots/${lot.id}/decisions`).send(first).expect(200)
+    expect(body).toMatchObject({ from: 0, rev: 2 })
+    expect(joined(lot, body)).toEqual(await whole(lot))
+    const ahead = await test.api.get(`/api/lots/${lot.id}?since=99`).expect(200)
+    expect(ahead.body).toEqual(await whole(lot))
+    expect((await test.api.get(`/api/lots/${lot.id}?since=-3`).expect(200)).body).toEqual(await whole(lot))
+  })
+})
+
+describe('a change joined to a lot', () => {
+  const row = (rev: number) => ({ rev }) as never
+  const change = (from: number, rev: number, ...revs: number[]): LotChange => ({
+    id: 'x',
+    from,
+    rev,
+    groups: [],
+    weighings: [],
+    commands: revs.map(row),
+    facts: [],
+    packs: [],
+  })
+  const lot = { rev: 3, groups: [], weighings: [], commands: [row(3)], facts: [], packs: [] } as never as Lot
+  const revs = (l: Lot | null) => l?.commands.map((c) => c.rev)
+  it('adds what is new, once; what came late adds nothing; a gap is not guessed', () => {
+    expect(revs(joined(lot, change(3, 5, 4, 5)))).toEqual([3, 4, 5])
+    expect(revs(joined(lot, change(1, 4, 2, 3, 4)))).toEqual([3, 4])
+    expect(joined(lot, change(1, 3, 2, 3))).toBe(lot)
+    expect(joined(lot, change(4, 5, 5))).toBeNull()
+    expect(lot.commands).toHaveLength(1)
+  })
+})
