@@ -4,7 +4,6 @@ import {
   cutPlanSchema,
   decisionSchema,
   farmSchema,
-  hashSchema,
   idSchema,
   keptFarmSchema,
   lineSchema,
@@ -16,11 +15,15 @@ import {
   ownAdditionsSchema,
   ownVersionSchema,
   revisionSchema,
-  SPECIES,
   storedPlanSchema,
   type Decision,
   type FactBody,
+  type KeptFarm,
+  type LotHead,
+  type StoredPlan,
 } from '#core/records'
+import type { Species } from '#core/anatomy'
+import type { Progress } from '#core/reading'
 
 export {
   authorSchema,
@@ -44,13 +47,11 @@ export type {
   OwnVersion,
   StoredPlan,
 } from '#core/records'
-export { joined, lotChangeSchema } from './change.ts'
+export { lotChangeSchema } from './change.ts'
+export { DEVICE_HEADER, joined } from './wire.ts'
 export type { LotChange, Rung } from './change.ts'
 export { askedPaperSchema } from '#core/papers'
 export type { AskedPaper, IssuedPaper } from '#core/papers'
-
-/** Which device a request comes from: an id a browser minted for itself, in every request that writes. */
-export const DEVICE_HEADER = 'x-ekko-device'
 
 /** What is changed in place is sent with the revision it was changed from: another's change is never lost. */
 export const farmChangeSchema = farmSchema.extend({ base: revisionSchema })
@@ -110,15 +111,19 @@ export const planChangeSchema = z.object({
 })
 export type PlanChange = z.infer<typeof planChangeSchema>
 
-/** What a lot figures as on the wire beside the page that asks for it. */
-export const homeSchema = z.object({
-  farm: keptFarmSchema.nullable(),
-  lots: z.array(lotSchema),
-  plans: z.array(storedPlanSchema),
+/** A lot as it hangs on the rail: what it is and how far it has come, worked out where the records are. */
+export interface LotCard extends LotHead {
+  withdrawn: boolean
+  progress: Progress
+}
+/** What a page opens with. The records of a lot are asked for when it is opened. */
+export interface Home {
+  farm: KeptFarm | null
+  lots: LotCard[]
+  plans: StoredPlan[]
   /** By species, the anatomy a lot hung now would be read by. */
-  today: z.record(z.enum(SPECIES), hashSchema),
-})
-export type Home = z.infer<typeof homeSchema>
+  today: Record<Species, string>
+}
 
 export const BUNDLE_VERSION = 4
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
@@ -232,6 +237,7 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'put', path: '/farm', body: farmChangeSchema },
   { method: 'post', path: '/lots', body: newLotSchema },
   { method: 'get', path: '/lots/:id' },
+  { method: 'get', path: '/lots/:id/card' },
   { method: 'post', path: '/lots/:id/weighings', body: newWeighingSchema },
   { method: 'post', path: '/lots/:id/packs', body: newPackSchema },
   { method: 'post', path: '/lots/:id/decisions', body: appendSchema },

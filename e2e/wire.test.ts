@@ -17,6 +17,49 @@ const way = (page: Page, id: string) => page.locator(`[data-path=${id}]`)
 const taken = (page: Page, id: string) =>
   expect.poll(() => way(page, id).getAttribute('aria-checked')).toBe('true')
 
+/** Bytes of all that opening an address brings, as they came over the wire, by what they are. */
+async function weighed(
+  page: Page,
+  url: string,
+): Promise<{ bytes: number; scripts: string[]; api: string[] }> {
+  const cdp = await page.context().newCDPSession(page)
+  await cdp.send('Network.enable')
+  await cdp.send('Network.setCacheDisabled', { cacheDisabled: true })
+  const urls = new Map<string, string>()
+  let bytes = 0
+  cdp.on('Network.responseReceived', (e) => urls.set(e.requestId, new URL(e.response.url).pathname))
+  cdp.on('Network.loadingFinished', (e) => (bytes += e.encodedDataLength))
+  // The last thing it asks for, once it stands.
+  const whole = page.waitForResponse('**/api/standing')
+  await page.goto(url)
+  await page.locator('#main').waitFor()
+  await whole
+  await page.evaluate(() => document.fonts.ready.then(() => undefined))
+  await expect.poll(() => [...urls.values()]).toContain('/api/standing')
+  const all = [...urls.values()]
+  return {
+    bytes,
+    scripts: all.filter((x) => x.endsWith('.js')),
+    api: all.filter((x) => x.startsWith('/api/')).sort(),
+  }
+}
+
+describe('the first page', () => {
+  it('is at most 250 kB on the wire, fonts and icons counted, and asks for no lot’s records', async () => {
+    const { page, context } = await run.open()
+    const first = await weighed(page, run.url)
+    expect(first.bytes).toBeLessThan(250_000)
+    expect(first.bytes).toBeGreaterThan(50_000)
+    expect(first.api).toEqual(['/api/events', '/api/home', '/api/standing'])
+    expect(first.scripts.length).toBeLessThan(12)
+    const text = await Promise.all(first.scripts.map(async (s) => (await fetch(run.url + s)).text()))
+    // What only a lot, a form or a chart needs: anatomies, the checks of records, the chart library.
+    for (const heavy of ['spare-ribs', 'ZodError', 'zrender'])
+      expect(text.filter((t) => t.includes(heavy)).length, heavy).toBe(0)
+    await context.close()
+  })
+})
+
 describe('on the wire', () => {
   it('a decision is one request, and one to each other window that has the lot: what was added since', async () => {
     const { page } = run

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { joined, type Lot, type LotChange } from '#contracts'
+import { joined, type Home, type Lot, type LotCard, type LotChange } from '#contracts'
 import {
   appendBody,
   factBody,
@@ -95,6 +95,47 @@ describe('an answer by what changed', () => {
     const ahead = await test.api.get(`/api/lots/${lot.id}?since=99`).expect(200)
     expect(ahead.body).toEqual(await whole(lot))
     expect((await test.api.get(`/api/lots/${lot.id}?since=-3`).expect(200)).body).toEqual(await whole(lot))
+  })
+})
+
+describe('the rail', () => {
+  const card = async (lot: Lot): Promise<LotCard> =>
+    (await test.api.get(`/api/lots/${lot.id}/card`).expect(200)).body
+  const home = async (): Promise<Home> => (await test.api.get('/api/home').expect(200)).body
+  it('hangs what each lot comes to and none of its records, true after every write', async () => {
+    const lot = await hang()
+    expect((await card(lot)).progress).toMatchObject({ standing: 'alive', key: null, next: 'weigh' })
+    await test.api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('hot', 180)).expect(200)
+    const hung = await card(lot)
+    expect(hung.progress).toMatchObject({ standing: 'hanging', key: { is: 'hot', weighed: true } })
+    const { lots } = await home()
+    expect(lots.find((l) => l.id === lot.id)).toEqual(hung)
+    for (const l of lots)
+      expect(Object.keys(l)).not.toEqual(expect.arrayContaining(['commands', 'weighings', 'facts', 'packs']))
+    const gone = factBody({ kind: 'withdrawal', why: 'typed twice' })
+    await test.api
+      .post(`/api/lots/${lot.id}/facts`)
+      .send({ facts: [gone] })
+      .expect(200)
+    expect((await card(lot)).withdrawn).toBe(true)
+    await test.api.get(`/api/lots/${lot.id.replace(/..$/, '00')}/card`).expect(404)
+  })
+  it('says Cover by the farm’s own hour: a change of the farm is a change of every card', async () => {
+    const lot = await hang()
+    await test.api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('hot', 180)).expect(200)
+    const facts = [factBody({ kind: 'cost', label: 'Feed', amount: 60000 as never })]
+    await test.api.post(`/api/lots/${lot.id}/facts`).send({ facts }).expect(200)
+    const inspected = factBody({ kind: 'observation', what: 'route', value: 'inspected' })
+    await test.api
+      .post(`/api/lots/${lot.id}/facts`)
+      .send({ facts: [inspected] })
+      .expect(200)
+    const before = (await card(lot)).progress.cover!
+    await test.api
+      .put('/api/farm')
+      .send({ ...FARM, base: 1, hour: 3000 })
+      .expect(200)
+    expect((await card(lot)).progress.cover).toBeLessThan(before)
   })
 })
 

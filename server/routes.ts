@@ -122,6 +122,12 @@ export function apiRoutes({ store, shelf, keeping, papers, bell, now }: Served):
     res.json(lot)
   })
 
+  api.get('/lots/:id/card', async (req, res) => {
+    const card = await store.run('card', idOf(req.params.id, 'lot'))
+    if (!card) throw notFound('lot')
+    res.json(card)
+  })
+
   api.post('/lots/:id/weighings', async (req, res) => {
     const weighing = parsed(newWeighingSchema, req.body)
     res.json(await changed(req, weighing.id, await store.run('weigh', { ...to(req), weighing })))
@@ -289,7 +295,7 @@ export function apiRoutes({ store, shelf, keeping, papers, bell, now }: Served):
     const done = await keeping.restore(idOf(req.params.id, 'rehearsal'))
     if (!done) throw notFound('rehearsal')
     if ('fault' in done) throw notProven(done.fault)
-    bell.ring({ farm: true })
+    bell.ring({ farm: true, anew: true })
     res.json(done)
   })
   api.delete('/rehearsals/:id', async (req, res) => {

@@ -58,7 +58,9 @@ export async function client(url: string, name: string, heard: Told, until: () =
 
 /** What is wrong with what a server holds against what was acknowledged: missing, or doubled. */
 export async function faultsAgainst(url: string, heard: Told): Promise<string[]> {
-  const { lots } = (await (await fetch(`${url}/api/home`)).json()) as Home
+  const ask = async (path: string) => (await fetch(`${url}/api${path}`)).json()
+  const home = (await ask('/home')) as Home
+  const lots = (await Promise.all(home.lots.map((l) => ask(`/lots/${l.id}`)))) as Lot[]
   return [
     ...compare(
       'lot',
@@ -68,7 +70,7 @@ export async function faultsAgainst(url: string, heard: Told): Promise<string[]>
     ...compare(
       'weighing',
       heard.weighings,
-      lots.flatMap((l: Lot) => l.weighings.map((w) => w.id)),
+      lots.flatMap((l) => l.weighings.map((w) => w.id)),
     ),
   ]
 }

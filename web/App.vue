@@ -9,10 +9,7 @@ import { useFarm } from './state/farm.ts'
 const ConflictDialog = defineAsyncComponent(() => import('./frame/ConflictDialog.vue'))
 const store = useFarm()
 const toast = useToast()
-onMounted(async () => {
-  await store.load()
-  store.listen()
-})
+onMounted(() => store.listen())
 watch(
   () => store.refusal,
   (detail) => {

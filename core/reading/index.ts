@@ -1,5 +1,6 @@
 /** What does a lot come to? One lot read whole: stages, cuts, money and Cover, each estimate with its interval. */
 export { reckon } from './reckon.ts'
+export { figuresOf } from './lot.ts'
 export type {
   CutFigure,
   FarmFigures,

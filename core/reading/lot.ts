@@ -1,7 +1,16 @@
 import type { Animal, CutUp, Drawn, Evidence, Flow, Stage } from '#core/carcass'
 import type { Cut } from '#core/anatomy'
 import type { CostFigures, Worth } from '#core/ledger'
-import type { Interval, Kg, MassUnit, Minor, Mm, UnitPrice } from '#core/measure'
+import {
+  minor,
+  priceOf,
+  type Interval,
+  type Kg,
+  type MassUnit,
+  type Minor,
+  type Mm,
+  type UnitPrice,
+} from '#core/measure'
 import type { BenchMinutes, Log, Plan } from '#core/plan'
 import type { PackWeighing, Weighing } from '#core/records'
 
@@ -28,6 +37,13 @@ export interface FarmFigures {
   /** What an hour at the bench costs; 0 counts none. */
   hour: Minor
 }
+
+/** What figures are reckoned by; plain ones before a farm has said how. */
+export const figuresOf = (farm: FarmFigures | null): FarmFigures => ({
+  massUnit: farm?.massUnit ?? 'kg',
+  mince: farm?.mince ?? priceOf(1000, 'kg'),
+  hour: farm?.hour ?? minor(0),
+})
 
 /** A stop on the stair. A weighed figure has no range. */
 export interface StageFigure {

@@ -5,6 +5,7 @@ import type { Disk } from '../database/disk.ts'
 import { placesOf } from '../database/places.ts'
 import { shelfIn, shelfOf, type Shelf } from '../database/shelf.ts'
 import { flushTree, makeFolderWhole, removeTree } from '../database/trees.ts'
+import { Cards } from '../store/cards.ts'
 import { Lots } from '../store/lots.ts'
 import { operations } from '../store/operations.ts'
 import type { Tx } from '../store/rows.ts'
@@ -18,7 +19,7 @@ async function fill(
 ): Promise<Session<Tx> | null> {
   const session = await cluster.open(place)
   if ((await session.schema()) < cluster.schema) await session.migrate()
-  const beside = { shelf, lots: new Lots() }
+  const beside = { shelf, lots: new Lots(), cards: new Cards() }
   await session.transaction((tx) => operations.importBundle(tx, bundle, beside))
   const back = await session.transaction((tx) => operations.exportBundle(tx, undefined, beside))
   if (back.digest === bundle.digest) return session

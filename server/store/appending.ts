@@ -14,6 +14,7 @@ import {
 import { judgePacks, weighedOnly } from '#core/reading'
 import { correctable, readBy, subjectOf, type Decision, type Entry, type NewFact } from '#core/records'
 import type { Shelf } from '../database/shelf.ts'
+import type { Cards } from './cards.ts'
 import type { Lots } from './lots.ts'
 import { again, kept, missing, refusedFor, stranger, type Kept } from './outcomes.ts'
 import { flowOf } from './pins.ts'
@@ -28,10 +29,11 @@ export interface To {
   at: string
 }
 
-/** What stands beside the database: attachments, and lots as they were last read. */
+/** What stands beside the database: attachments, and lots as they were last read and hang on the rail. */
 export interface Beside {
   shelf: Shelf
   lots: Lots
+  cards: Cards
 }
 
 const anatomyOf = async (tx: Tx, lot: Lot) => (await q.selectPin(tx, readBy(lot)))!.anatomy

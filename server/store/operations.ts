@@ -6,6 +6,8 @@ import type {
   Home,
   IssuedPaper,
   KeptFarm,
+  Lot,
+  LotCard,
   LotChange,
   NewLot,
   OwnChange,
@@ -24,9 +26,16 @@ import * as q from './queries.ts'
 import type { Tx } from './rows.ts'
 import { anatomyOfToday, pinBy, todaysPin, todaysPins } from './today.ts'
 
-async function home(tx: Tx): Promise<Home> {
+async function home(tx: Tx, _: undefined, { cards }: Beside): Promise<Home> {
   const plans = (await q.selectPlans(tx)).filter((p) => !p.withdrawn)
-  return { farm: await q.selectFarm(tx), lots: await q.selectLots(tx), plans, today: await todaysPins(tx) }
+  const farm = await q.selectFarm(tx)
+  const lots = await cards.of(tx, await q.selectHeads(tx), farm)
+  return { farm, lots, plans, today: await todaysPins(tx) }
+}
+/** A lot as it hangs on the rail; null where there is none. */
+async function card(tx: Tx, id: string, { cards }: Beside): Promise<LotCard | null> {
+  const head = await q.selectHead(tx, id)
+  return head && (await cards.of(tx, [head], await q.selectFarm(tx)))[0]!
 }
 
 async function saveFarm(tx: Tx, { base, ...sent }: FarmChange): Promise<Changed<KeptFarm>> {
@@ -104,7 +113,7 @@ async function keepPaper(
 export const askedOf = ({ id, lot, kind, share }: IssuedPaper) => ({ id, lot, kind, share })
 
 /** Hashes of all that was ever attached to a lot, corrected or not: nothing kept is left out of a bundle. */
-const attachedTo = (lots: Home['lots']) =>
+const attachedTo = (lots: Lot[]) =>
   lots.flatMap((l) => l.facts.flatMap(({ fact }) => (fact.kind === 'attachment' ? [fact.hash] : [])))
 
 async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Promise<Bundle> {
@@ -133,8 +142,7 @@ async function importBundle(
   { content }: Bundle,
   { shelf }: Beside,
 ): Promise<{ result: 'kept' | 'occupied' }> {
-  const present = await home(tx)
-  if (present.farm || present.lots.length > 0) return { result: 'occupied' }
+  if ((await q.selectFarm(tx)) || (await q.selectHeads(tx)).length > 0) return { result: 'occupied' }
   for (const [hash, bytes] of Object.entries(content.attachments))
     shelf.keep(hash, Buffer.from(bytes, 'base64'))
   if (content.farm) await q.upsertFarm(tx, content.farm)
@@ -148,14 +156,14 @@ async function importBundle(
 }
 
 /** A lot with every row as it was kept, revisions and all. */
-export async function importLot(tx: Tx, lot: Home['lots'][number]): Promise<void> {
+export async function importLot(tx: Tx, lot: Lot): Promise<void> {
   await q.insertLot(tx, lot)
   for (const g of lot.groups) await q.insertGroup(tx, lot.id, g)
   await importRows(tx, lot)
 }
 export async function importRows(
   tx: Tx,
-  lot: Pick<Home['lots'][number], 'weighings' | 'packs' | 'commands' | 'facts'>,
+  lot: Pick<Lot, 'weighings' | 'packs' | 'commands' | 'facts'>,
 ): Promise<void> {
   for (const w of lot.weighings) await q.insertWeighing(tx, w)
   for (const p of lot.packs) await q.insertPack(tx, p)
@@ -164,7 +172,7 @@ export async function importRows(
 }
 
 /** Whether a lot was hung by mistake and taken off the rail. */
-export const isWithdrawn = (lot: Home['lots'][number]): boolean => readFacts(lot.facts).withdrawn
+export const isWithdrawn = (lot: Lot): boolean => readFacts(lot.facts).withdrawn
 
 /** Every use of the database: one operation is one transaction. Writes are flushed before they are acknowledged. */
 /** What was added to a lot since a revision; null where there is no such lot, or it never was that far. */
@@ -175,6 +183,7 @@ async function lotSince(tx: Tx, { id, since }: { id: string; since: number }): P
 
 export const reads = {
   home,
+  card,
   lotSince,
   lot: q.selectLot,
   pin: pinBy,

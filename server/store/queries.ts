@@ -118,7 +118,8 @@ const rowsOf = (table: string) =>
   `select r.*, g.lot as of_lot from ${table} r join lot_group g on g.id = r.lot_group where g.lot = any($1::uuid[]) order by r.rev`
 
 /** Lots with all their records: as many statements for one lot as for all of them. */
-async function filled(tx: Tx, heads: LotHead[]): Promise<Lot[]> {
+export async function filled(tx: Tx, heads: readonly LotHead[]): Promise<Lot[]> {
+  if (heads.length === 0) return []
   const ids = [heads.map((h) => h.id)]
   const byLot = async <R>(sql: string, parse: (row: Row) => R): Promise<Map<string, R[]>> => {
     const found = new Map<string, R[]>(heads.map((h) => [h.id, []]))
@@ -177,8 +178,13 @@ export async function selectChange(tx: Tx, id: string, from: number, rev: number
   }
 }
 
+/** What every lot is, in the order they came. */
+export async function selectHeads(tx: Tx): Promise<LotHead[]> {
+  return (await many<Row>(tx, `${HEADS} order by l.number`)).map(lotHeadOf)
+}
+
 export async function selectLots(tx: Tx): Promise<Lot[]> {
-  return filled(tx, (await many<Row>(tx, `${HEADS} order by l.number`)).map(lotHeadOf))
+  return filled(tx, await selectHeads(tx))
 }
 
 const ENTRY = 'id, lot_group, rev, at, device, person'

@@ -7,6 +7,7 @@ import { placesOf } from '../database/places.ts'
 import { shelfIn } from '../database/shelf.ts'
 import type { Recovery } from '../database/recovery.ts'
 import type { Beside } from './appending.ts'
+import { Cards } from './cards.ts'
 import { Lots } from './lots.ts'
 import { operations, writes, type ArgumentOf, type OperationName, type ResultOf } from './operations.ts'
 import type { Tx } from './rows.ts'
@@ -34,7 +35,11 @@ export interface StoreOptions {
 
 /** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
 export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
-  const beside: Beside = { shelf: shelfIn(options.disk ?? realDisk, folder), lots: new Lots() }
+  const beside: Beside = {
+    shelf: shelfIn(options.disk ?? realDisk, folder),
+    lots: new Lots(),
+    cards: new Cards(),
+  }
   const engine = await openEngine<Tx>({
     disk: realDisk,
     cluster: pglite(placesOf(folder).empty),
@@ -56,6 +61,7 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
     replace: async () => {
       const out = await engine.replace()
       beside.lots.clear()
+      beside.cards.clear()
       return out
     },
     proven: engine.proven,

@@ -7,13 +7,16 @@ import { sayPortion } from '#core/plan'
 import { readBy, type Decision, type FactBody } from '#core/records'
 import { ruleOf } from '#core/rules'
 import { useFarm } from '../state/farm.ts'
+import { useLots } from '../state/lots.ts'
 import { useWords } from '../state/words.ts'
 
 const store = useFarm()
+const lots = useLots()
 const words = useWords()
+void lots.open(store.conflict!.pending.lot)
 const anatomy = computed(() => {
-  const lot = store.lots.get(store.conflict?.pending.lot ?? '')
-  return lot ? store.flows.get(readBy(lot))?.anatomy : undefined
+  const lot = lots.lots.get(store.conflict?.pending.lot ?? '')
+  return lot ? lots.flows.get(readBy(lot))?.anatomy : undefined
 })
 
 const nameOf = (id: string): string | null => {
@@ -124,8 +127,8 @@ const rows = computed(() =>
       </tbody>
     </table>
     <div class="row" style="justify-content: flex-end">
-      <Button label="Keep the other window’s" severity="secondary" outlined @click="store.settle('theirs')" />
-      <Button label="Take what was decided here" @click="store.settle('mine')" />
+      <Button label="Keep the other window’s" severity="secondary" outlined @click="lots.settle('theirs')" />
+      <Button label="Take what was decided here" @click="lots.settle('mine')" />
     </div>
   </Dialog>
 </template>

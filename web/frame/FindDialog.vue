@@ -30,7 +30,7 @@ const everything = computed<(Found & { words: string })[]>(() => {
     return own === other ? own : `${own} (${other})`
   }
   return [
-    ...[...store.lots.values()].map((l) => ({
+    ...[...store.cards.values()].map((l) => ({
       id: l.id,
       name: l.tag,
       kind: 'lot',

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { readFacts } from '#core/plan'
 import { stationOf, STATIONS } from '../stations/registry.ts'
 import { useFarm } from '../state/farm.ts'
+import { useLots } from '../state/lots.ts'
 import { useKeys } from '../state/keys.ts'
 import { provideLot } from '../state/lot.ts'
 import PlaceHead from './PlaceHead.vue'
@@ -17,6 +18,7 @@ const MoveUpDialog = defineAsyncComponent(() => import('./MoveUpDialog.vue'))
 const route = useRoute()
 const router = useRouter()
 const store = useFarm()
+const lots = useLots()
 const open = provideLot(() => String(route.params.id))
 const { by, lot, reading, undoable, redoable, undo, redo } = open
 const helping = ref(false)
@@ -28,9 +30,7 @@ const newer = computed(() => {
   return today && today !== by.value ? today : null
 })
 const isOff = computed(() => !!lot.value && readFacts(lot.value.facts).withdrawn)
-const others = computed(() =>
-  [...store.lots.values()].filter((l) => !readFacts(l.facts).withdrawn).slice(0, 7),
-)
+const others = computed(() => [...store.cards.values()].filter((l) => !l.withdrawn).slice(0, 7))
 
 /** Where the last key led, so that two quick ones go two stations even while the first still loads. */
 const heading = ref(stationOf(route.name))
@@ -61,7 +61,10 @@ useKeys(() => ({
 </script>
 
 <template>
-  <div v-if="!lot">
+  <p v-if="!lot && store.cards.has(String(route.params.id))" class="station" role="status">
+    Opening the lot…
+  </p>
+  <div v-else-if="!lot">
     <PlaceHead title="No such lot" />
     <main id="main" style="padding: 1.5rem">
       <p>
@@ -102,12 +105,12 @@ useKeys(() => ({
         size="small"
         label="Hang it again"
         :aria-label="`Hang ${lot.tag} again`"
-        @click="store.hangAgain(lot.id)"
+        @click="lots.hangAgain(lot.id)"
       />
     </p>
-    <p v-if="newer || store.oldPins.has(by!)" class="note" role="note">
+    <p v-if="newer || lots.oldPins.has(by!)" class="note" role="note">
       <i class="pi pi-history" aria-hidden="true" />
-      <template v-if="store.oldPins.has(by!)">
+      <template v-if="lots.oldPins.has(by!)">
         Its figures are those of an earlier Ekko: what each cut weighs stays as it was then; pieces, likely
         ranges and minutes follow today’s rules.
       </template>

@@ -4,14 +4,14 @@ import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import { kg, minus, type Kg } from '#core/measure'
 import { moveUp } from '#core/reading'
-import { useFarm } from '../state/farm.ts'
+import { useLots } from '../state/lots.ts'
 import { useLot } from '../state/lot.ts'
 import { useWords } from '../state/words.ts'
 
 /** What newer figures would tell of this lot, before it is read by them: nothing moves by itself. */
 const props = defineProps<{ to: string }>()
 const emit = defineEmits<{ close: [] }>()
-const store = useFarm()
+const store = useLots()
 const open = useLot()
 const words = useWords()
 const failed = ref(false)

@@ -1,21 +1,24 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import type { LotCard } from '#contracts'
 import CoverBar from '../pieces/CoverBar.vue'
 import SpeciesMark from '../pieces/SpeciesMark.vue'
 import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
-import { NEXT_WORDS, type LotSummary } from './lotSummary.ts'
+import { NEXT_WORDS } from './lotSummary.ts'
 
-defineProps<{ summary: LotSummary }>()
+const props = defineProps<{ card: LotCard }>()
+const summary = computed(() => props.card.progress)
 const words = useWords()
 </script>
 
 <template>
-  <RouterLink class="tag" :to="{ name: NEXT_WORDS[summary.next].station, params: { id: summary.lot.id } }">
+  <RouterLink class="tag" :to="{ name: NEXT_WORDS[summary.next].station, params: { id: card.id } }">
     <span class="row top"
-      ><SpeciesMark :of="summary.lot.species" /><span v-if="summary.lot.count > 1" class="muted"
-        >× {{ summary.lot.count }}</span
+      ><SpeciesMark :of="card.species" /><span v-if="card.count > 1" class="muted"
+        >× {{ card.count }}</span
       ></span
     >
-    <span class="name">{{ summary.lot.tag }}</span>
+    <span class="name">{{ card.tag }}</span>
     <span v-if="summary.key" class="weight" :class="{ pale: !summary.key.weighed }"
       ><span :class="{ estimate: !summary.key.weighed }">{{ words.mass(summary.key.kg) }}</span>
       <small>{{ summary.key.is }}</small></span

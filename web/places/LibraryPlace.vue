@@ -17,7 +17,7 @@ import OwnWayForm from './OwnWayForm.vue'
 /** Every part, cut and way of a species, under both names; and where the farm's own are made. */
 const store = useFarm()
 const words = useWords()
-const species = ref<Species>([...store.lots.values()].at(0)?.species ?? 'hog')
+const species = ref<Species>([...store.cards.values()].at(0)?.species ?? 'hog')
 const kinds = SPECIES.map((v) => ({ v, w: words.name(ANATOMIES[v].names) }))
 const list = ref<'cuts' | 'parts'>('cuts')
 const LISTS = [

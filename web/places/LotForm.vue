@@ -11,6 +11,7 @@ import FieldIssues from '../pieces/FieldIssues.vue'
 import SpeciesMark from '../pieces/SpeciesMark.vue'
 import type { FieldIssue } from '../state/api.ts'
 import { useFarm } from '../state/farm.ts'
+import { useLots } from '../state/lots.ts'
 import { useWords } from '../state/words.ts'
 
 const store = useFarm()
@@ -51,7 +52,7 @@ async function hang() {
   const refusals = await store.hangLot({ id, tag: form.tag, species: form.species, count })
   if (refusals.length > 0) return void (issues.value = refusals)
   if (live?.ok) {
-    const weighed = await store.weigh(id, {
+    const weighed = await useLots().weigh(id, {
       id: uuid(),
       stage: 'live',
       basis: null,

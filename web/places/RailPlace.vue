@@ -1,36 +1,42 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, ref } from 'vue'
-import { STANDINGS } from '#core/reading'
-import { NEXT_WORDS, STANDING_WORDS, useSummaries, useWithdrawn } from '../frame/lotSummary.ts'
+import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
+import { NEXT_WORDS, STANDING_WORDS, STANDINGS } from '../frame/lotSummary.ts'
 import RailTag from '../frame/RailTag.vue'
 import SaveState from '../frame/SaveState.vue'
 import { useFarm } from '../state/farm.ts'
 import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
-import FirstSteps from './FirstSteps.vue'
 
+const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'))
 const MOST_TAGS = 8
 const store = useFarm()
 const words = useWords()
-const summaries = useSummaries()
-const withdrawn = useWithdrawn()
+// Cards are as true as they are looked at.
+watchEffect(() => store.stale.size > 0 && void store.freshen())
+const all = computed(() => [...store.cards.values()])
+const hung = computed(() => all.value.filter((c) => !c.withdrawn))
+const withdrawn = computed(() => all.value.filter((c) => c.withdrawn))
+async function hangAgain(id: string) {
+  const { useLots } = await import('../state/lots.ts')
+  await useLots().hangAgain(id)
+}
 const wanted = ref('')
 const groups = computed(() =>
   STANDINGS.map((id) => ({
     id,
     word: STANDING_WORDS[id],
-    lots: summaries.value.filter((x) => x.standing === id),
+    lots: hung.value.filter((c) => c.progress.standing === id),
   })).filter((g) => g.lots.length > 0),
 )
-const bundled = computed(() => summaries.value.length > MOST_TAGS)
+const bundled = computed(() => hung.value.length > MOST_TAGS)
 const listed = computed(() => {
   const text = wanted.value.trim().toLowerCase()
-  return summaries.value.filter(
-    (s) =>
+  return hung.value.filter(
+    (c) =>
       !text ||
-      s.lot.tag.toLowerCase().includes(text) ||
-      STANDING_WORDS[s.standing].toLowerCase().includes(text),
+      c.tag.toLowerCase().includes(text) ||
+      STANDING_WORDS[c.progress.standing].toLowerCase().includes(text),
   )
 })
 </script>
@@ -54,7 +60,7 @@ const listed = computed(() => {
 
     <section class="rail" aria-label="The rail">
       <div class="bar" aria-hidden="true"><span v-for="n in 24" :key="n" class="bolt" /></div>
-      <div v-if="summaries.length === 0" class="hooks">
+      <div v-if="hung.length === 0" class="hooks">
         <div class="group bundle">
           <div class="hook" />
           <p class="empty">An empty hook.<br />Hang the first animal below.</p>
@@ -64,9 +70,9 @@ const listed = computed(() => {
         <div v-for="g in groups" :key="g.id" class="group">
           <h2>{{ g.word }}</h2>
           <div class="tags">
-            <div v-for="s in g.lots" :key="s.lot.id" class="hang">
+            <div v-for="c in g.lots" :key="c.id" class="hang">
               <div class="hook" />
-              <RailTag :summary="s" />
+              <RailTag :card="c" />
             </div>
           </div>
         </div>
@@ -81,7 +87,7 @@ const listed = computed(() => {
       </div>
     </section>
 
-    <FirstSteps v-if="summaries.length === 0" />
+    <FirstSteps v-if="hung.length === 0" />
     <section v-else class="next">
       <div class="pane-head">
         <h2>What comes next</h2>
@@ -104,11 +110,11 @@ const listed = computed(() => {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="s in listed" :key="s.lot.id">
+          <tr v-for="{ progress: s, ...lot } in listed" :key="lot.id">
             <td>
-              <RouterLink :to="{ name: 'hang', params: { id: s.lot.id } }"
-                ><b>{{ s.lot.tag }}</b></RouterLink
-              ><span v-if="s.lot.count > 1" class="muted"> × {{ s.lot.count }}</span>
+              <RouterLink :to="{ name: 'hang', params: { id: lot.id } }"
+                ><b>{{ lot.tag }}</b></RouterLink
+              ><span v-if="lot.count > 1" class="muted"> × {{ lot.count }}</span>
             </td>
             <td>{{ STANDING_WORDS[s.standing] }}</td>
             <td class="right">
@@ -124,7 +130,7 @@ const listed = computed(() => {
               ><span v-else class="muted">{{ s.uncovered ? UNCOVERED_WORDS[s.uncovered] : '' }}</span>
             </td>
             <td>
-              <RouterLink :to="{ name: NEXT_WORDS[s.next].station, params: { id: s.lot.id } }"
+              <RouterLink :to="{ name: NEXT_WORDS[s.next].station, params: { id: lot.id } }"
                 >{{ NEXT_WORDS[s.next].say }} <i class="pi pi-arrow-right" aria-hidden="true"
               /></RouterLink>
             </td>
@@ -143,7 +149,7 @@ const listed = computed(() => {
             outlined
             label="Hang it again"
             :aria-label="`Hang ${l.tag} again`"
-            @click="store.hangAgain(l.id)"
+            @click="hangAgain(l.id)"
           />
         </li>
       </ul>

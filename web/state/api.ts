@@ -1,4 +1,5 @@
-import { DEVICE_HEADER, type Problem } from '#contracts'
+import type { Problem } from '#contracts'
+import { DEVICE_HEADER } from '#contracts/wire'
 import { ME } from './device.ts'
 
 /**

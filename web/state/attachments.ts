@@ -3,13 +3,13 @@ import { bytesToHex } from '@noble/hashes/utils.js'
 import { ref } from 'vue'
 import { ATTACHMENT_TYPES, type Attachment } from '#core/records'
 import { askBytes, fieldIssue, issuesOf, type FieldIssue } from './api.ts'
-import { useFarm } from './farm.ts'
+import { useLots } from './lots.ts'
 
 const MOST_BYTES = 16_000_000
 
 /** Attaches pictures and pages to a lot: the bytes first, under their hash, then the fact that names them. */
 export function useAttachments(lot: () => string) {
-  const store = useFarm()
+  const store = useLots()
   const issues = ref<FieldIssue[]>([])
   const busy = ref(false)
 

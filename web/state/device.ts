@@ -1,13 +1,13 @@
-import { v7 as uuid } from 'uuid'
-import { idSchema, UNNAMED, type Author } from '#core/records'
+import { NIL, v7 as uuid, validate } from 'uuid'
+import type { Author } from '#core/records'
 
 const PLACE = 'ekko-device'
 
 /** The id this browser minted for itself, the same in all its windows and after a reload. */
 function deviceId(): string {
   try {
-    const held = idSchema.safeParse(localStorage.getItem(PLACE))
-    if (held.success) return held.data
+    const held = localStorage.getItem(PLACE)
+    if (held && validate(held)) return held
     const minted = uuid()
     localStorage.setItem(PLACE, minted)
     return minted
@@ -17,4 +17,4 @@ function deviceId(): string {
 }
 
 /** Who writes from here: this device, and nobody by name yet. */
-export const ME: Author = { device: deviceId(), person: UNNAMED }
+export const ME: Author = { device: deviceId(), person: NIL }

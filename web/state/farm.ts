@@ -1,29 +1,19 @@
 import { defineStore } from 'pinia'
-import { v7 as uuid } from 'uuid'
 import { computed, markRaw, ref, shallowRef } from 'vue'
-import same from 'fast-deep-equal'
-import { joined } from '#contracts'
 import type {
   FarmChange,
   Home,
   KeptFarm,
   Lot,
+  LotCard,
   LotChange,
-  NewFact,
   NewLot,
-  NewPack,
-  NewWeighing,
   Problem,
   Rung,
   Standing,
   StoredPlan,
 } from '#contracts'
-import type { Anatomy } from '#core/anatomy'
-import { compile, type Flow } from '#core/carcass'
-import { standingFact, type CommandRow, type FactRow } from '#core/plan'
-import type { FarmFigures, LotState } from '#core/reading'
-import { inForce, readBy, type CutPlan, type Decision, type FactBody } from '#core/records'
-import { minor, priceOf } from '#core/measure'
+import type { CutPlan } from '#core/records'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 import { ME } from './device.ts'
 import { outbox, type Pending } from './queue.ts'
@@ -33,14 +23,21 @@ export interface OpenConflict {
   conflicts: NonNullable<Problem['conflicts']>
 }
 
-/** What the server holds, and the decisions still on their way there. Figures are computed, never stored. */
+/** What holds the records of opened lots, once a page needs any (lots.ts). */
+export interface LotsKeeper {
+  /** What a write added is put in its place. */
+  merge(change: LotChange): Promise<void>
+  /** A lot has more than is held of it. */
+  behind(lot: string, rev: number): void
+  /** Something may have been missed; `anew` where other records lie there now. */
+  catchUp(anew: boolean): void
+}
+
+/** The farm as its pages open with it: its words and money, its lots as they hang, plans; and what is on its way. */
 export const useFarm = defineStore('farm', () => {
   const farm = ref<KeptFarm | null>(null)
-  const lots = shallowRef<Map<string, Lot>>(new Map())
+  const cards = shallowRef<ReadonlyMap<string, LotCard>>(new Map())
   const plans = shallowRef<StoredPlan[]>([])
-  const flows = shallowRef<Map<string, Flow>>(new Map())
-  /** Pins written in an earlier form: their lots say so. */
-  const oldPins = shallowRef<ReadonlySet<string>>(new Set())
   /** By species, what a lot hung now would be read by. */
   const today = shallowRef<Home['today'] | null>(null)
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
@@ -49,36 +46,26 @@ export const useFarm = defineStore('farm', () => {
   const conflict = ref<OpenConflict | null>(null)
   const refusal = ref<string | null>(null)
   const standing = ref<Standing | null>(null)
-  const own = new Map<string, string[]>()
+  let keeper: LotsKeeper | null = null
 
-  const put = (lot: Lot) => {
-    const held = lots.value.get(lot.id)
-    // Records are append-only: an answer of no later revision is the same, or an older one that came late.
-    if (held && held.rev >= lot.rev) return
-    lots.value = new Map(lots.value).set(lot.id, markRaw(lot))
-  }
+  /** Lots of which more was written than their card says; asked for when the rail is looked at. */
+  const stale = shallowRef<ReadonlySet<string>>(new Set())
+  const outdate = (lot: string) => (stale.value = new Set([...stale.value, lot]))
+
   const queue = outbox({
-    kept: merge,
+    kept: async (change) => {
+      outdate(change.id)
+      await keeper?.merge(change)
+    },
     conflict: (pending, conflicts) => {
       conflict.value = { pending, conflicts }
-      void refresh(pending.lot)
+      keeper?.behind(pending.lot, Infinity)
     },
     refused: (pending, problem) => {
       refusal.value = issuesOf({ kind: 'problem', problem })[0]!.detail
-      void refresh(pending.lot)
+      keeper?.behind(pending.lot, Infinity)
     },
   })
-
-  /** Fetches an anatomy that is not held yet; false when it could not be had. */
-  async function fetchFlow(hash: string): Promise<boolean> {
-    if (flows.value.has(hash)) return true
-    const answer = await ask<{ anatomy: Anatomy; old: boolean }>('GET', `/anatomies/${hash}`)
-    if (answer.kind !== 'ok') return false
-    const { anatomy, old } = answer.body
-    flows.value = new Map(flows.value).set(hash, markRaw(compile(anatomy)))
-    if (old) oldPins.value = new Set([...oldPins.value, hash])
-    return true
-  }
 
   async function load() {
     const answer = await ask<Home>('GET', '/home')
@@ -93,60 +80,65 @@ export const useFarm = defineStore('farm', () => {
     farm.value = answer.body.farm
     plans.value = answer.body.plans
     today.value = answer.body.today
-    await Promise.all([...new Set(answer.body.lots.map(readBy))].map(fetchFlow))
-    lots.value = new Map(answer.body.lots.map((l) => [l.id, markRaw(l)]))
+    cards.value = new Map(answer.body.lots.map((l) => [l.id, markRaw(l)]))
+    stale.value = new Set()
     state.value = 'ready'
   }
 
-  /** Fetches what a lot has since it was last heard of; all of it where nothing is known, or these are other records. */
-  async function refresh(id: string) {
-    const held = lots.value.get(id)
-    const answer = await ask<Lot | LotChange>('GET', `/lots/${id}${held ? `?since=${held.rev}` : ''}`)
-    if (answer.kind !== 'ok') return
-    const lot = 'from' in answer.body ? joined(lots.value.get(id)!, answer.body) : answer.body
-    if (!lot) return refresh(id)
-    await fetchFlow(readBy(lot))
-    put(lot)
+  /** Asks for the cards that are no longer true. */
+  async function freshen() {
+    const ids = [...stale.value]
+    stale.value = new Set()
+    const fresh = await Promise.all(ids.map((id) => ask<LotCard>('GET', `/lots/${id}/card`)))
+    const known = new Map(cards.value)
+    for (const answer of fresh) if (answer.kind === 'ok') known.set(answer.body.id, markRaw(answer.body))
+    cards.value = known
   }
 
-  /** Puts in place what a write added; what was missed before it is fetched. */
-  async function merge(change: LotChange) {
-    const held = lots.value.get(change.id)
-    const lot = held && joined(held, change)
-    if (!lot) return refresh(change.id)
-    put(lot)
-  }
-
-  const waiting = new Set<string>()
   /** What this very page asked for comes back as its answer: its echo fetches nothing. */
+  const waiting = new Set<string>()
   const isOwn = ({ device, request }: { device: string; request: string }) =>
     device === ME.device && (waiting.has(request) || queue.isPending(request))
 
-  /** Opens the ear for other windows; what changed there is fetched here. */
+  function hear(what: Rung) {
+    if ('farm' in what) {
+      void load()
+      if (what.anew) keeper?.catchUp(true)
+      return
+    }
+    if (isOwn(what)) return
+    outdate(what.lot)
+    keeper?.behind(what.lot, what.rev)
+  }
+  async function catchUp() {
+    await load()
+    keeper?.catchUp(false)
+  }
+
+  /** Opens the ear for other windows, and then the farm: nothing that is said in between is missed. */
   function listen() {
     const source = new EventSource('/api/events')
-    source.onmessage = (event) => {
-      const what = JSON.parse(String(event.data)) as Rung
-      if ('farm' in what) void load()
-      else if (!isOwn(what) && (lots.value.get(what.lot)?.rev ?? -1) < what.rev) void refresh(what.lot)
-    }
-    source.onopen = () => void load()
+    source.onmessage = (event) => hear(JSON.parse(String(event.data)) as Rung)
+    source.onopen = () => void catchUp()
+    source.onerror = () => state.value !== 'ready' && void load()
     // A machine that slept or lost its network may hold a stream that is dead and does not know it.
-    window.addEventListener('online', () => void load())
-    document.addEventListener('visibilitychange', () => document.hidden || void load())
+    window.addEventListener('online', () => void catchUp())
+    document.addEventListener('visibilitychange', () => document.hidden || void catchUp())
     void queue.resume()
   }
 
-  async function keep(path: string, body: { id: string }): Promise<FieldIssue[]> {
+  /** Sends a thing of its own id and waits for it: its answer, or why it was not kept. */
+  async function keep<T extends Lot | LotChange>(
+    path: string,
+    body: { id: string },
+    kept: (answer: T) => void | Promise<void>,
+  ): Promise<FieldIssue[]> {
     waiting.add(body.id)
-    const answer = await ask<Lot | LotChange>('POST', path, body)
+    const answer = await ask<T>('POST', path, body)
     waiting.delete(body.id)
     if (answer.kind !== 'ok') return issuesOf(answer)
-    if ('from' in answer.body) await merge(answer.body)
-    else {
-      await fetchFlow(readBy(answer.body))
-      put(answer.body)
-    }
+    outdate(answer.body.id)
+    await kept(answer.body)
     return []
   }
 
@@ -172,101 +164,6 @@ export const useFarm = defineStore('farm', () => {
     return []
   }
 
-  function decide(lot: string, decisions: Decision[], back: { undoes?: string; redoes?: string } = {}) {
-    const held = lots.value.get(lot)
-    if (!held || decisions.length === 0) return
-    const batch = uuid()
-    const mine = own.get(lot) ?? []
-    queue.add({
-      lot,
-      append: {
-        batch,
-        base: held.rev,
-        own: mine.slice(-200),
-        undoes: back.undoes ?? null,
-        redoes: back.redoes ?? null,
-        commands: decisions.map((decision) => ({ id: uuid(), decision })),
-      },
-    })
-    own.set(lot, [...mine, batch])
-  }
-
-  /** Notes facts of a lot. Each corrects what is known about the same thing; `null` after an id withdraws that one. */
-  function note(lot: string, facts: FactBody[], withdrawn: FactRow[] = []) {
-    const held = lots.value.get(lot)
-    if (!held || facts.length + withdrawn.length === 0) return
-    const known = stateOf(held).facts
-    const stated = facts.flatMap((fact): NewFact[] => {
-      const now = standingFact(known, fact)
-      return same(now?.fact, fact) ? [] : [{ id: uuid(), corrects: now?.id ?? null, stands: true, fact }]
-    })
-    const gone = withdrawn.map(({ id, fact }): NewFact => ({ id: uuid(), corrects: id, stands: false, fact }))
-    const all = [...stated, ...gone]
-    if (all.length > 0) queue.add({ lot, facts: all })
-  }
-
-  /** Hung after all: the withdrawal is withdrawn, and everything stands as it did. */
-  function hangAgain(lot: string) {
-    const known = lots.value.get(lot)?.facts ?? []
-    note(
-      lot,
-      [],
-      inForce(known).filter((f) => f.fact.kind === 'withdrawal'),
-    )
-  }
-
-  /** Puts another fact in the place of one: a cost that was mistyped. */
-  function correct(lot: string, row: FactRow, fact: FactBody) {
-    queue.add({ lot, facts: [{ id: uuid(), corrects: row.id, stands: true, fact }] })
-  }
-
-  /** A conflict is settled: mine is sent again knowing theirs, or let go. */
-  function settle(choice: 'mine' | 'theirs') {
-    const open = conflict.value
-    conflict.value = null
-    if (!open || choice === 'theirs') return
-    const { pending, conflicts } = open
-    if ('append' in pending)
-      decide(
-        pending.lot,
-        pending.append.commands.map((c) => c.decision),
-      )
-    else
-      queue.add({
-        lot: pending.lot,
-        facts: pending.facts.flatMap((f): NewFact[] => {
-          const clash = conflicts.find((c) => same(c.mine, f.stands ? f.fact : null))
-          if (!clash) return [{ ...f, id: uuid() }]
-          return f.stands || clash.id ? [{ ...f, id: uuid(), corrects: clash.id }] : []
-        }),
-      })
-  }
-
-  /** A lot as it stands with what is still on its way. */
-  function stateOf(lot: Lot): LotState {
-    const commands: CommandRow[] = [...lot.commands]
-    const facts: FactRow[] = [...lot.facts]
-    const kept = new Set([...commands, ...facts].map((r) => r.id))
-    let rev = lot.rev
-    for (const item of queue.pendingOf(lot.id)) {
-      if ('facts' in item) {
-        for (const f of item.facts) if (!kept.has(f.id)) facts.push({ ...f, at: '' })
-        continue
-      }
-      const { batch, undoes, redoes } = item.append
-      for (const { id, decision } of item.append.commands)
-        if (!kept.has(id)) commands.push({ id, rev: ++rev, batch, undoes, redoes, decision, ...ME })
-    }
-    return { count: lot.count, weighings: lot.weighings, commands, facts, packs: lot.packs }
-  }
-
-  /** What figures are reckoned by; plain ones before a farm has said how. */
-  const figures = computed<FarmFigures>(() => ({
-    massUnit: farm.value?.massUnit ?? 'kg',
-    mince: farm.value?.mince ?? priceOf(1000, 'kg'),
-    hour: farm.value?.hour ?? minor(0),
-  }))
-
   const saving = computed<'saved' | 'saving' | 'held'>(() => {
     if (!queue.reachable.value) return 'held'
     return queue.pending.value.length > 0 ? 'saving' : 'saved'
@@ -274,9 +171,9 @@ export const useFarm = defineStore('farm', () => {
 
   return {
     farm,
-    lots,
+    cards,
     plans,
-    flows,
+    today,
     state,
     failure,
     standing,
@@ -284,22 +181,15 @@ export const useFarm = defineStore('farm', () => {
     conflict,
     refusal,
     saving,
+    stale,
+    freshen,
     load,
     listen,
+    keep,
     saveFarm,
     keepPlan,
-    decide,
-    note,
-    correct,
-    hangAgain,
-    figures,
-    oldPins,
-    today,
-    fetchFlow,
-    settle,
-    stateOf,
-    hangLot: (lot: NewLot) => keep('/lots', lot),
-    weigh: (lot: string, weighing: NewWeighing) => keep(`/lots/${lot}/weighings`, weighing),
-    pack: (lot: string, pack: NewPack) => keep(`/lots/${lot}/packs`, pack),
+    hangLot: (lot: NewLot) => keep<Lot>('/lots', lot, () => freshen()),
+    queue: markRaw(queue),
+    heldBy: (lots: LotsKeeper) => (keeper = lots),
   }
 })

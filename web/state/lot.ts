@@ -5,7 +5,7 @@ import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
 import { reckon, type LotState, type Rank, type Reckoning } from '#core/reading'
 import { inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ME } from './device.ts'
-import { useFarm } from './farm.ts'
+import { useLots } from './lots.ts'
 
 export type Sides = 'left' | 'right' | 'both'
 
@@ -18,7 +18,8 @@ const isSame = (a: LotState, b: LotState) => a.count === b.count && ids(a) === i
 
 /** One lot, read whole, with what a station may do to it. */
 function openLot(id: () => string) {
-  const store = useFarm()
+  const store = useLots()
+  watch(id, (now) => void store.open(now), { immediate: true })
   const lot = computed(() => store.lots.get(id()) ?? null)
   /** Decisions of a line being dragged: shown everywhere, kept nowhere until it is let go. */
   const preview = shallowRef<Decision[]>([])

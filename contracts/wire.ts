@@ -1,0 +1,27 @@
+import type { Lot } from '#core/records'
+import type { LotChange } from './change.ts'
+
+/** Which device a request comes from: an id a browser minted for itself, in every request that writes. */
+export const DEVICE_HEADER = 'x-ekko-device'
+
+/**
+ * A lot with what was added to it. One that comes twice or late adds nothing; null where something between was missed:
+ * then what came after the lot's own revision is asked for.
+ */
+export function joined(lot: Lot, change: LotChange): Lot | null {
+  if (change.rev <= lot.rev) return lot
+  if (change.from > lot.rev) return null
+  const join = <R extends { rev: number }>(held: R[], added: readonly R[]): R[] => {
+    const fresh = added.filter((r) => r.rev > lot.rev)
+    return fresh.length > 0 ? [...held, ...fresh] : held
+  }
+  return {
+    ...lot,
+    rev: change.rev,
+    groups: join(lot.groups, change.groups),
+    weighings: join(lot.weighings, change.weighings),
+    commands: join(lot.commands, change.commands),
+    facts: join(lot.facts, change.facts),
+    packs: join(lot.packs, change.packs),
+  }
+}
