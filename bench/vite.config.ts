@@ -9,6 +9,7 @@ export default defineConfig({
     ssr: true,
     outDir: here('../dist/bench'),
     emptyOutDir: true,
-    rollupOptions: { input: here('evaluate.ts') },
+    target: 'node20',
+    rollupOptions: { input: { evaluate: here('evaluate.ts'), records: here('records.ts') } },
   },
 })

@@ -4,7 +4,8 @@ import { gzipSync } from 'node:zlib'
 
 // Builds and runs the benches, then weighs what a browser loads first. Ratios are the result; times are for reading.
 execFileSync('npx', ['vite', 'build', 'bench', '--logLevel', 'error'], { stdio: 'inherit' })
-execFileSync('node', ['dist/bench/evaluate.js'], { stdio: 'inherit' })
+for (const bench of ['evaluate', 'records'])
+  execFileSync('node', [`dist/bench/${bench}.js`], { stdio: 'inherit' })
 const html = 'dist/web/index.html'
 if (existsSync(html)) {
   const first = [...readFileSync(html, 'utf8').matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map(

@@ -18,13 +18,22 @@ export function judgePacks(base: Flow, lot: LotState, added: PackRow): Issue | n
   const all = [...lot.packs, added]
   const packed = sumOf(inForce(all), (p) => kgOf(p.grams))
   // Judged against what hung, not against what these packs would make of it.
-  const read = reckon(base, { ...lot, packs: [] }, farm)
-  const hanging = read.stages.find((s) => s.id === 'hanging')
+  const hung = (draws?: number) => {
+    const read = reckon(base, { ...lot, packs: [] }, farm, draws)
+    const hanging = read.stages.find((s) => s.id === 'hanging') ?? null
+    const high = kg((hanging?.range?.high ?? hanging?.kg ?? 0) * SLACK)
+    return { hanging, most: plus(high, read.balance.added, read.balance.kept) }
+  }
+  const central = hung(0)
+  const { hanging } = central
   if (!hanging) {
     const most = times(heaviestCarcass(base.anatomy), lot.count)
     const figures = { packed, most, what: base.anatomy.names, count: lot.count }
     return packed > most ? issueOf('packed-above-species', 'shown', figures) : null
   }
-  const most = plus(kg((hanging.range?.high ?? hanging.kg) * SLACK), read.balance.added, read.balance.kept)
-  return packed > most ? issueOf('packed-above-carcass', 'shown', { packed, carcass: hanging.kg }) : null
+  // Only what is more than the carcass as estimated needs to know how heavy it may have been.
+  if (packed <= central.most) return null
+  return packed > hung().most
+    ? issueOf('packed-above-carcass', 'shown', { packed, carcass: hanging.kg })
+    : null
 }

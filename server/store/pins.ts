@@ -28,6 +28,9 @@ export function anatomyOf(hash: string, body: unknown): Pinned {
   return pinned
 }
 
+/** A pin that was read before; what a hash names never changes. */
+export const heldPin = (hash: string): Pinned | null => pins.get(hash) ?? null
+
 /** The compiled flow of an anatomy, once while it is held. */
 export function flowOf(anatomy: Anatomy): Flow {
   const flow = flows.get(anatomy) ?? compile(anatomy)

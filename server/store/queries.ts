@@ -1,6 +1,6 @@
 import type { IssuedPaper, KeptFarm, Lot, LotChange, OwnVersion, StoredPlan } from '#contracts'
 import type { Command, Entry, Fact, Group, LotHead, PackWeighing, Weighing } from '#core/records'
-import type { Pinned } from './pins.ts'
+import { heldPin, type Pinned } from './pins.ts'
 import {
   commandOf,
   factOf,
@@ -34,7 +34,10 @@ export async function upsertFarm(tx: Tx, f: KeptFarm): Promise<void> {
   )
 }
 
+/** A pin by its hash. Its body is large, so one that was read before is not read again. */
 export async function selectPin(tx: Tx, hash: string): Promise<Pinned | null> {
+  const held = heldPin(hash)
+  if (held) return held
   const row = await one<Row>(tx, 'select hash, body from anatomy where hash = $1', [hash])
   return row && pinOf(row)
 }

@@ -1,0 +1,91 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { appendBody, FARM, lotBody, NOBODY, packBody, takePath, weighingBody } from '../server/bodies.ts'
+import { openStore } from '../server/store/store.ts'
+
+// What writes and reads of the records cost beside one another, as the history of a lot and the number of lots grow.
+const AT = '2026-11-02T12:00:00.000Z'
+const folder = mkdtempSync(join(tmpdir(), 'ekko-bench-'))
+const store = await openStore(join(folder, 'farm'))
+await store.run('saveFarm', FARM)
+const to = (lot: string) => ({ lot, by: NOBODY, at: AT })
+
+async function hang(weighed = true): Promise<string> {
+  const lot = lotBody()
+  await store.run('hangLot', { lot, by: NOBODY, at: AT })
+  if (weighed) await store.run('weigh', { ...to(lot.id), weighing: weighingBody('hot', 180) })
+  return lot.id
+}
+const revs = new Map<string, number>()
+async function decide(lot: string) {
+  const base = revs.get(lot) ?? 1
+  const append = appendBody(base, takePath('loin', base % 2 ? 'loin-roasts' : 'loin-chops'))
+  const out = await store.run('decide', { ...to(lot), append })
+  if (out.result !== 'kept') throw new Error(`not kept: ${JSON.stringify(out)}`)
+  revs.set(lot, out.change.rev)
+  return out.change
+}
+const weigh = (lot: string) =>
+  store.run('weigh', { ...to(lot), weighing: weighingBody('hot', 180 + Math.random(), { confirmed: true }) })
+const pack = (lot: string) => store.run('pack', { ...to(lot), pack: packBody('bacon', 0.01) })
+
+/** Two things turn by turn: the median of the first, and over that of the second. */
+async function against(run: () => Promise<unknown>, floor: () => Promise<unknown>, repeats = 41) {
+  const once = async (f: () => Promise<unknown>) => {
+    const start = performance.now()
+    await f()
+    return performance.now() - start
+  }
+  const pairs: [number, number][] = []
+  for (let i = 0; i < repeats; i++) pairs.push([await once(run), await once(floor)])
+  const middle = (xs: number[]) => xs.sort((a, b) => a - b)[Math.floor(repeats / 2)]!
+  return { ms: middle(pairs.map(([a]) => a)), ratio: middle(pairs.map(([a, b]) => a / b)) }
+}
+
+const [old, fresh] = [await hang(), await hang()]
+for (let i = 0; i < 2000; i++) await decide(old)
+const rows: [string, { ms: number; ratio: number }, string, string][] = [
+  [
+    'a pack',
+    await against(
+      () => pack(fresh),
+      () => weigh(fresh),
+    ),
+    'a weighing',
+    '≤ 1.3',
+  ],
+  [
+    'a decision in a lot of 2,000',
+    await against(
+      () => decide(old),
+      () => decide(fresh),
+    ),
+    'one in a new lot',
+    '≤ 1.3',
+  ],
+]
+for (let i = 0; i < 300; i++) await hang()
+const started = performance.now()
+await store.run('home', undefined)
+const first = performance.now() - started
+rows.push([
+  'home with 300 lots',
+  await against(
+    () => store.run('home', undefined),
+    () => store.run('farm', undefined),
+    21,
+  ),
+  'the smallest read there is',
+  '–',
+])
+console.log('\nrecords | ms | × | of | asked')
+for (const [name, { ms, ratio }, of, asked] of rows)
+  console.log(`${name} | ${ms.toFixed(2)} | ${ratio.toFixed(2)} | ${of} | ${asked}`)
+console.log(`home with 300 lots, the first time after a start | ${first.toFixed(0)} | – | – | –`)
+const bytes = async (lot: string) => JSON.stringify(await decide(lot)).length
+console.log(
+  `bytes of an answer in a lot of 2,000 | ${await bytes(old)} | – | in a new one ${await bytes(fresh)} | –`,
+)
+await store.close()
+rmSync(folder, { recursive: true, force: true })
