@@ -45,7 +45,9 @@ describe('a new farm, by keyboard only', () => {
     await keys.press('Enter')
     await page.getByRole('heading', { name: 'Thistle' }).waitFor()
     expect(await stage(page, 'live').getAttribute('aria-label')).toBe('Live: 260.1 lb, weighed')
-    expect(await stage(page, 'hot').getAttribute('aria-label')).toMatch(/estimate, likely \d+\.\d–\d+\.\d lb/)
+    await expect
+      .poll(() => stage(page, 'hot').getAttribute('aria-label'))
+      .toMatch(/estimate, likely \d+\.\d–\d+\.\d lb/)
     await page.getByText('no costs yet').waitFor()
 
     await keys.press(']')

@@ -79,6 +79,32 @@ describe('on the wire', () => {
     expect(theirs).toEqual([expect.stringMatching(/^GET [\w-]+\?since=N$/), 'POST decisions'])
     await other.context.close()
   })
+  it('a choice is drawn once, in a thread of its own; the page itself draws nothing', async () => {
+    const { page, context } = await run.open()
+    // What is posted to the thread, and comes back, is counted where it passes.
+    await page.addInitScript(() => {
+      const counts = { asked: 0, told: 0 }
+      Object.assign(window, { counts })
+      const Real = Worker
+      window.Worker = class extends Real {
+        override postMessage(message: unknown) {
+          if ((message as { m?: string }).m === 'draw') counts.asked++
+          super.postMessage(message)
+        }
+      }
+    })
+    await openLot(run, 'Bramble', 'block', page)
+    const asked = () => page.evaluate(() => (window as unknown as { counts: { asked: number } }).counts.asked)
+    const isDrawn = () => page.locator('.paths .mass').innerText()
+    await expect.poll(isDrawn).toContain('likely')
+    expect(await asked()).toBe(1)
+    await way(page, 'loin-roasts').click()
+    await taken(page, 'loin-roasts')
+    await saved(page)
+    await expect.poll(isDrawn).toContain('likely')
+    expect(await asked()).toBe(2)
+    await context.close()
+  })
   it('a window that heard nothing for a while catches up with what it missed, and misses none of it', async () => {
     const { page } = run
     const other = await run.open()

@@ -3,12 +3,31 @@ import { ANATOMIES, sidesOf, SPECIES, type Species } from '#core/anatomy'
 import { gramsOf, kgOf } from '#core/measure'
 import type { Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
-import { partFigure, reckon } from './index.ts'
+import { partFigure, rangesOf, reckon, withRanges } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
 
-const read = (species: Species, said: readonly Said[] = []) =>
-  reckon(flowOf(species), lotOf(species, said), FARM)
+/** Central figures with intervals set beside them, as a page has them. */
+const read = (species: Species, said: readonly Said[] = []) => {
+  const whole = reckon(flowOf(species), lotOf(species, said), FARM)
+  const central = reckon(flowOf(species), lotOf(species, said), FARM, 0)
+  return { ...withRanges(central, rangesOf(whole)), drawn: whole.drawn }
+}
 const BOTH = ['left', 'right'] as const
+
+describe('intervals worked out elsewhere', () => {
+  it('set beside the central figures they are the same reading; figures that are weighed have none', () => {
+    for (const species of SPECIES) {
+      const whole = reckon(flowOf(species), lotOf(species), FARM)
+      const beside = withRanges(
+        reckon(flowOf(species), lotOf(species), FARM, 0),
+        JSON.parse(JSON.stringify(rangesOf(whole))),
+      )
+      expect(beside.stages).toEqual(whole.stages)
+      expect(beside.cuts).toEqual(whole.cuts)
+      expect(beside.money).toEqual(whole.money)
+    }
+  })
+})
 
 describe('a part as a whole', () => {
   // Standard deviation of a primal’s own weight, animals of one weight and type: 3–6 % (common practice, from memory).

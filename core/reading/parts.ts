@@ -1,5 +1,5 @@
 import type { SideName } from '#core/anatomy'
-import { interval, sumOf, type Interval, type Kg } from '#core/measure'
+import { sumOf, type Interval, type Kg } from '#core/measure'
 import type { Reckoning } from './lot.ts'
 
 /** What a part holds on some sides: all that hung of it and was opened into it. Weighed on all of them, it has no range. */
@@ -9,9 +9,13 @@ export interface PartFigure {
   weighed: boolean
 }
 
-/** A part on the sides asked for, with its interval once there are draws. */
+/** Under what a reading has the interval of a part on some sides. */
+export const partKey = (part: string, sides: readonly SideName[]): string =>
+  `${part} ${sides.length > 1 ? 'both' : (sides[0] ?? 'none')}`
+
+/** A part on the sides asked for, with its interval once there is one. */
 export function partFigure(
-  { cutting, drawn, plan }: Pick<Reckoning, 'cutting' | 'drawn' | 'plan'>,
+  { cutting, parts, plan }: Pick<Reckoning, 'cutting' | 'parts' | 'plan'>,
   part: string,
   sides: readonly SideName[],
 ): PartFigure {
@@ -20,8 +24,5 @@ export function partFigure(
   )
   const mass = sumOf(at, (i) => cutting.slots[i]!.kg)
   const weighed = at.length > 0 && at.every((i) => plan.parts.get(part, cutting.slots[i]!.side) !== undefined)
-  if (!drawn || weighed || at.length === 0) return { kg: mass, range: null, weighed }
-  const sums = new Float64Array(drawn.draws)
-  for (const i of at) drawn.slots[i]!.forEach((x, d) => (sums[d]! += x))
-  return { kg: mass, range: interval(sums), weighed }
+  return { kg: mass, range: weighed ? null : (parts[partKey(part, sides)] ?? null), weighed }
 }

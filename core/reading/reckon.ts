@@ -87,6 +87,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     animal,
     cutting,
     drawn,
+    parts: {},
     evidence,
     disagreements: disagreements(...chain, evidence),
     weights,

@@ -2,15 +2,13 @@ import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type
 import type { NewPack, NewWeighing } from '#contracts'
 import { lookup, sidesOf, type Anatomy, type SideName } from '#core/anatomy'
 import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
-import { reckon, type LotState, type Rank, type Reckoning } from '#core/reading'
+import { reckon, withRanges, type LotState, type Rank, type Reckoning } from '#core/reading'
 import { inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ME } from './device.ts'
+import { drawings } from './figures.ts'
 import { useLots } from './lots.ts'
 
 export type Sides = 'left' | 'right' | 'both'
-
-/** Long enough for the central figures to be painted first. */
-const AFTER_PAINT_MS = 24
 
 const ids = (s: LotState) => [...s.commands, ...s.facts, ...s.weighings, ...s.packs].map((x) => x.id).join()
 /** The same records in the same order, whether kept or still on their way. */
@@ -38,22 +36,23 @@ function openLot(id: () => string) {
   const central = computed<Reckoning | null>(() =>
     flow.value && state.value ? reckon(flow.value, state.value, farmFigures.value, 0) : null,
   )
-  /** The same figures with their intervals, worked out a moment after the page shows the central ones. */
+  /** The same figures with their intervals beside them, drawn in a thread while the page shows the central ones. */
   const drawn = shallowRef<{ of: Reckoning; read: Reckoning } | null>(null)
-  let waiting: ReturnType<typeof setTimeout> | undefined
+  let wanted: Reckoning | null = null
+  const drawing = drawings((ranges) => {
+    if (wanted && wanted === central.value) drawn.value = { of: wanted, read: withRanges(wanted, ranges) }
+  })
   watch(
     central,
     (now) => {
-      clearTimeout(waiting)
-      if (!now || preview.value.length > 0) return
-      waiting = setTimeout(() => {
-        if (flow.value && state.value)
-          drawn.value = { of: now, read: reckon(flow.value, state.value, farmFigures.value) }
-      }, AFTER_PAINT_MS)
+      wanted = now && preview.value.length === 0 ? now : null
+      if (wanted && by.value && flow.value && state.value)
+        drawing.ask({ hash: by.value, flow: flow.value, state: state.value, farm: farmFigures.value })
+      else drawing.forget()
     },
     { immediate: true },
   )
-  onScopeDispose(() => clearTimeout(waiting))
+  onScopeDispose(() => drawing.end())
   /** Whether the intervals of these figures are there yet: until then a figure without one is not a weighed one. */
   const isDrawn = computed(() => drawn.value !== null && drawn.value.of === central.value)
   const reading = computed(() =>
@@ -74,6 +73,7 @@ function openLot(id: () => string) {
     flow,
     state,
     farmFigures,
+    central,
     reading,
     isDrawn,
     undoable,
@@ -127,6 +127,8 @@ export function useReading() {
   return {
     ...open,
     read: computed(() => open.reading.value!),
+    /** The same without intervals: what is worked out from it is worked out once. */
+    central: computed(() => open.central.value!),
     body: computed(() => open.reading.value!.flow),
   }
 }

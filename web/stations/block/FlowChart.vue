@@ -14,7 +14,7 @@ import { useWords } from '../../state/words.ts'
 
 /** The way of every kilogram, from the live animal to what it becomes. */
 use([SankeyChart, TooltipComponent, SVGRenderer])
-const { read, body } = useReading()
+const { read, body, central } = useReading()
 const words = useWords()
 const WORDS: Record<string, string> = {
   live: 'Live animal',
@@ -37,7 +37,7 @@ const nameOf = (id: string) =>
 const colourOf = (id: string) =>
   id.startsWith('→') ? DESTINATIONS[id.slice(1) as Destination].fill : id === 'gone' ? '#d9ceba' : '#8c7458'
 const option = computed(() => {
-  const links = flowPicture(read.value)
+  const links = flowPicture(central.value)
   const ids = [...new Set(links.flatMap((l) => [l.from, l.to]))]
   const sum = (end: 'from' | 'to', id: string) => sumOf(links, (l) => (l[end] === id ? l.kg : kg(0)))
   const through = (id: string) => kg(Math.max(sum('from', id), sum('to', id)))

@@ -7,10 +7,10 @@ import { useWords } from '../../state/words.ts'
 import WorthButton from './WorthButton.vue'
 
 /** What each place of the break lines at the part would give: how far the shoulder goes, how many vertebrae as T-bones. */
-const { read, part, sidesOf, decide } = useReading()
+const { part, sidesOf, decide, central } = useReading()
 const words = useWords()
 
-const lines = computed(() => lineOptions(read.value, part.value, sidesOf(part.value)))
+const lines = computed(() => lineOptions(central.value, part.value, sidesOf(part.value)))
 const take = (line: string, sides: readonly SideName[], value: string) =>
   decide(
     ...sides.map((side): Decision => ({

@@ -20,7 +20,7 @@ import BlockTabs from './BlockTabs.vue'
 const MOST = 3
 const store = useFarm()
 const words = useWords()
-const { flow, state, read, body, farmFigures, decide } = useReading()
+const { flow, state, read, body, farmFigures, decide, central } = useReading()
 const anatomy = computed(() => body.value.anatomy)
 
 const plans = computed(() => [
@@ -37,7 +37,7 @@ function pick(id: string, on: boolean) {
   const now = shownIds.value.filter((x) => x !== id)
   picked.value = on ? [...now, id].slice(-MOST) : now
 }
-const value = (plan: CutPlan | null) => valuePlan(flow.value!, state.value!, read.value, plan)
+const value = (plan: CutPlan | null) => valuePlan(flow.value!, state.value!, central.value, plan)
 const columns = computed(() => [
   { id: 'now', name: 'In force', says: '', figures: value(null), plan: null as CutPlan | null },
   ...plans.value

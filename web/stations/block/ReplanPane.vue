@@ -8,7 +8,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Something went wrong at the bench: what is left, what it costs, and taking it. Steps already done stay as they are. */
-const { body, read, decide } = useReading()
+const { body, read, decide, central } = useReading()
 const words = useWords()
 const trouble = ref<Trouble | null>(null)
 const TOOL_WORDS = { knife: 'knife', saw: 'saw', grinder: 'grinder', cure: 'cure room', none: '' }
@@ -23,7 +23,7 @@ const troubles = computed<{ word: string; trouble: Trouble }[]>(() => [
   { word: 'A helper is gone', trouble: { kind: 'hands' as const } },
 ])
 const cuttable = computed(() => uncutParts(read.value).map((v) => ({ v, w: nameOf('parts', v) })))
-const found = computed(() => (trouble.value ? replan(read.value, trouble.value) : null))
+const found = computed(() => (trouble.value ? replan(central.value, trouble.value) : null))
 const nameOf = (list: 'parts' | 'paths', id: string) =>
   words.name(body.value.anatomy[list].find((x) => x.id === id)!.names)
 function take() {

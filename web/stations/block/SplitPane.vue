@@ -10,7 +10,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Another way for what lies behind a place along the part: half a loin as chops, the rest a roast. */
-const { body, read, part, sidesOf, decide } = useReading()
+const { body, read, part, sidesOf, decide, central } = useReading()
 const words = useWords()
 
 const HALF = 0.5
@@ -35,7 +35,7 @@ const isOpen = ref(false)
 const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
 /** What each way would change is worked out when it is asked for. */
 const options = computed(() => {
-  const valued = isOpen.value ? rearOptions(read.value, part.value, halves.value, at.value) : []
+  const valued = isOpen.value ? rearOptions(central.value, part.value, halves.value, at.value) : []
   return [
     { v: ONE, w: 'the same way along all of it', change: '', shut: false },
     ...ways.value.map((p) => {

@@ -9,10 +9,10 @@ import WorthButton from './WorthButton.vue'
 
 /** Where every kilogram goes, and the trim against what it is to become. */
 const FlowChart = defineAsyncComponent(() => import('./FlowChart.vue'))
-const { read, part, decide } = useReading()
+const { read, part, decide, central } = useReading()
 const words = useWords()
-const ledger = computed(() => trimLedger(read.value))
-const options = computed(() => leanOptions(read.value))
+const ledger = computed(() => trimLedger(central.value))
+const options = computed(() => leanOptions(central.value))
 const pulled = computed(() => kg(-ledger.value!.blended))
 /** Nothing is put to a trim whose fat is not kept apart. */
 const canBlend = computed(() =>

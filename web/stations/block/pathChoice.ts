@@ -5,10 +5,10 @@ import { useReading } from '../../state/lot.ts'
 
 /** The ways to open the selected part on the selected sides, and taking one. */
 export function usePathChoice() {
-  const { body, read, part, sides: chosen, rank, sidesOf, decide, note } = useReading()
+  const { body, read, part, sides: chosen, rank, sidesOf, decide, note, central } = useReading()
   const sides = computed(() => sidesOf(part.value))
   const alternatives = computed<Alternative[]>(() =>
-    rankedBy(rank.value, alternativesFor(read.value, part.value, sides.value)),
+    rankedBy(rank.value, alternativesFor(central.value, part.value, sides.value)),
   )
   const numbered = computed(() => alternatives.value.map((a) => a.path))
   function choose(path: string) {
