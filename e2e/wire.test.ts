@@ -105,6 +105,33 @@ describe('on the wire', () => {
     expect(await asked()).toBe(2)
     await context.close()
   })
+  it('what the server refuses lies aside with its reason, over a reload, until it is sent again; a fault is only held', async () => {
+    const { page, context } = await run.open()
+    const answer = (status: number, title: string) => ({
+      status,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({ type: '/problems/test', title, status }),
+    })
+    await openLot(run, 'Bramble', 'block', page)
+    await page.route('**/decisions', (route) => route.fulfill(answer(422, 'No such way here.')), { times: 1 })
+    await page.route('**/decisions', (route) => route.fulfill(answer(500, 'The disk failed.')), { times: 1 })
+    const before = await page.locator('[data-path][aria-checked=true]').first().getAttribute('data-path')
+    const wanted = before === 'loin-roasts' ? 'loin-rack' : 'loin-roasts'
+    await way(page, wanted).click()
+    const note = page.getByRole('alert', { name: 'Not taken' })
+    await note.getByText('No such way here.').waitFor()
+    await note.getByText('Bramble: 2 decisions.').waitFor()
+    await expect.poll(() => way(page, wanted).getAttribute('aria-checked')).toBe('false')
+    await page.unrouteAll()
+    // The fault was held and went through once it was over.
+    await page.reload()
+    await note.getByText('No such way here.').waitFor()
+    await note.getByRole('button', { name: 'Send again' }).press('Enter')
+    await taken(page, wanted)
+    await saved(page)
+    await note.waitFor({ state: 'detached' })
+    await context.close()
+  })
   it('a window that heard nothing for a while catches up with what it missed, and misses none of it', async () => {
     const { page } = run
     const other = await run.open()

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import Toast from 'primevue/toast'
 import { useToast } from 'primevue/usetoast'
 import { defineAsyncComponent, onMounted, watch } from 'vue'
+import AsideNote from './frame/AsideNote.vue'
 import StandingNote from './frame/StandingNote.vue'
 import { useFarm } from './state/farm.ts'
 
@@ -38,6 +39,7 @@ watch(
   </div>
   <template v-else>
     <StandingNote />
+    <AsideNote />
     <!-- A lot's frame is its own: what was picked in one animal means nothing in another. -->
     <RouterView v-slot="{ Component, route }">
       <component :is="Component" :key="String(route.params.id ?? '')" />

@@ -30,7 +30,7 @@ async function answerOf<T>(path: string, init: RequestInit): Promise<Answer<T>> 
   return { kind: 'problem', problem }
 }
 
-const sayProblem = ({ title, detail }: Problem) => [title, detail].filter(Boolean).join(' ')
+export const sayProblem = ({ title, detail }: Problem) => [title, detail].filter(Boolean).join(' ')
 
 export const ask = <T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown) =>
   answerOf<T>(path, {

@@ -12,6 +12,7 @@ import { inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ask } from './api.ts'
 import { ME } from './device.ts'
 import { useFarm } from './farm.ts'
+import { requestOf } from './queue.ts'
 
 /** The records of lots that were opened, and the decisions still on their way. Figures are computed, never stored. */
 export const useLots = defineStore('lots', () => {
@@ -132,8 +133,10 @@ export const useLots = defineStore('lots', () => {
   async function settle(choice: 'mine' | 'theirs') {
     const held = farm.conflict
     farm.conflict = null
-    if (!held || choice === 'theirs') return
+    if (!held) return
+    if (choice === 'theirs') return void farm.queue.drop(requestOf(held.pending))
     const { pending, conflicts } = held
+    farm.queue.drop(requestOf(pending))
     await open(pending.lot)
     if ('append' in pending)
       decide(

@@ -3,9 +3,14 @@ import type { Lot } from '#contracts'
 import { outbox, type Pending } from './queue.ts'
 
 const held = new Map<string, unknown>()
+const old = new Map<string, unknown>()
 vi.mock('idb-keyval', () => ({
-  get: async (key: string) => held.get(key),
-  set: async (key: string, value: unknown) => void held.set(key, value),
+  createStore: () => null,
+  get: async (key: string) => old.get(key),
+  set: async (key: string, value: unknown, place?: null) =>
+    void (place === undefined ? old : held).set(key, value),
+  del: async (key: string) => void held.delete(key),
+  entries: async () => [...held],
 }))
 
 const id = (n: number) => `00000000-0000-7000-8000-${String(n).padStart(12, '0')}`
@@ -27,6 +32,7 @@ const heard = () => ({ kept: vi.fn(), conflict: vi.fn(), refused: vi.fn() })
 
 beforeEach(() => {
   held.clear()
+  old.clear()
   vi.useFakeTimers()
 })
 afterEach(() => vi.useRealTimers())
@@ -45,7 +51,7 @@ describe('decisions on their way', () => {
     await vi.waitFor(() => expect(events.kept).toHaveBeenCalledTimes(2))
     expect(sent).toEqual([id(1), id(2)])
     expect(queue.pending.value).toEqual([])
-    await vi.waitFor(() => expect(held.get('ekko-pending')).toEqual([]))
+    await vi.waitFor(() => expect([...held.keys()]).toEqual([]))
   })
 
   it('stay pending until what was kept is in place: a plan never blinks back to what it was', async () => {
@@ -69,7 +75,7 @@ describe('decisions on their way', () => {
     await vi.waitFor(() => expect(queue.reachable.value).toBe(false))
     expect(queue.pendingOf(id(99))).toEqual([batch(1)])
     expect(queue.pendingOf(id(98))).toEqual([])
-    expect(held.get('ekko-pending')).toHaveLength(1)
+    expect([...held.keys()]).toEqual([id(1)])
 
     const reloaded = outbox(events)
     await reloaded.resume()
@@ -93,6 +99,51 @@ describe('decisions on their way', () => {
     await vi.waitFor(() => expect(events.kept).toHaveBeenCalledOnce())
     expect(events.conflict.mock.calls[0]![0].append.batch).toBe(id(1))
     expect(events.refused.mock.calls[0]![0].append.batch).toBe(id(2))
+  })
+
+  it('refused they lie aside with the reason, over a reload too, until a person sends or drops them', async () => {
+    const answers = [json(422, { status: 422, title: 'No such way.', type: '' })]
+    vi.stubGlobal('fetch', async () => answers.shift() ?? json(200, lot))
+    const queue = outbox(heard())
+    queue.add(batch(1))
+    await vi.waitFor(() => expect(queue.aside.value).toHaveLength(1))
+    expect(queue.pending.value).toEqual([])
+    const events = heard()
+    const reloaded = outbox(events)
+    await reloaded.resume()
+    expect(reloaded.aside.value).toEqual([{ item: batch(1), why: 'No such way.' }])
+    expect(events.kept).not.toHaveBeenCalled()
+    reloaded.again(id(1))
+    await vi.waitFor(() => expect(events.kept).toHaveBeenCalledOnce())
+    expect(reloaded.aside.value).toEqual([])
+    await vi.waitFor(() => expect(held.size).toBe(0))
+  })
+  it('on anything but a refusal they are held and sent again: a fault of the server loses nothing', async () => {
+    const answers = [500, 403, 429].map((status) =>
+      json(status, { status, title: `Fault ${status}.`, type: '' }),
+    )
+    vi.stubGlobal('fetch', async () => answers.shift() ?? json(200, lot))
+    const events = heard()
+    const queue = outbox(events)
+    queue.add(batch(1))
+    await vi.waitFor(() => expect(queue.why.value).toBe('Fault 500.'))
+    expect([queue.reachable.value, queue.aside.value]).toEqual([false, []])
+    await vi.advanceTimersByTimeAsync(8000)
+    await vi.waitFor(() => expect(events.kept).toHaveBeenCalledOnce())
+    expect([queue.reachable.value, queue.why.value]).toEqual([true, null])
+  })
+  it('two windows share what they hold record by record; what an earlier version held is taken over', async () => {
+    vi.stubGlobal('fetch', async () => {
+      throw new TypeError('no network')
+    })
+    const [one, other] = [outbox(heard()), outbox(heard())]
+    one.add(batch(1))
+    other.add(batch(2))
+    await vi.waitFor(() => expect([...held.keys()].sort()).toEqual([id(1), id(2)]))
+    old.set('ekko-pending', [batch(3)])
+    const reloaded = outbox(heard())
+    await reloaded.resume()
+    expect(reloaded.pending.value).toEqual([batch(1), batch(2), batch(3)])
   })
 
   it('facts go to an address of their own, in turn with what was decided', async () => {

@@ -1,13 +1,21 @@
-import { get, set } from 'idb-keyval'
+import { createStore, del, entries, get, set } from 'idb-keyval'
 import { ref } from 'vue'
 import type { Append, LotChange, NewFact, Problem } from '#contracts'
-import { ask } from './api.ts'
+import { ask, sayProblem, type Answer } from './api.ts'
 
 /** What is on its way to the server; kept in the browser until it is acknowledged. */
 export type Pending = { lot: string } & ({ append: Append } | { facts: NewFact[] })
+/** What was not taken, and why: it lies aside until a person sends it again or drops it. */
+export interface Aside {
+  item: Pending
+  why: string
+}
 
-const PLACE = 'ekko-pending'
+/** Where earlier versions kept all of it as one list. */
+const OLD_PLACE = 'ekko-pending'
 const RETRY_MS = 1500
+/** Answers that will be the same whenever it is sent again; on any other it is kept, and sent later. */
+const REFUSALS = new Set([400, 404, 409, 413, 422])
 
 export interface QueueEvents {
   /** What was kept, put in its place; what is awaited here is still pending. */
@@ -16,7 +24,10 @@ export interface QueueEvents {
   refused(pending: Pending, problem: Problem): void
 }
 
-const sent = (item: Pending) =>
+/** The id of a batch, or of the first of some facts; made in the order of time, so it is also their order. */
+export const requestOf = (p: Pending): string => ('append' in p ? p.append.batch : p.facts[0]!.id)
+
+const sent = (item: Pending): Promise<Answer<LotChange>> =>
   'append' in item
     ? ask<LotChange>('POST', `/lots/${item.lot}/decisions`, item.append)
     : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts })
@@ -24,12 +35,26 @@ const sent = (item: Pending) =>
 /** Sends one after another what was decided and noted; an outage holds it, a reload finds it again. */
 export function outbox(events: QueueEvents) {
   const pending = ref<Pending[]>([])
+  const aside = ref<Aside[]>([])
   const reachable = ref(true)
   /** Why nothing is taken, in the server's own words, where it has any. */
   const why = ref<string | null>(null)
   let sending = false
 
-  const remember = () => set(PLACE, JSON.parse(JSON.stringify(pending.value))).catch(() => undefined)
+  // Each lies under its own id, so that two windows of this browser never write over one another's.
+  const place = createStore('ekko-queue', 'records')
+  const plain = (item: Pending) => JSON.parse(JSON.stringify(item)) as Pending
+  const remember = (item: Pending, refused: string | null = null) =>
+    set(requestOf(item), { item: plain(item), why: refused }, place).catch(() => undefined)
+  const forget = (item: Pending) => del(requestOf(item), place).catch(() => undefined)
+
+  /** Whether an answer says that it was not taken now, but may be later; then why, if it says. */
+  function isHeld(answer: Answer<LotChange>): boolean {
+    if (answer.kind === 'ok') return false
+    if (answer.kind === 'problem' && REFUSALS.has(answer.problem.status)) return false
+    why.value = answer.kind === 'problem' ? sayProblem(answer.problem) : (answer.why ?? null)
+    return true
+  }
 
   async function send(): Promise<void> {
     if (sending) return
@@ -37,43 +62,72 @@ export function outbox(events: QueueEvents) {
     while (pending.value.length > 0) {
       const next = pending.value[0]!
       const answer = await sent(next)
-      reachable.value = answer.kind !== 'unreachable'
-      why.value = answer.kind === 'unreachable' ? (answer.why ?? null) : null
-      if (answer.kind === 'unreachable') {
+      reachable.value = !isHeld(answer)
+      if (!reachable.value) {
         setTimeout(() => void send(), RETRY_MS)
         break
       }
+      why.value = null
       // What was kept is put in place before it stops being pending, in one turn: a plan never blinks back.
       if (answer.kind === 'ok') await events.kept(answer.body)
       pending.value.shift()
-      if (answer.kind !== 'ok') {
-        if (answer.problem.conflicts) events.conflict(next, answer.problem.conflicts)
-        else events.refused(next, answer.problem)
-      }
-      await remember()
+      if (answer.kind === 'problem') await setAside(next, answer.problem)
+      else await forget(next)
     }
     sending = false
   }
 
+  async function setAside(item: Pending, problem: Problem) {
+    const { conflicts } = problem
+    const said = conflicts ? 'Changed in two windows: nothing was overwritten.' : sayProblem(problem)
+    aside.value.push({ item, why: said })
+    await remember(item, said)
+    if (conflicts) events.conflict(item, conflicts)
+    else events.refused(item, problem)
+  }
+
+  /** Takes one out of what lies aside, by its request; the person has dealt with it. */
+  function drop(request: string): Pending | null {
+    const found = aside.value.find((a) => requestOf(a.item) === request)
+    if (!found) return null
+    aside.value = aside.value.filter((a) => a !== found)
+    void forget(found.item)
+    return found.item
+  }
+
+  function add(item: Pending) {
+    pending.value.push(item)
+    void remember(item)
+    void send()
+  }
+
   return {
     pending,
+    aside,
     reachable,
     why,
-    add(item: Pending) {
-      pending.value.push(item)
-      void remember()
-      void send()
+    add,
+    drop,
+    again(request: string) {
+      const item = drop(request)
+      if (item) add(item)
     },
     async resume() {
-      const held = await get<Pending[]>(PLACE).catch(() => undefined)
-      if (held?.length) {
-        pending.value.unshift(...held)
-        void send()
-      }
+      const old = (await get<Pending[]>(OLD_PLACE).catch(() => undefined)) ?? []
+      for (const item of old) await remember(item)
+      if (old.length > 0) await set(OLD_PLACE, []).catch(() => undefined)
+      const held = await entries<string, { item: Pending; why: string | null }>(place).catch(() => [])
+      const known = new Set([...pending.value, ...aside.value.map((a) => a.item)].map(requestOf))
+      const found = held
+        .toSorted(([a], [b]) => (a < b ? -1 : 1))
+        .flatMap(([id, x]) => (known.has(id) ? [] : [x]))
+      for (const { item, why: refused } of found)
+        if (refused !== null) aside.value.push({ item, why: refused })
+      pending.value.unshift(...found.flatMap((x) => (x.why === null ? [x.item] : [])))
+      void send()
     },
     /** Whether a batch, or the first of some facts, is still on its way. */
-    isPending: (request: string): boolean =>
-      pending.value.some((p) => ('append' in p ? p.append.batch : p.facts[0]?.id) === request),
+    isPending: (request: string): boolean => pending.value.some((p) => requestOf(p) === request),
     pendingOf: (lot: string): Pending[] => pending.value.filter((p) => p.lot === lot),
   }
 }
