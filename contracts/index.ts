@@ -48,7 +48,7 @@ export type {
   StoredPlan,
 } from '#core/records'
 export { lotChangeSchema } from './change.ts'
-export { DEVICE_HEADER, joined } from './wire.ts'
+export { BUILD_HEADER, DEVICE_HEADER, joined } from './wire.ts'
 export type { LotChange, Rung } from './change.ts'
 export { askedPaperSchema } from '#core/papers'
 export type { AskedPaper, IssuedPaper } from '#core/papers'

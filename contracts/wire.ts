@@ -4,6 +4,9 @@ import type { LotChange } from './change.ts'
 /** Which device a request comes from: an id a browser minted for itself, in every request that writes. */
 export const DEVICE_HEADER = 'x-ekko-device'
 
+/** Which build of the pages the server serves: a page of another one is told to load itself anew. */
+export const BUILD_HEADER = 'x-ekko-build'
+
 /**
  * A lot with what was added to it. One that comes twice or late adds nothing; null where something between was missed:
  * then what came after the lot's own revision is asked for.

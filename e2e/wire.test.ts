@@ -132,6 +132,25 @@ describe('on the wire', () => {
     await note.waitFor({ state: 'detached' })
     await context.close()
   })
+  it('a page of another build than the server’s says so, and loses nothing it holds', async () => {
+    const { page, context } = await run.open()
+    await openLot(run, 'Thistle', 'block', page)
+    const note = page.getByText('A newer Ekko runs on this server')
+    expect(await note.count()).toBe(0)
+    await page.route('**/decisions', async (route) => {
+      const answer = await route.fetch()
+      await route.fulfill({ response: answer, headers: { ...answer.headers(), 'x-ekko-build': 'another' } })
+    })
+    await way(page, 'loin-saddle').waitFor()
+    await way(page, 'loin-boneless').click()
+    await note.waitFor()
+    await saved(page)
+    await page.unrouteAll()
+    await page.getByRole('button', { name: 'Reload' }).press('Enter')
+    await note.waitFor({ state: 'detached' })
+    await taken(page, 'loin-boneless')
+    await context.close()
+  })
   it('a window that heard nothing for a while catches up with what it missed, and misses none of it', async () => {
     const { page } = run
     const other = await run.open()

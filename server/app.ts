@@ -1,8 +1,10 @@
-import { existsSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import express, { type Express, type RequestHandler } from 'express'
 import compressed from 'express-static-gzip'
 import helmet from 'helmet'
+import { BUILD_HEADER } from '#contracts'
 import type { Stopped } from './database/engine.ts'
 import { Bell } from './events.ts'
 import type { Shelf } from './database/shelf.ts'
@@ -29,6 +31,10 @@ export interface AppOptions {
 /** What the build names by its content never changes under that name. */
 const NAMED_BY_CONTENT = /\/assets\/[^/]+-[\w-]{8}\.\w+(?:\.(?:br|gz))?$/
 const FOR_GOOD = 'public, max-age=31536000, immutable'
+
+/** The page names all of its scripts by their content, so it is another where any of them is. */
+const buildOf = (page: string): string | null =>
+  existsSync(page) ? createHash('sha256').update(readFileSync(page)).digest('hex').slice(0, 16) : null
 
 const LOCAL = /^(?:localhost|127\.0\.0\.1|\[::1\])(?::\d+)?$/
 
@@ -83,8 +89,10 @@ export function createApp({
     }),
   )
   app.use(onlyOwnPages)
+  const build = pages ? buildOf(join(pages, 'index.html')) : null
   app.use('/api', (_req, res, next) => {
     res.set('cache-control', 'no-store')
+    if (build) res.set(BUILD_HEADER, build)
     next()
   })
   // A bundle sent to be restored is read as bytes by its own route, whatever it calls itself.

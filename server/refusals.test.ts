@@ -300,6 +300,13 @@ describe('pages and streams', () => {
     const plain = await api.get('/assets/index-aB3_xY-9.js').set('accept-encoding', 'identity').expect(200)
     expect(plain.headers['content-encoding']).toBeUndefined()
     expect((await api.get('/').expect(200)).headers['cache-control']).toBe('no-cache')
+    const build = async () =>
+      (await (await openTestApi({ pages })).api.get('/api/standing')).headers['x-ekko-build']
+    const one = await build()
+    expect(one).toMatch(/^[0-9a-f]{16}$/)
+    expect(await build()).toBe(one)
+    writeFileSync(join(pages, 'index.html'), '<title>Ekko, newer</title>')
+    expect(await build()).not.toBe(one)
   })
   it('a stream has a heartbeat, so that one whose reader is gone is noticed', async () => {
     const bell = new Bell(10)

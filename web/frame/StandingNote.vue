@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { isOutdated } from '../state/api.ts'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
 
 /** What a person must hear before anything else, wherever on the page: nothing is kept, a disk that fills, a cut. */
 const store = useFarm()
 const words = useWords()
+const reload = () => location.reload()
 const recovered = computed(() => store.standing?.recovered)
 const held = computed(() =>
   store.saving === 'held' ? (store.stopped ?? 'The server does not answer.') : null,
@@ -13,10 +15,15 @@ const held = computed(() =>
 </script>
 
 <template>
-  <div v-if="held || store.standing?.warning || recovered" class="standing" :class="{ held }">
+  <div v-if="held || isOutdated || store.standing?.warning || recovered" class="standing" :class="{ held }">
     <p v-if="held" role="alert">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" /> <b>{{ held }}</b> What you decide is held on
       this page and kept as soon as that is possible: keep it open.
+    </p>
+    <p v-if="isOutdated" role="alert">
+      <i class="pi pi-refresh" aria-hidden="true" /> <b>A newer Ekko runs on this server.</b> Reload the page
+      to see it; what is still on its way is kept and sent.
+      <button type="button" class="link" @click="reload">Reload</button>
     </p>
     <p v-if="store.standing?.warning" role="alert">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ store.standing.warning }}
@@ -41,6 +48,16 @@ const held = computed(() =>
   position: sticky;
   top: 0;
   z-index: 20;
+}
+.link {
+  font: inherit;
+  font-weight: 600;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+  min-height: 24px;
 }
 .standing .pi {
   color: var(--caution);

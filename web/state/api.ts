@@ -1,5 +1,6 @@
 import type { Problem } from '#contracts'
-import { DEVICE_HEADER } from '#contracts/wire'
+import { ref } from 'vue'
+import { BUILD_HEADER, DEVICE_HEADER } from '#contracts/wire'
 import { ME } from './device.ts'
 
 /**
@@ -12,6 +13,15 @@ export type Answer<T> =
 /** Stopped, still opening, or no room: the same request may be kept later. */
 const LATER = new Set([503, 507])
 
+/** Whether the server now serves another build of the pages than the one it served when this page first asked. */
+export const isOutdated = ref(false)
+let build: string | null = null
+function hearBuild(now: string | null) {
+  if (now === null) return
+  build ??= now
+  isOutdated.value = build !== now
+}
+
 async function answerOf<T>(path: string, init: RequestInit): Promise<Answer<T>> {
   let res: Response
   try {
@@ -19,6 +29,7 @@ async function answerOf<T>(path: string, init: RequestInit): Promise<Answer<T>> 
   } catch {
     return { kind: 'unreachable' }
   }
+  hearBuild(res.headers.get(BUILD_HEADER))
   if (res.status === 204) return { kind: 'ok', body: undefined as T }
   const type = res.headers.get('content-type') ?? ''
   if (res.ok && type.includes('octet-stream')) return { kind: 'ok', body: (await res.blob()) as T }
