@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Bundle, Home, Lot, NewFact } from '#contracts'
 import { mm as millimetres, priceOf } from '#core/measure'
-import { readBundle } from './bundle.ts'
+import { readBundle } from './bundle/form.ts'
 import { FolderInUse, lockFolder } from './database/lock.ts'
 import { openStore, type Store } from './store/store.ts'
 import {

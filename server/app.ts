@@ -1,16 +1,18 @@
 import { createHash } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import express, { type Express, type RequestHandler } from 'express'
+import express, { type Express } from 'express'
 import compressed from 'express-static-gzip'
 import helmet from 'helmet'
 import { BUILD_HEADER } from '#contracts'
 import type { Stopped } from './database/engine.ts'
+import type { Access } from './devices/access.ts'
+import { onlyLetIn, onlyOwnPages, onlyWhatItMay } from './devices/gate.ts'
 import { Bell } from './events.ts'
 import type { Shelf } from './database/shelf.ts'
 import type { Keeping } from './keeping/service.ts'
 import { paperMaker, type PaperMaker } from './papers/maker.ts'
-import { notFound, problemHandler, Refusal } from './problem.ts'
+import { notFound, problemHandler } from './problem.ts'
 import { apiRoutes } from './routes.ts'
 import type { Store } from './store/store.ts'
 
@@ -20,6 +22,7 @@ export interface AppOptions {
   keeping: Keeping
   /** Where papers are made: a thread of its own, or here. */
   papers?: PaperMaker
+  access: Access
   now?: () => Date
   /** The built pages; without them only the API answers. */
   pages?: string
@@ -36,28 +39,12 @@ const FOR_GOOD = 'public, max-age=31536000, immutable'
 const buildOf = (page: string): string | null =>
   existsSync(page) ? createHash('sha256').update(readFileSync(page)).digest('hex').slice(0, 16) : null
 
-const LOCAL = /^(?:localhost|127\.0\.0\.1|\[::1\])(?::\d+)?$/
-
-/** Only this machine's own pages may talk to the server: checked by Host, and by Origin on what changes anything. */
-const onlyOwnPages: RequestHandler = (req, _res, next) => {
-  const host = req.headers.host ?? ''
-  const origin = req.headers.origin
-  const isForeign = origin !== undefined && (!URL.canParse(origin) || new URL(origin).host !== host)
-  if (!LOCAL.test(host) || isForeign) {
-    throw new Refusal({
-      type: '/problems/foreign',
-      title: 'This server answers only its own pages on this machine.',
-      status: 403,
-    })
-  }
-  next()
-}
-
 export function createApp({
   store,
   shelf,
   keeping,
   papers = paperMaker,
+  access,
   now = () => new Date(),
   pages,
   log = () => undefined,
@@ -88,18 +75,19 @@ export function createApp({
       strictTransportSecurity: false,
     }),
   )
-  app.use(onlyOwnPages)
+  app.use(onlyOwnPages(access.network))
   const build = pages ? buildOf(join(pages, 'index.html')) : null
   app.use('/api', (_req, res, next) => {
     res.set('cache-control', 'no-store')
     if (build) res.set(BUILD_HEADER, build)
     next()
   })
+  app.use('/api', onlyLetIn(access.registry))
   // A bundle sent to be restored is read as bytes by its own route, whatever it calls itself.
   const json = express.json({ limit: '1mb' })
   const asBytes = (path: string) => path === '/api/rehearsals/sent' || path.startsWith('/api/attachments/')
   app.use((req, res, next) => (asBytes(req.path) ? next() : json(req, res, next)))
-  app.use('/api', apiRoutes({ store, shelf, keeping, papers, bell, now }))
+  app.use('/api', onlyWhatItMay, apiRoutes({ store, shelf, keeping, papers, bell, access, now }))
   if (pages && existsSync(pages)) {
     app.use(
       compressed(pages, {

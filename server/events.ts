@@ -1,4 +1,4 @@
-import type { Request, Response } from 'express'
+import type { Response } from 'express'
 import type { Rung } from '#contracts'
 
 /** More windows than a farm has; a page that opens streams without end must not starve the others. */
@@ -8,7 +8,7 @@ const HEARTBEAT_MS = 20_000
 
 /** Tells every open window that a lot or the farm has changed, by server-sent events. */
 export class Bell {
-  readonly #listeners = new Set<Response>()
+  readonly #listeners = new Map<Response, string | null>()
   readonly #heart: ReturnType<typeof setInterval>
 
   constructor(heartbeatMs = HEARTBEAT_MS) {
@@ -16,8 +16,8 @@ export class Bell {
     this.#heart.unref()
   }
 
-  /** False when too many windows listen already. */
-  listen(_req: Request, res: Response): boolean {
+  /** Lets a window of a device listen (null: of this machine); false when too many do already. */
+  listen(device: string | null, res: Response): boolean {
     if (this.#listeners.size >= MOST) return false
     res.writeHead(200, {
       'content-type': 'text/event-stream',
@@ -25,7 +25,7 @@ export class Bell {
       connection: 'keep-alive',
     })
     res.write('retry: 1000\n\n')
-    this.#listeners.add(res)
+    this.#listeners.set(res, device)
     res.on('close', () => this.#listeners.delete(res))
     return true
   }
@@ -34,9 +34,14 @@ export class Bell {
     this.#say(`data: ${JSON.stringify(what)}\n\n`)
   }
 
+  /** Tells a device nothing more. */
+  hush(device: string): void {
+    for (const [res, of] of this.#listeners) if (of === device) res.end()
+  }
+
   /** A reader that takes nothing for long is let go: it opens anew and asks what it missed. */
   #say(text: string): void {
-    for (const res of this.#listeners) {
+    for (const res of this.#listeners.keys()) {
       if (res.writableLength > 64 * 1024) res.destroy()
       else res.write(text)
     }
@@ -44,6 +49,6 @@ export class Bell {
 
   close(): void {
     clearInterval(this.#heart)
-    for (const res of this.#listeners) res.end()
+    for (const res of this.#listeners.keys()) res.end()
   }
 }

@@ -7,7 +7,7 @@ import { DEVICE_HEADER, type Lot, type NewFact } from '#contracts'
 import { priceOf } from '#core/measure'
 import { readFacts } from '#core/plan'
 import type { Decision, FactBody } from '#core/records'
-import { readBundle } from './bundle.ts'
+import { readBundle } from './bundle/form.ts'
 import { placesOf } from './database/places.ts'
 import {
   appendBody,

@@ -1,7 +1,7 @@
 import type { Server } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { ROUTES, type Bundle } from '#contracts'
-import { readBundle } from './bundle.ts'
+import { readBundle } from './bundle/form.ts'
 import { answerTo, IDS, requestsFor } from './fuzz.ts'
 import { FARM, openTestApi, openTestStore } from './testing.ts'
 
@@ -35,7 +35,10 @@ describe('the address list of the contracts', () => {
       handle?: { stack?: Layer[] }
     }
     const stack = (test.app as unknown as { router: { stack: Layer[] } }).router.stack
-    const inner = stack.flatMap((l) => l.handle?.stack ?? []).flatMap((l) => l.route ?? [])
+    const routesOf = (layers: Layer[]): NonNullable<Layer['route']>[] =>
+      layers.flatMap((l) => (l.route ? [l.route] : routesOf(l.handle?.stack ?? [])))
+    // Below /api: the pages themselves have an address of any form.
+    const inner = routesOf(stack).filter((r) => !r.path.includes('{'))
     const served = inner.flatMap((r) => Object.keys(r.methods).map((m) => `${m} ${r.path}`))
     expect(served.sort()).toEqual(ROUTES.map((r) => `${r.method} ${r.path}`).sort())
   })

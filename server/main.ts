@@ -10,6 +10,8 @@ import { openInThread } from './database/client.ts'
 import { realDisk } from './database/disk.ts'
 import { shelfIn } from './database/shelf.ts'
 import { Stopped } from './database/engine.ts'
+import { accessTo, howToCome } from './devices/access.ts'
+import { ALONE, network } from './devices/network.ts'
 import { lockFolder, type Lock } from './database/lock.ts'
 import { EXIT, exitFor, namelessly } from './exits.ts'
 import { keeperOf, type Keeper } from './keeping/keeper.ts'
@@ -29,6 +31,8 @@ function flagsOf() {
         data: { type: 'string', default: 'data/farm' },
         port: { type: 'string', default: '4310' },
         demo: { type: 'boolean', default: false },
+        lan: { type: 'boolean', default: false },
+        name: { type: 'string', multiple: true, default: [] as string[] },
       },
     })
     if (!/^\d{1,5}$/.test(values.port) || Number(values.port) > 65_535)
@@ -44,7 +48,7 @@ function leave(code: number, words: string): never {
   process.exit(code)
 }
 
-const { folder, port, demo } = flagsOf()
+const { folder, port, demo, lan, name } = flagsOf()
 
 /** Until the records are open, and after they are closed, every request hears so. */
 const notYet: RequestListener = (_req, res) => {
@@ -55,7 +59,7 @@ let answer = notYet
 const server = createServer((req, res) => answer(req, res))
 
 /** The port first: it costs nothing to be refused here, and the records are not touched. */
-function listening(): Promise<string> {
+function listening(): Promise<number> {
   return new Promise((done) => {
     server.on('error', (error: NodeJS.ErrnoException) =>
       leave(
@@ -65,9 +69,9 @@ function listening(): Promise<string> {
           : `Port ${port} cannot be opened (${error.code}).`,
       ),
     )
-    server.listen(Number(port), '127.0.0.1', () => {
+    server.listen(Number(port), lan ? '0.0.0.0' : '127.0.0.1', () => {
       const address = server.address()
-      done(`http://127.0.0.1:${typeof address === 'object' && address ? address.port : port}`)
+      done(typeof address === 'object' && address ? address.port : Number(port))
     })
   })
 }
@@ -85,6 +89,7 @@ async function prepareDemo(): Promise<void> {
     store,
     shelf: shelfIn(realDisk, aside),
     keeping: new Keeping(store, keeperOf(aside), () => new Date()),
+    access: accessTo(aside, () => new Date()),
   })
   const loading = createServer(app)
   await new Promise<void>((done) => loading.listen(0, '127.0.0.1', done))
@@ -110,7 +115,7 @@ function sayStopped(why: Stopped) {
 }
 
 async function start() {
-  const url = await listening()
+  const bound = await listening()
   if (demo) await prepareDemo()
   mkdirSync(folder, { recursive: true })
   const lock = await lockFolder(folder, {
@@ -128,11 +133,13 @@ async function start() {
   const papers = inThread<PaperMaker>(join(built, 'papers.js'), null)
   keeping = new Keeping(store, keeper, () => new Date())
   keeping.start()
+  const access = accessTo(folder, () => new Date(), lan ? network(() => bound, name) : ALONE)
   const { app, bell } = createApp({
     store,
     shelf: shelfIn(realDisk, folder),
     keeping,
     papers,
+    access,
     pages: join(built, '..', 'web'),
     log: (error) => log.error(namelessly(error), 'a request failed'),
     stopped: sayStopped,
@@ -153,11 +160,13 @@ async function start() {
   }
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void stop())
 
-  console.log(`Ekko is open at ${url}`)
+  console.log(`Ekko is open at http://127.0.0.1:${bound}`)
   if (store.recovered)
     console.log(
       `It had been cut off. The records were brought back as they stood at ${store.recovered.to}: all that was acknowledged.`,
     )
+  if (access.registry.damaged) console.log(access.registry.damaged)
+  if (lan) console.log(await howToCome(access))
   console.log(`Records are kept in ${folder}. Stop with Ctrl+C.`)
 }
 

@@ -5,7 +5,7 @@ import { brotliCompressSync } from 'node:zlib'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Append, Bundle, Lot } from '#contracts'
-import { readBundle } from './bundle.ts'
+import { readBundle } from './bundle/form.ts'
 import { Bell } from './events.ts'
 import {
   appendBody,

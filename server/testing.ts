@@ -7,6 +7,7 @@ import { realDisk } from './database/disk.ts'
 import { pglite } from './database/pglite.ts'
 import { placesOf } from './database/places.ts'
 import { shelfIn } from './database/shelf.ts'
+import { accessTo } from './devices/access.ts'
 import { keeperOf } from './keeping/keeper.ts'
 import { Keeping } from './keeping/service.ts'
 import { openStore, type Store, type StoreOptions } from './store/store.ts'
@@ -43,7 +44,14 @@ export async function openTestApi(more: Partial<AppOptions> = {}) {
     now,
   )
   told.keeping = keeping
-  const { app, bell } = createApp({ store, shelf: shelfIn(realDisk, folder), keeping, now, ...more })
+  const { app, bell } = createApp({
+    store,
+    shelf: shelfIn(realDisk, folder),
+    keeping,
+    access: accessTo(folder, now),
+    now,
+    ...more,
+  })
   return { store, folder, keeping, app, bell, api: request(app) }
 }
 

@@ -1,5 +1,5 @@
 import { describe, it } from 'vitest'
-import { readBundle } from '../server/bundle.ts'
+import { readBundle } from '../server/bundle/form.ts'
 import { answerTo, IDS, requestsFor } from '../server/fuzz.ts'
 import { lotBody } from '../server/testing.ts'
 import { emptyFarm, ended, post, putFarm, start } from './server.ts'

@@ -1,7 +1,7 @@
 import { cpSync, existsSync } from 'node:fs'
 import { PGlite } from '@electric-sql/pglite'
 import { migrate, SCHEMA, schemaOf } from '../store/migrate.ts'
-import type { Tx } from '../store/rows.ts'
+import type { Tx } from '../store/tx.ts'
 import type { Cluster, Session, Stamp } from './cluster.ts'
 
 /** SQLSTATE classes after which the database is not to be trusted: of the system, of the operator, internal. */

@@ -5,10 +5,10 @@ import type { Disk } from '../database/disk.ts'
 import { placesOf } from '../database/places.ts'
 import { shelfIn, shelfOf, type Shelf } from '../database/shelf.ts'
 import { flushTree, makeFolderWhole, removeTree } from '../database/trees.ts'
-import { Cards } from '../store/cards.ts'
-import { Lots } from '../store/lots.ts'
+import { Cards } from '../lots/cards.ts'
+import { Lots } from '../lots/cache.ts'
 import { operations } from '../store/operations.ts'
-import type { Tx } from '../store/rows.ts'
+import type { Tx } from '../store/tx.ts'
 
 /** Fills a new database in `place` from a bundle; says whether it gives back exactly what the bundle holds. */
 async function fill(

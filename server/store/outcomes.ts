@@ -1,10 +1,7 @@
 import { createHash } from 'node:crypto'
-import same from 'fast-deep-equal'
 import { stringify } from 'safe-stable-stringify'
 import type { Clash, LotChange } from '#contracts'
 import { issueOf, type Issue } from '#core/measure'
-import { selectChange, selectHead } from './queries.ts'
-import type { Tx } from './rows.ts'
 
 /** Two things with one id: what is held, and what was sent. Neither is lost, and nothing was changed. */
 export interface Taken {
@@ -31,21 +28,6 @@ export type Changed<T> =
 export const digestOf = (content: unknown) => createHash('sha256').update(stringify(content)!).digest('hex')
 
 export const missing = { result: 'missing' } as const
-/** Kept: what a lot has since it was at revision `from`. */
-export const kept = async (tx: Tx, id: string, from: number): Promise<Kept> => ({
-  result: 'kept',
-  change: await selectChange(tx, id, from, (await selectHead(tx, id))!.rev),
-})
 export const refusedFor = (...issues: Issue[]): Refused => ({ result: 'refused', issues })
 export const stranger = (kind: string, id: string): Refused =>
   refusedFor(issueOf('unknown-id', 'corrects', { kind, id }))
-
-/** What is sent again is kept once, from before its own first row on; another under its id is refused, with both. */
-export const again = (
-  tx: Tx,
-  lot: string,
-  rev: number,
-  held: unknown,
-  sent: unknown,
-): Promise<Kept> | Kept =>
-  same(held, sent) ? kept(tx, lot, Math.max(0, rev - 1)) : { result: 'taken', held, sent }

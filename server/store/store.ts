@@ -6,11 +6,11 @@ import { pglite } from '../database/pglite.ts'
 import { placesOf } from '../database/places.ts'
 import { shelfIn } from '../database/shelf.ts'
 import type { Recovery } from '../database/recovery.ts'
-import type { Beside } from './appending.ts'
-import { Cards } from './cards.ts'
-import { Lots } from './lots.ts'
+import { Lots } from '../lots/cache.ts'
+import { Cards } from '../lots/cards.ts'
+import type { Beside } from './beside.ts'
 import { operations, writes, type ArgumentOf, type OperationName, type ResultOf } from './operations.ts'
-import type { Tx } from './rows.ts'
+import type { Tx } from './tx.ts'
 
 /** The database as the routes see it. */
 export interface Store {

@@ -1,6 +1,6 @@
 import { joined, type Lot } from '#contracts'
 import * as q from './queries.ts'
-import type { Tx } from './rows.ts'
+import type { Tx } from '../store/tx.ts'
 
 /** As many lots as are worked on at once; what is dropped is only read again. */
 const MOST = 32

@@ -2,9 +2,10 @@ import type { KeptFarm, Lot, LotCard } from '#contracts'
 import { readFacts } from '#core/plan'
 import { figuresOf, progressOf, reckon } from '#core/reading'
 import { readBy, type LotHead } from '#core/records'
-import { flowOf } from './pins.ts'
+import { flowOf } from '../anatomies/pins.ts'
+import { selectPin } from '../anatomies/queries.ts'
 import * as q from './queries.ts'
-import type { Tx } from './rows.ts'
+import type { Tx } from '../store/tx.ts'
 
 /**
  * What every lot comes to as the rail shows it, worked out once per revision of the lot and of the farm; made anew at
@@ -35,7 +36,7 @@ export class Cards {
 }
 
 async function cardOf(tx: Tx, lot: Lot, farm: KeptFarm | null): Promise<LotCard> {
-  const { anatomy } = (await q.selectPin(tx, readBy(lot)))!
+  const { anatomy } = (await selectPin(tx, readBy(lot)))!
   const { weighings, commands, facts, packs } = lot
   const { id, tag, species, count, anatomy: hash, createdAt, device, person, rev } = lot
   const state = { count: lot.count, weighings, commands, facts, packs }

@@ -12,8 +12,8 @@ import {
   unheldIn,
   type Correctable,
 } from '#core/records'
-import { hashOfBytes } from './database/shelf.ts'
-import { digestOf } from './store/outcomes.ts'
+import { hashOfBytes } from '../database/shelf.ts'
+import { digestOf } from '../store/outcomes.ts'
 
 const fault = (where: string, reason: string): Issue => issueOf('bundle-damaged', where, { where, reason })
 const damaged = (reason: string) => refuse('bundle-damaged', 'bundle', { where: '', reason })

@@ -1,93 +1,7 @@
-import type { IssuedPaper, KeptFarm, Lot, LotChange, OwnVersion, StoredPlan } from '#contracts'
+import type { Lot, LotChange } from '#contracts'
 import type { Command, Entry, Fact, Group, LotHead, PackWeighing, Weighing } from '#core/records'
-import { heldPin, type Pinned } from './pins.ts'
-import {
-  commandOf,
-  factOf,
-  farmOf,
-  groupOf,
-  lotHeadOf,
-  many,
-  one,
-  ownOf,
-  packOf,
-  paperOf,
-  pinOf,
-  planOf,
-  weighingOf,
-  type Row,
-  type Tx,
-} from './rows.ts'
-
-export async function selectFarm(tx: Tx): Promise<KeptFarm | null> {
-  const row = await one<Row>(tx, 'select * from farm where id = 1')
-  return row && farmOf(row)
-}
-
-export async function upsertFarm(tx: Tx, f: KeptFarm): Promise<void> {
-  await tx.query(
-    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_milli, mince_per, hour, revision)
-     values (1, $1, $2, $3, $4, $5, $6, $7, $8, $9)
-     on conflict (id) do update set name = $1, currency = $2, mass_unit = $3, name_set = $4, zone = $5,
-       mince_milli = $6, mince_per = $7, hour = $8, revision = $9`,
-    [f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mince.milli, f.mince.per, f.hour, f.revision],
-  )
-}
-
-/** A pin by its hash. Its body is large, so one that was read before is not read again. */
-export async function selectPin(tx: Tx, hash: string): Promise<Pinned | null> {
-  const held = heldPin(hash)
-  if (held) return held
-  const row = await one<Row>(tx, 'select hash, body from anatomy where hash = $1', [hash])
-  return row && pinOf(row)
-}
-
-export async function insertPin(tx: Tx, hash: string, species: string, body: unknown): Promise<void> {
-  await tx.query('insert into anatomy (hash, species, body) values ($1, $2, $3) on conflict do nothing', [
-    hash,
-    species,
-    JSON.stringify(body),
-  ])
-}
-
-/** Every version of the farm's own additions, oldest first; of one species, or of all. */
-export async function selectOwn(tx: Tx, species: string | null): Promise<OwnVersion[]> {
-  const rows = await many<Row>(
-    tx,
-    'select version, body, at from own_addition where $1::text is null or species = $1 order by species, version',
-    [species],
-  )
-  return rows.map(ownOf)
-}
-
-export async function insertOwn(tx: Tx, own: OwnVersion): Promise<void> {
-  await tx.query('insert into own_addition (species, version, body, at) values ($1, $2, $3, $4)', [
-    own.body.species,
-    own.version,
-    JSON.stringify(own.body),
-    own.at,
-  ])
-}
-
-const PLANS = 'select id, body, at, withdrawn, revision from cut_plan'
-
-/** Every named plan in the order they came, those taken away too. */
-export async function selectPlans(tx: Tx): Promise<StoredPlan[]> {
-  return (await many<Row>(tx, `${PLANS} order by number`)).map(planOf)
-}
-
-export async function selectPlan(tx: Tx, id: string): Promise<StoredPlan | null> {
-  const row = await one<Row>(tx, `${PLANS} where id = $1`, [id])
-  return row && planOf(row)
-}
-
-export async function upsertPlan(tx: Tx, p: StoredPlan): Promise<void> {
-  await tx.query(
-    `insert into cut_plan (id, species, body, at, withdrawn, revision) values ($1, $2, $3, $4, $5, $6)
-     on conflict (id) do update set species = $2, body = $3, withdrawn = $5, revision = $6`,
-    [p.id, p.body.species, JSON.stringify(p.body), p.at, p.withdrawn, p.revision],
-  )
-}
+import { many, one, type Row, type Tx } from '../store/tx.ts'
+import { commandOf, factOf, groupOf, lotHeadOf, packOf, weighingOf } from './rows.ts'
 
 export async function insertLot(tx: Tx, lot: Omit<LotHead, 'count'>): Promise<void> {
   await tx.query(
@@ -117,6 +31,7 @@ export async function takeRevisions(tx: Tx, lot: string, count: number): Promise
 
 const HEADS = `select l.*, (select sum(g.animals)::int from lot_group g where g.lot = l.id and g.parent is null) as count
   from lot l`
+
 const rowsOf = (table: string) =>
   `select r.*, g.lot as of_lot from ${table} r join lot_group g on g.id = r.lot_group where g.lot = any($1::uuid[]) order by r.rev`
 
@@ -191,6 +106,7 @@ export async function selectLots(tx: Tx): Promise<Lot[]> {
 }
 
 const ENTRY = 'id, lot_group, rev, at, device, person'
+
 const entryOf = (e: Entry) => [e.id, e.group, e.rev, e.at, e.device, e.person]
 
 export async function insertWeighing(tx: Tx, w: Weighing): Promise<void> {
@@ -222,22 +138,6 @@ export async function insertFact(tx: Tx, f: Fact): Promise<void> {
     `insert into fact (${ENTRY}, corrects, stands, kind, fact) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
     [...entryOf(f), f.corrects, f.stands, f.fact.kind, JSON.stringify(f.fact)],
   )
-}
-
-export async function insertPaper(tx: Tx, p: IssuedPaper): Promise<void> {
-  await tx.query(
-    'insert into paper (id, lot, kind, data, issued_at, share) values ($1, $2, $3, $4, $5, $6)',
-    [p.id, p.lot, p.kind, JSON.stringify(p.data), p.issuedAt, p.share],
-  )
-}
-
-export async function selectPaper(tx: Tx, id: string): Promise<IssuedPaper | null> {
-  const row = await one<Row>(tx, 'select * from paper where id = $1', [id])
-  return row && paperOf(row)
-}
-
-export async function selectPapers(tx: Tx): Promise<IssuedPaper[]> {
-  return (await many<Row>(tx, 'select * from paper order by number')).map(paperOf)
 }
 
 /** A weighing of any lot under this id, to be held against one sent again. */

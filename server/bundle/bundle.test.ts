@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { sayIssue } from '#core/measure'
-import { readBundle } from './bundle.ts'
-import { sealedAs, smallContent, type SmallContent } from './keeping/testing.ts'
+import { readBundle } from './form.ts'
+import { sealedAs, smallContent, type SmallContent } from '../keeping/testing.ts'
 
 const complaints = (text: string): string[] => {
   const out = readBundle(text)

@@ -13,14 +13,15 @@ import {
 } from '#core/plan'
 import { judgePacks, weighedOnly } from '#core/reading'
 import { correctable, readBy, subjectOf, type Decision, type Entry, type NewFact } from '#core/records'
+import { flowOf } from '../anatomies/pins.ts'
+import { insertPin, selectPin } from '../anatomies/queries.ts'
+import { pinBy } from '../anatomies/today.ts'
 import type { Shelf } from '../database/shelf.ts'
-import type { Cards } from './cards.ts'
-import type { Lots } from './lots.ts'
-import { again, kept, missing, refusedFor, stranger, type Kept } from './outcomes.ts'
-import { flowOf } from './pins.ts'
+import type { Beside } from '../store/beside.ts'
+import { missing, refusedFor, stranger, type Kept } from '../store/outcomes.ts'
+import type { Tx } from '../store/tx.ts'
+import { again, kept } from './kept.ts'
 import * as q from './queries.ts'
-import type { Tx } from './rows.ts'
-import { pinBy } from './today.ts'
 
 /** By whom and when something is appended, and to which lot. */
 export interface To {
@@ -29,14 +30,7 @@ export interface To {
   at: string
 }
 
-/** What stands beside the database: attachments, and lots as they were last read and hang on the rail. */
-export interface Beside {
-  shelf: Shelf
-  lots: Lots
-  cards: Cards
-}
-
-const anatomyOf = async (tx: Tx, lot: Lot) => (await q.selectPin(tx, readBy(lot)))!.anatomy
+const anatomyOf = async (tx: Tx, lot: Lot) => (await selectPin(tx, readBy(lot)))!.anatomy
 /** The group a lot's records hang on as long as it is not split. */
 const wholeOf = (lot: Lot) => lot.groups.find((g) => g.parent === null)!
 
@@ -135,7 +129,7 @@ async function checkMove(tx: Tx, lot: Lot, decision: Decision, field: string): P
   const hash = typeof decision.value === 'string' ? decision.value : lot.anatomy
   const pin = await pinBy(tx, hash)
   if (pin?.anatomy.species !== lot.species) return [issueOf('anatomy-unknown', field, {})]
-  await q.insertPin(tx, hash, lot.species, pin.body)
+  await insertPin(tx, hash, lot.species, pin.body)
   const [what] = weighedOnly(await anatomyOf(tx, lot), pin.anatomy, lot)
   return what ? [issueOf('weighed-gone', field, { what })] : []
 }

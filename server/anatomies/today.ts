@@ -1,8 +1,8 @@
 import { ANATOMIES, extendAnatomy, SPECIES, type Anatomy, type Species } from '#core/anatomy'
-import { digestOf } from './outcomes.ts'
+import { digestOf } from '../store/outcomes.ts'
 import { anatomyOf, type Pinned } from './pins.ts'
 import * as q from './queries.ts'
-import type { Tx } from './rows.ts'
+import type { Tx } from '../store/tx.ts'
 
 /** Today's anatomy of a species with the farm's own additions; those that a newer anatomy no longer fits stay out. */
 export async function anatomyOfToday(tx: Tx, species: Species): Promise<Anatomy> {

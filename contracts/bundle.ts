@@ -1,0 +1,22 @@
+import { z } from 'zod'
+import { issuedPaperSchema } from '#core/papers'
+import { keptFarmSchema, lotSchema, ownVersionSchema, storedPlanSchema } from '#core/records'
+
+export const BUNDLE_VERSION = 4
+/** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
+export const bundleSchema = z.object({
+  format: z.literal('ekko-farm'),
+  version: z.literal(BUNDLE_VERSION),
+  digest: z.string(),
+  content: z.object({
+    farm: keptFarmSchema.nullable(),
+    anatomies: z.record(z.string(), z.record(z.string(), z.unknown())),
+    own: z.array(ownVersionSchema),
+    plans: z.array(storedPlanSchema),
+    lots: z.array(lotSchema),
+    papers: z.array(issuedPaperSchema),
+    /** Bytes of what is attached, in base64, by their hash. */
+    attachments: z.record(z.string(), z.base64()),
+  }),
+})
+export type Bundle = z.infer<typeof bundleSchema>

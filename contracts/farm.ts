@@ -1,0 +1,29 @@
+import { z } from 'zod'
+import type { Species } from '#core/anatomy'
+import type { Progress } from '#core/reading'
+import { farmSchema, revisionSchema, type KeptFarm, type LotHead, type StoredPlan } from '#core/records'
+import type { You } from './devices.ts'
+
+/** What is changed in place is sent with the revision it was changed from: another's change is never lost. */
+export const farmChangeSchema = farmSchema.extend({ base: revisionSchema })
+export type FarmChange = z.input<typeof farmChangeSchema>
+
+/** A lot as it hangs on the rail: what it is and how far it has come, worked out where the records are. */
+export interface LotCard extends LotHead {
+  withdrawn: boolean
+  progress: Progress
+}
+/** What a page opens with, of the records. The records of a lot are asked for when it is opened. */
+export interface FarmKept {
+  farm: KeptFarm | null
+  lots: LotCard[]
+  plans: StoredPlan[]
+  /** By species, the anatomy a lot hung now would be read by. */
+  today: Record<Species, string>
+}
+export interface Home extends FarmKept {
+  /** Who the server takes this page for. */
+  you: You
+  /** Names of devices that were let in, by the id they write under. */
+  devices: Record<string, string>
+}

@@ -1,0 +1,13 @@
+import { z } from 'zod'
+import { cutPlanSchema, ownAdditionsSchema, revisionSchema } from '#core/records'
+
+/** Additions as they are sent: `base` is the newest version the page had heard of. */
+export const ownChangeSchema = z.object({ base: revisionSchema, body: ownAdditionsSchema })
+export type OwnChange = z.infer<typeof ownChangeSchema>
+
+export const planChangeSchema = z.object({
+  base: revisionSchema,
+  body: cutPlanSchema,
+  withdrawn: z.boolean(),
+})
+export type PlanChange = z.infer<typeof planChangeSchema>

@@ -1,0 +1,54 @@
+import { BUNDLE_VERSION, type Bundle, type Lot } from '#contracts'
+import { anatomiesOf } from '#core/records'
+import { insertOwn, insertPin, selectOwn, selectPin } from '../anatomies/queries.ts'
+import { selectFarm, upsertFarm } from '../farm/queries.ts'
+import { importLot } from '../lots/operations.ts'
+import { selectHeads, selectLots } from '../lots/queries.ts'
+import { insertPaper, selectPapers } from '../papers/queries.ts'
+import { selectPlans, upsertPlan } from '../plans/queries.ts'
+import type { Beside } from '../store/beside.ts'
+import { digestOf } from '../store/outcomes.ts'
+import type { Tx } from '../store/tx.ts'
+
+/** Hashes of all that was ever attached to a lot, corrected or not: nothing kept is left out of a bundle. */
+const attachedTo = (lots: Lot[]) =>
+  lots.flatMap((l) => l.facts.flatMap(({ fact }) => (fact.kind === 'attachment' ? [fact.hash] : [])))
+
+export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Promise<Bundle> {
+  const lots = await selectLots(tx)
+  const anatomies: Bundle['content']['anatomies'] = {}
+  for (const hash of new Set(lots.flatMap(anatomiesOf)))
+    anatomies[hash] = (await selectPin(tx, hash))!.body as Record<string, unknown>
+  const attachments = Object.fromEntries(
+    [...new Set(attachedTo(lots))].map((hash) => [hash, shelf.read(hash).toString('base64')]),
+  )
+  const content = {
+    farm: await selectFarm(tx),
+    anatomies,
+    own: await selectOwn(tx, null),
+    plans: await selectPlans(tx),
+    lots,
+    papers: await selectPapers(tx),
+    attachments,
+  }
+  return { format: 'ekko-farm', version: BUNDLE_VERSION, digest: digestOf(content), content }
+}
+
+/** Fills an empty database from a checked bundle; refuses one that already holds a farm or lots. */
+export async function importBundle(
+  tx: Tx,
+  { content }: Bundle,
+  { shelf }: Beside,
+): Promise<{ result: 'kept' | 'occupied' }> {
+  if ((await selectFarm(tx)) || (await selectHeads(tx)).length > 0) return { result: 'occupied' }
+  for (const [hash, bytes] of Object.entries(content.attachments))
+    shelf.keep(hash, Buffer.from(bytes, 'base64'))
+  if (content.farm) await upsertFarm(tx, content.farm)
+  for (const [hash, body] of Object.entries(content.anatomies))
+    await insertPin(tx, hash, String(body.species), body)
+  for (const own of content.own) await insertOwn(tx, own)
+  for (const plan of content.plans) await upsertPlan(tx, plan)
+  for (const lot of content.lots) await importLot(tx, lot)
+  for (const p of content.papers) await insertPaper(tx, p)
+  return { result: 'kept' }
+}

@@ -1,0 +1,33 @@
+import { toString as drawn } from 'qrcode'
+import { Codes, type OpenCode } from './codes.ts'
+import { ALONE, type Network } from './network.ts'
+import { devicesIn, Registry } from './registry.ts'
+
+/** Who may ask anything of this server, and how it is reached. */
+export interface Access {
+  registry: Registry
+  codes: Codes
+  network: Network
+}
+
+/** Who may come in, by what lies in a data folder: only this machine, unless a network is named. */
+export const accessTo = (folder: string, now: () => Date, network: Network = ALONE): Access => ({
+  registry: new Registry(devicesIn(folder), now),
+  codes: new Codes(now),
+  network,
+})
+
+/** A link a device opens to be let in: the code stays behind the #, so that no server or log sees it in an address. */
+export const linkOf = (address: string, { code }: OpenCode) => `${address}/#${code}`
+
+/** How other devices of the network reach this one, with a code for the first of them. */
+export async function howToCome({ network, codes }: Access): Promise<string> {
+  const [first, ...others] = network.addresses()
+  if (!first) return 'This machine is on no network now: other devices cannot reach it.'
+  const open = codes.make(false)
+  return [
+    `Other devices on this network open ${[first, ...others].join(' or ')}`,
+    `and are let in with the code ${open.code}, once, until ${open.until.toLocaleTimeString()}. New codes are made under Farm.`,
+    await drawn(linkOf(first, open), { type: 'utf8' }),
+  ].join('\n')
+}

@@ -1,0 +1,204 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { v7 as uuid } from 'uuid'
+import { afterAll, beforeEach, describe, expect, it } from 'vitest'
+import type { Code, Devices, Home, Lot, Problem } from '#contracts'
+import { DEVICE_HEADER } from '#contracts'
+import { accessTo } from './access.ts'
+import type { Access } from './access.ts'
+import { network } from './network.ts'
+import { devicesIn, Registry } from './registry.ts'
+import {
+  appendBody,
+  FARM,
+  factBody,
+  lotBody,
+  newFolder,
+  openTestApi,
+  packBody,
+  takePath,
+} from '../testing.ts'
+
+const BARN = 'barn.test:4310'
+let time = Date.parse('2026-11-02T12:00:00Z')
+const now = () => new Date(time)
+let test: Awaited<ReturnType<typeof openTestApi>>
+let access: Access
+let folder: string
+const opened: (typeof test)[] = []
+beforeEach(async () => {
+  folder = newFolder()
+  access = accessTo(
+    folder,
+    now,
+    network(() => 4310, ['barn.test']),
+  )
+  test = await openTestApi({ access, now })
+  opened.push(test)
+  await test.api.put('/api/farm').send(FARM).expect(200)
+})
+afterAll(async () => {
+  for (const t of opened) await t.store.close()
+})
+
+const makeCode = async (floor = false): Promise<Code> =>
+  (await test.api.post('/api/devices/code').send({ floor }).expect(201)).body
+const pair = (code: string, more: object = {}) =>
+  test.api
+    .post('/api/devices/pair')
+    .set('host', BARN)
+    .send({ code, device: uuid(), name: 'Barn tablet', ...more })
+/** Lets a device in; the cookie its browser would keep. */
+async function letIn(floor = false, device = uuid()) {
+  const res = await pair((await makeCode(floor)).code, { device }).expect(201)
+  const cookie = String(res.headers['set-cookie']).split(';')[0]!
+  return { device, cookie, said: String(res.headers['set-cookie']) }
+}
+const devices = async (): Promise<Devices> => (await test.api.get('/api/devices').expect(200)).body
+const asked = (cookie: string, path: string) => test.api.get(path).set('host', BARN).set('cookie', cookie)
+
+describe('who is answered', () => {
+  it('is this machine under its local name, and under the names and numbers of the network only who was let in', async () => {
+    await test.api.get('/api/home').expect(200)
+    const stranger = await test.api.get('/api/home').set('host', BARN).expect(401)
+    expect((stranger.body as Problem).type).toBe('/problems/not-let-in')
+    await test.api.get('/api/home').set('host', 'elsewhere.test').expect(403)
+    await asked('ekko-token=' + 'x'.repeat(43), '/api/home').expect(401)
+  })
+
+  it('is nobody whose page came from elsewhere, token or not', async () => {
+    const { cookie } = await letIn()
+    const from = (origin: string) =>
+      test.api.post('/api/lots').set('host', BARN).set('origin', origin).set('cookie', cookie).send(lotBody())
+    await from('http://evil.test').expect(403)
+    await from(`http://${BARN}`).expect(201)
+  })
+
+  it('refuses every address of the API to who was not let in', async () => {
+    for (const path of ['/bundle', '/copies', '/devices', '/events', '/standing', '/own/hog'])
+      await test.api.get(`/api${path}`).set('host', BARN).expect(401)
+    await test.api.post('/api/devices/code').set('host', BARN).send({ floor: false }).expect(401)
+  })
+})
+
+describe('a code', () => {
+  it('lets one device in, once, with a token that no script reads and no other site sends', async () => {
+    const { code, links } = await makeCode()
+    expect(links.map((l) => l.url)).toContain(`http://barn.test:4310/#${code}`)
+    const res = await pair(code).expect(201)
+    expect(String(res.headers['set-cookie'])).toMatch(/HttpOnly/)
+    expect(String(res.headers['set-cookie'])).toMatch(/SameSite=Strict/)
+    await pair(code).expect(422)
+    expect((await devices()).devices.map((d) => d.name)).toEqual(['Barn tablet'])
+  })
+
+  it('is over after ten minutes, and when another is made', async () => {
+    const first = await makeCode()
+    const second = await makeCode()
+    if (first.code !== second.code) await pair(first.code).expect(422)
+    time += 10 * 60_000
+    expect((await devices()).code).toBeNull()
+    await pair(second.code).expect(422)
+  })
+
+  it('cannot be guessed: after five wrong ones even the right one waits', async () => {
+    const { code } = await makeCode()
+    const wrong = code === '000000' ? '000001' : '000000'
+    for (let i = 0; i < 5; i++) await pair(wrong).expect(422)
+    const res = await pair(code).expect(429)
+    expect((res.body as Problem).title).toMatch(/Too many wrong codes/)
+    expect(Number(res.headers['retry-after'])).toBeGreaterThan(0)
+    expect((await devices()).devices).toEqual([])
+  })
+})
+
+describe('a token', () => {
+  it('is worth nothing once its device is withdrawn, and the device hears why', async () => {
+    const { device, cookie } = await letIn()
+    await asked(cookie, '/api/home').expect(200)
+    await test.api.delete(`/api/devices/${device}`).expect(204)
+    const res = await asked(cookie, '/api/home').expect(401)
+    expect(res.body).toMatchObject({
+      type: '/problems/withdrawn',
+      title: expect.stringContaining('Barn tablet'),
+    })
+    expect((await devices()).devices[0]!.withdrawn).toBe(now().toISOString())
+  })
+
+  it('of before is worth nothing after the device was let in again', async () => {
+    const first = await letIn()
+    await test.api.delete(`/api/devices/${first.device}`).expect(204)
+    const again = await letIn(false, first.device)
+    await asked(first.cookie, '/api/home').expect(401)
+    await asked(again.cookie, '/api/home').expect(200)
+    expect((await devices()).devices).toHaveLength(1)
+  })
+
+  it('lies nowhere as it is, and outlives a restart', async () => {
+    const { device, cookie } = await letIn()
+    expect(readFileSync(devicesIn(folder), 'utf8')).not.toContain(cookie.split('=')[1]!)
+    const after = new Registry(devicesIn(folder), now)
+    expect(after.of(cookie.split('=')[1]!)?.id).toBe(device)
+  })
+
+  it('is not believed from a list that cannot be read: that lies aside, and the start says so', () => {
+    writeFileSync(devicesIn(folder), '{"version":1,"devices":[{"id"')
+    const after = new Registry(devicesIn(folder), now)
+    expect(after.list()).toEqual([])
+    expect(after.damaged).toMatch(/let in again/)
+    expect(new Registry(devicesIn(folder), now).damaged).toBeNull()
+  })
+})
+
+describe('what a device writes', () => {
+  it('bears its own id, whatever its page says', async () => {
+    const { device, cookie } = await letIn()
+    const body = lotBody()
+    const res = await test.api
+      .post('/api/lots')
+      .set('host', BARN)
+      .set('cookie', cookie)
+      .set(DEVICE_HEADER, uuid())
+      .send(body)
+      .expect(201)
+    expect((res.body as Lot).device).toBe(device)
+    const home: Home = (await asked(cookie, '/api/home')).body
+    expect(home.devices[device]).toBe('Barn tablet')
+    expect(home.you).toEqual({ machine: false, device, name: 'Barn tablet', floor: false })
+  })
+
+  it('on the floor is weights, packs, ticks and the card; nothing else', async () => {
+    const lot: Lot = (await test.api.post('/api/lots').send(lotBody()).expect(201)).body
+    const { device, cookie } = await letIn(true)
+    const post = (path: string, body: object) =>
+      test.api.post(`/api${path}`).set('host', BARN).set('cookie', cookie).send(body)
+    await asked(cookie, `/api/lots/${lot.id}`).expect(200)
+    await post(`/lots/${lot.id}/packs`, packBody('bacon', 2)).expect(200)
+    await post(`/lots/${lot.id}/facts`, { facts: [factBody({ kind: 'tick', of: 'x' as never })] }).expect(
+      (r) => expect(r.status).not.toBe(403),
+    )
+    const barred = [
+      post(`/lots/${lot.id}/decisions`, appendBody(lot.rev, takePath('loin', 'loin-chops'))),
+      post(`/lots/${lot.id}/facts`, {
+        facts: [factBody({ kind: 'cost', label: 'Feed', amount: 100 as never })],
+      }),
+      post(`/lots/${lot.id}/papers`, { id: uuid(), kind: 'price-list', share: null }),
+      post('/lots', lotBody()),
+      post('/devices/code', { floor: false }),
+      asked(cookie, '/api/bundle'),
+      asked(cookie, '/api/devices'),
+    ]
+    for (const res of await Promise.all(barred))
+      expect([res.status, (res.body as Problem).type]).toEqual([403, '/problems/floor-only'])
+    await test.api.put(`/api/devices/${device}`).send({ name: 'Barn tablet', floor: false }).expect(204)
+    await post(`/lots/${lot.id}/decisions`, appendBody(lot.rev + 1, takePath('loin', 'loin-chops'))).expect(
+      200,
+    )
+  })
+
+  it('is told that a name is missing or too long, at its field', async () => {
+    const { code } = await makeCode()
+    const res = await pair(code, { name: ' ' }).expect(400)
+    expect((res.body as Problem).errors![0]!.field).toBe('name')
+    await pair(code).expect(201)
+  })
+})

@@ -1,0 +1,129 @@
+import { createHash, randomBytes } from 'node:crypto'
+import { dirname, join } from 'node:path'
+import { z } from 'zod'
+import { hashSchema, type Device, type DeviceChange } from '#contracts'
+import { idSchema, lineSchema } from '#core/records'
+import { realDisk, type Disk } from '../database/disk.ts'
+
+const instant = z.iso.datetime()
+const keptSchema = z.object({
+  version: z.literal(1),
+  devices: z.array(
+    z.object({
+      id: idSchema,
+      name: lineSchema(40),
+      floor: z.boolean(),
+      since: instant,
+      seen: instant.nullable(),
+      withdrawn: instant.nullable(),
+      /** SHA-256 of its token: whoever reads this file cannot come in with it. */
+      token: hashSchema,
+    }),
+  ),
+})
+type Kept = z.infer<typeof keptSchema>['devices'][number]
+
+const HOUR_MS = 3_600_000
+const digest = (token: string) => createHash('sha256').update(token).digest('hex')
+const shown = ({ token: _, ...device }: Kept): Device => device
+
+/** Where the devices of a data folder are kept. */
+export const devicesIn = (folder: string) => join(folder, 'devices.json')
+
+/**
+ * Devices that were let in, and by which token. They lie beside the records and not in them: who may come in belongs to
+ * this machine, and a copy brought back must not let a withdrawn device in again.
+ */
+export class Registry {
+  #devices: Kept[] = []
+  readonly #path: string
+  readonly #disk: Disk
+  readonly #now: () => Date
+  /** Said at the start, where what was kept could not be read. */
+  readonly damaged: string | null = null
+
+  constructor(path: string, now: () => Date, disk: Disk = realDisk) {
+    this.#path = path
+    this.#now = now
+    this.#disk = disk
+    if (!disk.exists(path)) return
+    const read = keptOf(disk.read(path).toString('utf8'))
+    if (read) this.#devices = read.devices
+    else {
+      const aside = `${path}.unreadable-${now().getTime()}`
+      disk.rename(path, aside)
+      this.damaged = `The list of devices could not be read; it lies as ${aside}. Every device must be let in again.`
+    }
+  }
+
+  list(): Device[] {
+    return this.#devices.map(shown)
+  }
+
+  /** Names of all that were ever let in, by the id they write under. */
+  names(): Record<string, string> {
+    return Object.fromEntries(this.#devices.map((d) => [d.id, d.name]))
+  }
+
+  /** Whose token this is, withdrawn or not; null for one that nobody has. */
+  of(token: string): Device | null {
+    const hash = digest(token)
+    const found = this.#devices.find((d) => d.token === hash)
+    return found ? shown(found) : null
+  }
+
+  /** Lets a device in, or in again under a new token: the one it had is worth nothing from then on. */
+  letIn({ device, name, floor }: { device: string; name: string; floor: boolean }): string {
+    const token = randomBytes(32).toString('base64url')
+    const at = this.#now().toISOString()
+    const held = this.#devices.find((d) => d.id === device)
+    const next = {
+      ...{ id: device, name, floor, withdrawn: null, seen: at, token: digest(token) },
+      since: held?.since ?? at,
+    }
+    this.#keep([...this.#devices.filter((d) => d !== held), next])
+    return token
+  }
+
+  change(id: string, change: DeviceChange): boolean {
+    return this.#set(id, change)
+  }
+
+  withdraw(id: string): boolean {
+    return this.#set(id, { withdrawn: this.#now().toISOString() })
+  }
+
+  /** Noted to the hour, so that asking costs no writing. */
+  seen(id: string): void {
+    const held = this.#devices.find((d) => d.id === id)
+    const now = this.#now()
+    if (held?.seen && now.getTime() - Date.parse(held.seen) < HOUR_MS) return
+    this.#set(id, { seen: now.toISOString() })
+  }
+
+  #set(id: string, change: Partial<Kept>): boolean {
+    const held = this.#devices.find((d) => d.id === id)
+    if (!held) return false
+    this.#keep(this.#devices.map((d) => (d === held ? { ...d, ...change } : d)))
+    return true
+  }
+
+  /** The file is whole and flushed before it takes its name; only then is it so. */
+  #keep(devices: Kept[]): void {
+    const aside = `${this.#path}.aside`
+    this.#disk.write(aside, JSON.stringify({ version: 1, devices }, null, 1))
+    this.#disk.flush(aside)
+    this.#disk.rename(aside, this.#path)
+    this.#disk.flush(dirname(this.#path))
+    this.#devices = devices
+  }
+}
+
+function keptOf(text: string): z.infer<typeof keptSchema> | null {
+  try {
+    const read = keptSchema.safeParse(JSON.parse(text))
+    return read.success ? read.data : null
+  } catch {
+    return null
+  }
+}

@@ -1,0 +1,29 @@
+import { keptFarmSchema, type KeptFarm } from '#core/records'
+import { one, type Row, type Tx } from '../store/tx.ts'
+
+const farmOf = (r: Row): KeptFarm =>
+  keptFarmSchema.parse({
+    name: r.name,
+    currency: r.currency,
+    massUnit: r.mass_unit,
+    nameSet: r.name_set,
+    zone: r.zone,
+    mince: { milli: Number(r.mince_milli), per: r.mince_per },
+    hour: Number(r.hour),
+    revision: r.revision,
+  })
+
+export async function selectFarm(tx: Tx): Promise<KeptFarm | null> {
+  const row = await one<Row>(tx, 'select * from farm where id = 1')
+  return row && farmOf(row)
+}
+
+export async function upsertFarm(tx: Tx, f: KeptFarm): Promise<void> {
+  await tx.query(
+    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_milli, mince_per, hour, revision)
+     values (1, $1, $2, $3, $4, $5, $6, $7, $8, $9)
+     on conflict (id) do update set name = $1, currency = $2, mass_unit = $3, name_set = $4, zone = $5,
+       mince_milli = $6, mince_per = $7, hour = $8, revision = $9`,
+    [f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mince.milli, f.mince.per, f.hour, f.revision],
+  )
+}

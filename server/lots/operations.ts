@@ -1,0 +1,65 @@
+import type { Author, Lot, LotCard, LotChange, NewLot } from '#contracts'
+import { insertPin } from '../anatomies/queries.ts'
+import { todaysPin } from '../anatomies/today.ts'
+import { selectFarm } from '../farm/queries.ts'
+import type { Beside } from '../store/beside.ts'
+import type { Kept } from '../store/outcomes.ts'
+import type { Tx } from '../store/tx.ts'
+import { again, kept } from './kept.ts'
+import * as q from './queries.ts'
+
+/** A lot as it hangs on the rail; null where there is none. */
+export async function card(tx: Tx, id: string, { cards }: Beside): Promise<LotCard | null> {
+  const head = await q.selectHead(tx, id)
+  return head && (await cards.of(tx, [head], await selectFarm(tx)))[0]!
+}
+
+/** What was added to a lot since a revision; null where there is no such lot, or it never was that far. */
+export async function lotSince(
+  tx: Tx,
+  { id, since }: { id: string; since: number },
+): Promise<LotChange | null> {
+  const head = await q.selectHead(tx, id)
+  return head && since <= head.rev ? q.selectChange(tx, id, since, head.rev) : null
+}
+
+/** Hangs a new lot and pins it to the anatomy of today. */
+export async function hangLot(
+  tx: Tx,
+  { lot, by, at }: { lot: NewLot; by: Author; at: string },
+): Promise<Kept> {
+  const held = await q.selectLot(tx, lot.id)
+  if (held) {
+    const { id, tag, species, count } = held
+    return again(tx, id, 0, { id, tag, species, count }, lot)
+  }
+  const { hash, anatomy } = await todaysPin(tx, lot.species)
+  await insertPin(tx, hash, anatomy.species, anatomy)
+  await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at, rev: 0, ...by })
+  await q.insertGroup(tx, lot.id, {
+    id: lot.id,
+    parent: null,
+    animals: lot.count,
+    rev: 0,
+    at,
+    ...by,
+  })
+  return kept(tx, lot.id, 0)
+}
+
+/** A lot with every row as it was kept, revisions and all. */
+export async function importLot(tx: Tx, lot: Lot): Promise<void> {
+  await q.insertLot(tx, lot)
+  for (const g of lot.groups) await q.insertGroup(tx, lot.id, g)
+  await importRows(tx, lot)
+}
+
+export async function importRows(
+  tx: Tx,
+  lot: Pick<Lot, 'weighings' | 'packs' | 'commands' | 'facts'>,
+): Promise<void> {
+  for (const w of lot.weighings) await q.insertWeighing(tx, w)
+  for (const p of lot.packs) await q.insertPack(tx, p)
+  for (const c of lot.commands) await q.insertCommand(tx, c)
+  for (const f of lot.facts) await q.insertFact(tx, f)
+}

@@ -1,0 +1,71 @@
+import {
+  commandSchema,
+  factSchema,
+  groupSchema,
+  lotHeadSchema,
+  packSchema,
+  weighingSchema,
+  type Command,
+  type Fact,
+  type Group,
+  type LotHead,
+  type PackWeighing,
+  type Weighing,
+} from '#core/records'
+import { correction, entry, instant, shown, type Row } from '../store/tx.ts'
+
+export const weighingOf = (r: Row): Weighing =>
+  weighingSchema.parse({
+    ...entry(r),
+    ...correction(r),
+    stage: r.stage,
+    basis: r.basis,
+    source: r.source,
+    shown: shown(r),
+    grams: Number(r.grams),
+  })
+
+export const packOf = (r: Row): PackWeighing =>
+  packSchema.parse({
+    ...entry(r),
+    ...correction(r),
+    cut: r.cut,
+    shown: shown(r),
+    grams: Number(r.grams),
+    packs: r.packs,
+  })
+
+export const commandOf = (r: Row): Command =>
+  commandSchema.parse({
+    ...entry(r),
+    batch: r.batch,
+    undoes: r.undoes,
+    redoes: r.redoes,
+    decision: r.decision,
+  })
+
+export const factOf = (r: Row): Fact => factSchema.parse({ ...entry(r), ...correction(r), fact: r.fact })
+
+export const groupOf = (r: Row): Group =>
+  groupSchema.parse({
+    id: r.id,
+    rev: Number(r.rev),
+    at: instant(r.at),
+    device: r.device,
+    person: r.person,
+    parent: r.parent,
+    animals: r.animals,
+  })
+
+export const lotHeadOf = (r: Row): LotHead =>
+  lotHeadSchema.parse({
+    id: r.id,
+    tag: r.tag,
+    species: r.species,
+    count: r.count,
+    anatomy: r.anatomy,
+    createdAt: instant(r.created_at),
+    device: r.device,
+    person: r.person,
+    rev: Number(r.rev),
+  })

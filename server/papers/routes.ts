@@ -1,0 +1,52 @@
+import { Router } from 'express'
+import same from 'fast-deep-equal'
+import { askedPaperSchema, type IssuedPaper } from '#contracts'
+import { readBy } from '#core/records'
+import { notFound, parsed, taken } from '../problem.ts'
+import { idOf, refusedIn, type Served } from '../served.ts'
+import { askedOf } from './operations.ts'
+
+/** Papers as they were issued, and their forms. */
+export function paperRoutes({ store, papers, now }: Served): Router {
+  const api = Router()
+  api.post('/lots/:id/papers', async (req, res) => {
+    const lotId = idOf(req.params.id, 'lot')
+    const { id, kind, share } = parsed(askedPaperSchema, req.body)
+    const asked = { id, lot: lotId, kind, share }
+    const held = await store.run('paper', id)
+    if (held) {
+      if (!same(askedOf(held), asked)) throw taken({ held: askedOf(held), sent: asked })
+      return void res.status(201).json(held)
+    }
+    const farm = await store.run('farm', undefined)
+    const lot = await store.run('lot', lotId)
+    if (!lot || !farm) throw notFound('lot')
+    const { anatomy } = (await store.run('pin', readBy(lot)))!
+    const issuedAt = now().toISOString()
+    const drawn = await papers.draw({ kind, share, farm, lot, anatomy, at: issuedAt })
+    if (!drawn.ok) throw await refusedIn(store, drawn.issues)
+    const paper: IssuedPaper = { ...asked, data: { ...drawn.value }, issuedAt }
+    const out = await store.run('keepPaper', paper)
+    if (out.result === 'taken') throw taken(out)
+    res.status(201).json(out.paper)
+  })
+
+  api.get('/papers/:name', async (req, res) => {
+    const [id, ending] = String(req.params.name).split('.')
+    const paper = await store.run('paper', idOf(id, 'paper'))
+    if (!paper) throw notFound('paper')
+    const { kind, data } = paper
+    const fileName = `${kind}-${String(data.lot).replaceAll(/[^\p{L}\p{N}-]+/gu, '-')}-${String(data.date)}`
+    if (ending === 'pdf')
+      res
+        .type('pdf')
+        .attachment(`${fileName}.pdf`)
+        .send(Buffer.from(await papers.pdf(paper)))
+    else {
+      const csv = ending === 'csv' ? await papers.csv(paper) : null
+      if (csv === null) throw notFound('form of this paper')
+      res.attachment(`${fileName}.csv`).type('text/csv').send(csv)
+    }
+  })
+  return api
+}
