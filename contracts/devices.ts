@@ -1,8 +1,6 @@
 import { z } from 'zod'
 import { idSchema, lineSchema } from '#core/records'
-
-/** Digits of the code a new device is let in by: short enough to type with a wet thumb. */
-export const CODE_DIGITS = 6
+import { CODE_DIGITS } from './wire.ts'
 
 export const codeAskedSchema = z.object({
   /** The device may do what is done on the cutting floor, and nothing else. */

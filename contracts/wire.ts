@@ -7,6 +7,9 @@ export const DEVICE_HEADER = 'x-ekko-device'
 /** Which build of the pages the server serves: a page of another one is told to load itself anew. */
 export const BUILD_HEADER = 'x-ekko-build'
 
+/** Digits of the code a new device is let in by: short enough to type with a wet thumb. */
+export const CODE_DIGITS = 6
+
 /**
  * A lot with what was added to it. One that comes twice or late adds nothing; null where something between was missed:
  * then what came after the lot's own revision is asked for.

@@ -23,7 +23,7 @@ export interface Running {
 }
 
 export function running(
-  options: { demo?: boolean; viewport?: { width: number; height: number } } = {},
+  options: { demo?: boolean; viewport?: { width: number; height: number }; flags?: string[] } = {},
 ): Running {
   const state = { folder: newFolder(), errors: [] as string[], ids: {} } as unknown as Running
   const viewport = options.viewport ?? { width: 1280, height: 800 }
@@ -49,12 +49,12 @@ export function running(
   const start = async () => {
     // Started again it has the address it had: an open page goes on, with what it holds.
     const port = state.url ? ['--port', new URL(state.url).port] : []
-    state.server = startServer(['--data', state.folder, ...port])
+    state.server = startServer(['--data', state.folder, ...port, ...(options.flags ?? [])])
     state.url = await state.server.url
   }
   state.restart = async (how) => {
     const gone = new Promise((resolve) => state.server.child.on('exit', resolve))
-    if (state.server.child.exitCode === null) {
+    if (state.server.child.exitCode === null && state.server.child.signalCode === null) {
       state.server.child.kill(how)
       await gone
     }

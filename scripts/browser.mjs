@@ -60,7 +60,7 @@ export function startServer(args, node = []) {
   })
   const stop = () =>
     new Promise((resolve) => {
-      if (child.exitCode !== null) return resolve(child.exitCode)
+      if (child.exitCode !== null || child.signalCode !== null) return resolve(child.exitCode)
       child.on('exit', resolve)
       child.kill('SIGTERM')
     })

@@ -73,6 +73,9 @@ export function createApp({
         },
       },
       strictTransportSecurity: false,
+      // Means nothing over plain HTTP but a complaint on every page a second device opens.
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
     }),
   )
   app.use(onlyOwnPages(access.network))

@@ -36,19 +36,25 @@ export class Bell {
 
   /** Tells a device nothing more. */
   hush(device: string): void {
-    for (const [res, of] of this.#listeners) if (of === device) res.end()
+    for (const [res, of] of this.#listeners) if (of === device) this.#letGo(res, () => res.end())
+  }
+
+  /** Off the list before its stream ends: what is said next must not be written to it. */
+  #letGo(res: Response, end: () => void): void {
+    this.#listeners.delete(res)
+    end()
   }
 
   /** A reader that takes nothing for long is let go: it opens anew and asks what it missed. */
   #say(text: string): void {
     for (const res of this.#listeners.keys()) {
-      if (res.writableLength > 64 * 1024) res.destroy()
+      if (res.writableLength > 64 * 1024) this.#letGo(res, () => res.destroy())
       else res.write(text)
     }
   }
 
   close(): void {
     clearInterval(this.#heart)
-    for (const res of this.#listeners.keys()) res.end()
+    for (const res of this.#listeners.keys()) this.#letGo(res, () => res.end())
   }
 }

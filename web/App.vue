@@ -3,13 +3,24 @@ import Button from 'primevue/button'
 import Toast from 'primevue/toast'
 import { useToast } from 'primevue/usetoast'
 import { defineAsyncComponent, onMounted, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import AsideNote from './frame/AsideNote.vue'
 import StandingNote from './frame/StandingNote.vue'
+import { barred } from './state/api.ts'
 import { useFarm } from './state/farm.ts'
+import { floorPage } from './stations/registry.ts'
 
+const LetIn = defineAsyncComponent(() => import('./frame/LetIn.vue'))
 const ConflictDialog = defineAsyncComponent(() => import('./frame/ConflictDialog.vue'))
 const store = useFarm()
 const toast = useToast()
+const route = useRoute()
+const router = useRouter()
+// What a device of the floor may not open leads to what it may.
+watch(
+  () => store.isFloor && floorPage(route.name),
+  (name) => name && void router.replace({ name, params: route.params }),
+)
 onMounted(() => store.listen())
 watch(
   () => store.refusal,
@@ -23,7 +34,8 @@ watch(
 
 <template>
   <a class="skip" href="#main">Skip to the page</a>
-  <div v-if="store.state === 'loading'" class="wait" role="status">
+  <LetIn v-if="barred" />
+  <div v-if="store.state === 'loading' || (barred && store.state === 'failed')" class="wait" role="status">
     <div class="beam" />
     <p>Opening the farm’s records…</p>
   </div>
@@ -37,14 +49,14 @@ watch(
     </p>
     <Button label="Try again" icon="pi pi-refresh" @click="store.load()" />
   </div>
-  <template v-else>
+  <div v-else :inert="!!barred">
     <StandingNote />
     <AsideNote />
     <!-- A lot's frame is its own: what was picked in one animal means nothing in another. -->
     <RouterView v-slot="{ Component, route }">
       <component :is="Component" :key="String(route.params.id ?? '')" />
     </RouterView>
-  </template>
+  </div>
   <ConflictDialog v-if="store.conflict" />
   <Toast position="bottom-left" />
 </template>

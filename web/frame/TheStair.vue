@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import type { StageFigure } from '#core/reading'
 import { useLot } from '../state/lot.ts'
-import { stationOf, STATIONS } from '../stations/registry.ts'
+import { FLOOR_STATIONS, stationOf, STATIONS } from '../stations/registry.ts'
+import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
 import CoverFlag from './CoverFlag.vue'
 
@@ -16,6 +17,8 @@ const STEPS: { id: StageFigure['id']; word: string; station: string; empty: stri
 ]
 const route = useRoute()
 const { reading } = useLot()
+const store = useFarm()
+const stations = computed(() => STATIONS.filter((s) => !store.isFloor || FLOOR_STATIONS.includes(s.id)))
 const words = useWords()
 const stages = computed(() =>
   STEPS.map((step) => ({ ...step, figure: reading.value?.stages.find((s) => s.id === step.id) ?? null })),
@@ -71,7 +74,7 @@ const lost = (i: number) => {
   </nav>
   <nav class="stations" aria-label="Stations">
     <RouterLink
-      v-for="s in STATIONS"
+      v-for="s in stations"
       :key="s.id"
       :to="{ name: s.id }"
       class="flag"

@@ -47,13 +47,13 @@ const listed = computed(() => {
       <h1>{{ store.farm?.name ?? 'Your farm' }}</h1>
       <SaveState />
       <span style="flex: 1" />
-      <RouterLink v-if="store.farm" :to="{ name: 'new' }"
+      <RouterLink v-if="store.farm && !store.isFloor" :to="{ name: 'new' }"
         ><Button label="Hang a new lot" icon="pi pi-plus" tabindex="-1"
       /></RouterLink>
-      <RouterLink v-if="store.farm" :to="{ name: 'cuts' }" class="place-link"
+      <RouterLink v-if="store.farm && !store.isFloor" :to="{ name: 'cuts' }" class="place-link"
         ><i class="pi pi-book" aria-hidden="true" /> Cuts</RouterLink
       >
-      <RouterLink v-if="store.farm" :to="{ name: 'farm' }" class="place-link"
+      <RouterLink v-if="store.farm && !store.isFloor" :to="{ name: 'farm' }" class="place-link"
         ><i class="pi pi-home" aria-hidden="true" /> Farm</RouterLink
       >
     </header>
@@ -139,7 +139,7 @@ const listed = computed(() => {
       </table>
       <p v-if="listed.length === 0" class="muted">No lot or station is called “{{ wanted }}”.</p>
     </section>
-    <details v-if="withdrawn.length > 0" class="off">
+    <details v-if="withdrawn.length > 0 && !store.isFloor" class="off">
       <summary>Taken off the rail ({{ withdrawn.length }})</summary>
       <ul>
         <li v-for="l in withdrawn" :key="l.id" class="row">

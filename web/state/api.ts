@@ -22,6 +22,9 @@ function hearBuild(now: string | null) {
   isOutdated.value = build !== now
 }
 
+/** Why the server does not let this device in, while it does not. */
+export const barred = ref<Problem | null>(null)
+
 async function answerOf<T>(path: string, init: RequestInit): Promise<Answer<T>> {
   let res: Response
   try {
@@ -37,6 +40,7 @@ async function answerOf<T>(path: string, init: RequestInit): Promise<Answer<T>> 
   const answer: unknown = await res.json()
   if (res.ok) return { kind: 'ok', body: answer as T }
   const problem = answer as Problem
+  if (res.status === 401) barred.value = problem
   if (LATER.has(res.status)) return { kind: 'unreachable', why: sayProblem(problem) }
   return { kind: 'problem', problem }
 }

@@ -12,10 +12,12 @@ import type {
   Rung,
   Standing,
   StoredPlan,
+  You,
 } from '#contracts'
 import type { CutPlan } from '#core/records'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 import { ME } from './device.ts'
+import { listenWith } from './ear.ts'
 import { outbox, type Pending } from './queue.ts'
 
 export interface OpenConflict {
@@ -46,6 +48,9 @@ export const useFarm = defineStore('farm', () => {
   const conflict = ref<OpenConflict | null>(null)
   const refusal = ref<string | null>(null)
   const standing = ref<Standing | null>(null)
+  /** Who the server takes this page for, and names of devices that wrote here. */
+  const you = ref<You | null>(null)
+  const names = shallowRef<Home['devices']>({})
   let keeper: LotsKeeper | null = null
 
   /** Lots of which more was written than their card says; asked for when the rail is looked at. */
@@ -80,6 +85,8 @@ export const useFarm = defineStore('farm', () => {
     farm.value = answer.body.farm
     plans.value = answer.body.plans
     today.value = answer.body.today
+    you.value = answer.body.you
+    names.value = answer.body.devices
     cards.value = new Map(answer.body.lots.map((l) => [l.id, markRaw(l)]))
     stale.value = new Set()
     state.value = 'ready'
@@ -117,13 +124,11 @@ export const useFarm = defineStore('farm', () => {
 
   /** Opens the ear for other windows, and then the farm: nothing that is said in between is missed. */
   function listen() {
-    const source = new EventSource('/api/events')
-    source.onmessage = (event) => hear(JSON.parse(String(event.data)) as Rung)
-    source.onopen = () => void catchUp()
-    source.onerror = () => state.value !== 'ready' && void load()
-    // A machine that slept or lost its network may hold a stream that is dead and does not know it.
-    window.addEventListener('online', () => void catchUp())
-    document.addEventListener('visibilitychange', () => document.hidden || void catchUp())
+    listenWith({
+      hear,
+      opened: () => void catchUp(),
+      lost: (closed) => (closed || state.value !== 'ready') && void load(),
+    })
     void queue.resume()
   }
 
@@ -171,6 +176,10 @@ export const useFarm = defineStore('farm', () => {
 
   return {
     farm,
+    you,
+    names,
+    /** A device of the cutting floor: it follows the card, weighs and packs. */
+    isFloor: computed(() => !!you.value && !you.value.machine && you.value.floor),
     cards,
     plans,
     today,

@@ -29,6 +29,15 @@ export type StationId = (typeof STATIONS)[number]['id']
 export const stationOf = (name: unknown): StationId =>
   STATIONS.find((s: Station) => s.id === name || (s.views && String(name) in s.views))?.id ?? 'block'
 
+/** What a device of the cutting floor opens: the card and the scale. */
+export const FLOOR_STATIONS: readonly StationId[] = ['block', 'pack']
+const FLOOR_PAGES = new Set(['rail', 'card', 'pack', 'nowhere'])
+/** Where an address leads on such a device; null where it may be opened. */
+export function floorPage(name: unknown): string | null {
+  if (typeof name !== 'string' || FLOOR_PAGES.has(name)) return null
+  return STATIONS.some((s: Station) => s.id === name || (s.views && name in s.views)) ? 'card' : 'rail'
+}
+
 /** Pages of the stations and of their views, below a lot. */
 export const stationRoutes: RouteRecordRaw[] = STATIONS.flatMap((s: Station) => [
   { path: s.id, name: s.id, component: s.page },

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import { singleKeys } from '../../state/keys.ts'
 import CopiesPane from './CopiesPane.vue'
+import DevicesPane from './DevicesPane.vue'
 import FarmForm from './FarmForm.vue'
 
 const saved = ref(false)
@@ -24,11 +25,19 @@ const keys = singleKeys()
       <label class="row"><ToggleSwitch v-model="keys" /> Single-key shortcuts on this device</label>
       <p class="muted">Press ? inside a lot to see them. Undo with Ctrl+Z works either way.</p>
     </section>
-    <CopiesPane />
+    <div class="stack right-side">
+      <DevicesPane />
+      <CopiesPane />
+    </div>
   </main>
 </template>
 
 <style scoped>
+.right-side {
+  gap: 1.6rem;
+  min-width: 0;
+  align-content: start;
+}
 .farm {
   display: grid;
   grid-template-columns: minmax(290px, 1fr) minmax(0, 2.3fr);

@@ -17,7 +17,8 @@ import ReplanPane from './ReplanPane.vue'
 const { lot, read, note, withdraw, factOf } = useReading()
 const words = useWords()
 const store = useFarm()
-const floor = useLocalStorage('ekko-floor', false)
+const mode = useLocalStorage('ekko-floor', false)
+const floor = computed(() => store.isFloor || mode.value)
 const share = ref<Share>(2)
 const SHARE_WORDS: Record<Share, string> = { 1: 'Whole', 2: 'Half', 4: 'Quarter' }
 const shares = SHARES.map((v) => ({ v, w: SHARE_WORDS[v] }))
@@ -60,12 +61,13 @@ function tick(step: CardStep) {
         <span class="muted" data-testid="progress">{{ count }} of {{ steps.length }} steps done</span>
         <span style="flex: 1" />
         <Button
+          v-if="!store.isFloor"
           size="small"
           :outlined="!floor"
           icon="pi pi-expand"
           :label="floor ? 'Leave floor mode' : 'Floor mode'"
           :aria-pressed="floor"
-          @click="floor = !floor"
+          @click="mode = !mode"
         />
         <template v-if="!floor">
           <PaperButtons :lot="lot!.id" place="bench" :share="share">
