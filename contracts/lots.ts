@@ -57,4 +57,6 @@ export interface Clash {
   theirs: Decision | FactBody | null
   /** The fact to correct for who keeps theirs; null for decisions. */
   id: string | null
+  /** The device theirs was said on. */
+  by: string | null
 }

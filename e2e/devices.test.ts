@@ -98,6 +98,30 @@ describe('two devices on one lot', () => {
     await Promise.all([a.context.close(), b.context.close()])
   })
 
+  it('do not undo one another: what another has decided since is shown beside it, and a person says which counts', async () => {
+    const a = await comeIn('Shop tablet')
+    await openLot(run, 'Juniper', 'block')
+    await a.page.goto(`${barn()}/lots/${run.ids.Juniper!}/block`)
+    await a.page.locator('[data-station=block]').waitFor()
+    const here = run.page
+    await way(here, 'loin-grind').press('Enter')
+    await saved(here)
+    await taken(a.page, 'loin-grind')
+    await way(a.page, 'loin-roasts').press('Enter')
+    await saved(a.page)
+    await taken(here, 'loin-roasts')
+    const dialog = here.getByRole('dialog')
+    await here.getByRole('button', { name: 'Undo' }).press('Enter')
+    await dialog.getByText('“Shop tablet” has decided since').waitFor()
+    await dialog.getByRole('button', { name: 'Keep that of Shop tablet' }).press('Enter')
+    await dialog.waitFor({ state: 'detached' })
+    await taken(here, 'loin-roasts')
+    expect(await here.getByRole('button', { name: 'Undo' }).isDisabled()).toBe(true)
+    await a.page.getByRole('button', { name: 'Undo' }).press('Enter')
+    await taken(here, 'loin-grind')
+    await a.context.close()
+  })
+
   it('withdrawn, a device is told so on its open page; what it still held is sent when it is let in again', async () => {
     const a = await comeIn('Lent phone')
     const id = run.ids.Thistle!

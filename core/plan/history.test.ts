@@ -3,6 +3,7 @@ import { UNNAMED, type Author, type Decision, type FactBody } from '#core/record
 import {
   checkUndo,
   conflicts,
+  contestedBy,
   latest,
   nextRedo,
   nextUndo,
@@ -14,9 +15,9 @@ import {
 } from './index.ts'
 import { lineAt, paid, routed } from './testing.ts'
 
-const ME: Author = { device: 'a', person: 'p' }
+const ME: Author = { device: 'a', person: UNNAMED }
 const NEIGHBOUR: Author = { device: 'a', person: 'q' }
-const OTHER: Author = { device: 'b', person: 'p' }
+const OTHER: Author = { device: 'b', person: UNNAMED }
 const path = (target: string, value: string | null, side: 'left' | 'right' = 'left'): Decision => ({
   field: 'path',
   target,
@@ -59,9 +60,9 @@ describe('taking back and bringing back', () => {
   const b = path('leg', 'leg-grind')
   it('gives each field the value it had before the batch, or the usual', () => {
     const log = written(['A', [a]], ['B', [path('loin', 'loin-grind'), b]])
-    expect(nextUndo(log, ME)).toEqual({ batch: 'B', decisions: [a, path('leg', null)] })
+    expect(nextUndo(log, ME)).toMatchObject({ batch: 'B', decisions: [a, path('leg', null)], contested: [] })
     const once = written(['A', [path('loin', 'loin-chops'), a]])
-    expect(nextUndo(once, ME)).toEqual({ batch: 'A', decisions: [path('loin', null)] })
+    expect(nextUndo(once, ME)).toMatchObject({ batch: 'A', decisions: [path('loin', null)] })
   })
   it('what was undone is brought back last first, until something new is decided', () => {
     const log = written(
@@ -71,10 +72,10 @@ describe('taking back and bringing back', () => {
       ['D', [path('loin', null)], undoing('A')],
     )
     expect(nextUndo(log, ME)).toBeNull()
-    expect(nextRedo(log, ME)).toEqual({ batch: 'A', decisions: [a] })
+    expect(nextRedo(log, ME)).toMatchObject({ batch: 'A', decisions: [a] })
     const again = [...log, ...written(['E', [a], redoing('A')]).map((c) => ({ ...c, rev: 9 }))]
     expect(nextUndo(again, ME)!.batch).toBe('A')
-    expect(nextRedo(again, ME)).toEqual({ batch: 'B', decisions: [b] })
+    expect(nextRedo(again, ME)).toMatchObject({ batch: 'B', decisions: [b] })
     const fresh = [...log, ...written(['F', [b]]).map((c) => ({ ...c, rev: 9 }))]
     expect(nextRedo(fresh, ME)).toBeNull()
     expect(nextUndo(fresh, ME)!.batch).toBe('F')
@@ -96,9 +97,30 @@ describe('taking back and bringing back', () => {
     expect(codes(undone, redoing('B'), [b])).toEqual(['redoes undo-not-yours'])
     expect(nextRedo(undone, OTHER)!.batch).toBe('B')
   })
-  it('a batch of which nothing is left is passed over', () => {
-    const log = written(['A', [a]], ['B', [b]], ['C', [path('leg', 'leg-whole')], { by: OTHER }])
-    expect(nextUndo(log, ME)).toEqual({ batch: 'A', decisions: [path('loin', null)] })
+  it('is one person’s on any device, and where nobody is named one device’s', () => {
+    const onTablet: Author = { device: 'b', person: 'q' }
+    const log = written(['A', [a], { by: NEIGHBOUR }], ['B', [b], { by: OTHER }])
+    expect(nextUndo(log, onTablet)!.batch).toBe('A')
+    expect(nextUndo(log, OTHER)!.batch).toBe('B')
+    expect(nextUndo(log, ME)).toBeNull()
+  })
+  it('of a field another decided on since is nobody’s to change unseen: both come back, the rest apart', () => {
+    const log = written(
+      ['A', [path('belly', 'belly-slab')]],
+      ['B', [a, b]],
+      ['C', [path('leg', 'leg-whole')], { by: OTHER }],
+    )
+    const undo = nextUndo(log, ME)!
+    expect(undo).toMatchObject({ batch: 'B', decisions: [path('loin', null)] })
+    expect(undo.contested).toEqual([{ mine: path('leg', null), theirs: log.at(-1) }])
+    const asked = { undoes: 'B', redoes: null }
+    expect(contestedBy(log, asked, [path('loin', null), path('leg', null)], ME)).toEqual(undo.contested)
+    expect(contestedBy(log, asked, undo.decisions, ME)).toEqual([])
+    expect(nextUndo(log, ME, new Set(['B']))!.batch).toBe('A')
+  })
+  it('of a field that already stands as it would be set is no question; a batch of which nothing else is left is passed over', () => {
+    const log = written(['A', [a]], ['B', [b]], ['C', [path('leg', null)], { by: OTHER }])
+    expect(nextUndo(log, ME)).toEqual({ batch: 'A', decisions: [path('loin', null)], contested: [] })
   })
   it('may only take back what is there to take back, whole, and nothing else', () => {
     const log = written(['A', [a, b]])
@@ -128,7 +150,9 @@ describe('two windows', () => {
   it('a page that has heard of a decision is not in conflict with it; one that has not, is', () => {
     const mine = path('loin', 'loin-chops')
     expect(conflicts(log, 2, [mine])).toEqual([])
-    expect(conflicts(log, 1, [mine])).toEqual([{ mine, theirs: path('loin', 'loin-grind'), rev: 2 }])
+    expect(conflicts(log, 1, [mine])).toEqual([
+      { mine, theirs: path('loin', 'loin-grind'), rev: 2, by: OTHER.device },
+    ])
     expect(conflicts(log, 0, [mine], ['B'])).toEqual([])
     expect(conflicts(log, 0, [mine], ['A'])).toHaveLength(1)
   })

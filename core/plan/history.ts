@@ -42,6 +42,8 @@ export interface Conflict {
   mine: Decision
   theirs: Decision
   rev: number
+  /** The device it was taken on. */
+  by: string
 }
 
 /** Decisions that someone else took on the same fields after `base`, with another value; `own` batches are not someone else. */
@@ -55,7 +57,9 @@ export function conflicts(
   return mine.flatMap((d) => {
     const other = last.get(decisionKey(d))
     if (!other || other.rev <= base || own.includes(other.batch)) return []
-    return same(other.decision.value, d.value) ? [] : [{ mine: d, theirs: other.decision, rev: other.rev }]
+    return same(other.decision.value, d.value)
+      ? []
+      : [{ mine: d, theirs: other.decision, rev: other.rev, by: other.device }]
   })
 }
 
@@ -73,13 +77,21 @@ export function standingFact(facts: readonly FactRow[], fact: FactBody): FactRow
   return subject === null ? null : (inForce(facts).find((f) => subjectOf(f.fact) === subject) ?? null)
 }
 
-interface Inverse {
+/** A field of a batch that another decided on since: what taking the batch back would set, and what stands. */
+export interface Contested {
+  mine: Decision
+  theirs: CommandRow
+}
+/** A batch taken back or brought back: what is appended for it, and what is not its author's to change any more. */
+export interface Inverse {
   batch: string
   decisions: Decision[]
+  contested: Contested[]
 }
 
+/** The same person on any device; where nobody is named, the same device. */
 const isBy = (c: CommandRow, by: Author) =>
-  c.device === UNNAMED || (c.device === by.device && c.person === by.person)
+  c.device === UNNAMED || (c.person === by.person && (by.person !== UNNAMED || c.device === by.device))
 
 function take(stack: string[], batch: string) {
   const at = stack.lastIndexOf(batch)
@@ -116,36 +128,73 @@ function ownFields(commands: readonly CommandRow[], batch: string, by: Author): 
   )
 }
 
-/** The values the batch's fields had before it: what taking it back appends. */
-function before(commands: readonly CommandRow[], batch: string, by: Author): Decision[] {
+/** Fields of a batch with the values they are set to by taking it back: those they had before it. */
+function before(commands: readonly CommandRow[], batch: string): Decision[] {
   const first = commands.findIndex((c) => c.batch === batch)
   const then = latest(commands.slice(0, first))
-  return ownFields(commands, batch, by).map(
-    ({ decision }) =>
+  return after(commands, batch).map(
+    (decision) =>
       ({ ...decision, value: then.get(decisionKey(decision))?.decision.value ?? null }) as Decision,
   )
 }
-const after = (commands: readonly CommandRow[], batch: string, by: Author): Decision[] =>
-  ownFields(commands, batch, by).map((c) => c.decision)
+/** Fields of a batch with the values they are set to by bringing it back. */
+const after = (commands: readonly CommandRow[], batch: string): Decision[] =>
+  [...latest(commands.filter((c) => c.batch === batch)).values()].map((c) => c.decision)
 
-const newest = (stack: string[], decisions: (batch: string) => Decision[]): Inverse | null => {
+/** What of these an author may still set, and what another decided since; a field that stands so already is neither. */
+function inverse(commands: readonly CommandRow[], batch: string, wanted: Decision[], by: Author): Inverse {
+  const now = latest(commands)
+  const standing = (d: Decision) => now.get(decisionKey(d))!
+  const others = wanted.filter((d) => !isBy(standing(d), by))
+  return {
+    batch,
+    decisions: wanted.filter((d) => isBy(standing(d), by)),
+    contested: others
+      .filter((d) => !same(standing(d).decision.value, d.value))
+      .map((mine) => ({ mine, theirs: standing(mine) })),
+  }
+}
+
+function newest(
+  stack: string[],
+  passed: ReadonlySet<string>,
+  of: (batch: string) => Inverse,
+): Inverse | null {
   for (const batch of stack.toReversed()) {
-    const own = decisions(batch)
-    if (own.length > 0) return { batch, decisions: own }
+    const found = passed.has(batch) ? null : of(batch)
+    if (found && found.decisions.length + found.contested.length > 0) return found
   }
   return null
 }
+const NONE: ReadonlySet<string> = new Set()
 
 /**
  * What Undo would append now, or null when nothing of this author is left to take back: another's decision is never
- * undone, nor is a field that another has decided on since. Survives reload: it is read off the list.
+ * undone. Where another has decided on a field since, both come back and a person says which counts; batches that were
+ * `passed` then are left as they are. Survives reload: it is read off the list.
  */
-export const nextUndo = (commands: readonly CommandRow[], by: Author): Inverse | null =>
-  newest(stacks(commands, by).undo, (batch) => before(commands, batch, by))
+export const nextUndo = (commands: readonly CommandRow[], by: Author, passed = NONE): Inverse | null =>
+  newest(stacks(commands, by).undo, passed, (b) => inverse(commands, b, before(commands, b), by))
 
 /** What Redo would append now, or null. */
-export const nextRedo = (commands: readonly CommandRow[], by: Author): Inverse | null =>
-  newest(stacks(commands, by).redo, (batch) => after(commands, batch, by))
+export const nextRedo = (commands: readonly CommandRow[], by: Author, passed = NONE): Inverse | null =>
+  newest(stacks(commands, by).redo, passed, (b) => inverse(commands, b, after(commands, b), by))
+
+/** Of decisions that take back or bring back a batch, those on a field that another has decided on since. */
+export function contestedBy(
+  commands: readonly CommandRow[],
+  { undoes, redoes }: { undoes: string | null; redoes: string | null },
+  decisions: readonly Decision[],
+  by: Author,
+): Contested[] {
+  if (undoes === null && redoes === null) return []
+  return inverse(
+    commands,
+    '',
+    decisions.filter((d) => latest(commands).has(decisionKey(d))),
+    by,
+  ).contested
+}
 
 /**
  * What is wrong with a batch that takes back (`undoes`) or brings back (`redoes`) another: it must be there, of the same

@@ -2,6 +2,7 @@
 export {
   checkUndo,
   conflicts,
+  contestedBy,
   decisionKey,
   latest,
   NO_LOG,
@@ -10,7 +11,7 @@ export {
   standingFact,
   tried,
 } from './history.ts'
-export type { CommandRow, Conflict, FactConflict, Log, Said } from './history.ts'
+export type { CommandRow, Conflict, FactConflict, Inverse, Log, Said } from './history.ts'
 export { readFacts } from './facts.ts'
 export type { CostLine, FactRow, Facts } from './facts.ts'
 export { choicesWith, conventionsOf, readPlan, refusalOf, settle, takePath, unableSplit } from './read.ts'

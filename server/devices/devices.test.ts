@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { afterAll, beforeEach, describe, expect, it } from 'vitest'
 import type { Code, Devices, Home, Lot, Problem } from '#contracts'
 import { DEVICE_HEADER } from '#contracts'
+import type { Decision } from '#core/records'
 import { accessTo } from './access.ts'
 import type { Access } from './access.ts'
 import { network } from './network.ts'
@@ -193,6 +194,32 @@ describe('what a device writes', () => {
     await post(`/lots/${lot.id}/decisions`, appendBody(lot.rev + 1, takePath('loin', 'loin-chops'))).expect(
       200,
     )
+  })
+
+  it('is taken back by itself alone, and not where another has decided since: both come back, and by whom', async () => {
+    const lot: Lot = (await test.api.post('/api/lots').send(lotBody()).expect(201)).body
+    const [a, b] = [await letIn(), await letIn()]
+    const decide = (cookie: string, body: object) =>
+      test.api.post(`/api/lots/${lot.id}/decisions`).set('host', BARN).set('cookie', cookie).send(body)
+    const mine = appendBody(0, takePath('loin', 'loin-chops'))
+    await decide(a.cookie, mine).expect(200)
+    const back = {
+      ...appendBody(1, { ...takePath('loin', ''), value: null } as Decision),
+      undoes: mine.batch,
+    }
+    const stranger = await decide(b.cookie, back).expect(422)
+    expect((stranger.body as Problem).errors![0]!.code).toBe('undo-not-yours')
+    await decide(b.cookie, appendBody(1, takePath('loin', 'loin-roasts'))).expect(200)
+    const res = await decide(a.cookie, { ...back, base: 2 }).expect(409)
+    expect((res.body as Problem).conflicts).toEqual([
+      {
+        mine: { ...takePath('loin', ''), value: null },
+        theirs: takePath('loin', 'loin-roasts'),
+        id: null,
+        by: b.device,
+      },
+    ])
+    expect((await asked(a.cookie, `/api/lots/${lot.id}`)).body).toMatchObject({ rev: 2 })
   })
 
   it('is told that a name is missing or too long, at its field', async () => {

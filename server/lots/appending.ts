@@ -6,6 +6,7 @@ import {
   checkDecisions,
   checkUndo,
   conflicts,
+  contestedBy,
   readPlan,
   standingFact,
   unknownFact,
@@ -112,9 +113,15 @@ export async function decide(tx: Tx, to: To & { append: Append }, { lots }: Besi
     ...checkDecisions(await anatomyOf(tx, lot), lot, decisions, undoes !== null || redoes !== null),
   ]
   if (issues.length > 0) return refusedFor(...issues)
-  const clashes = conflicts(lot.commands, base, decisions, own)
-  if (clashes.length > 0)
-    return { result: 'conflict', conflicts: clashes.map(({ mine, theirs }) => ({ mine, theirs, id: null })) }
+  const clashes: Clash[] = [
+    ...contestedBy(lot.commands, to.append, decisions, to.by).map(({ mine, theirs }) => ({
+      ...{ mine, theirs: theirs.decision, id: null, by: theirs.device },
+    })),
+    ...conflicts(lot.commands, base, decisions, own).map(({ mine, theirs, by }) => ({
+      ...{ mine, theirs, id: null, by },
+    })),
+  ]
+  if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
   const rows = await entries(tx, lot, to, ids)
   for (const [i, entry] of rows.entries())
     await q.insertCommand(tx, { ...entry, batch, undoes, redoes, decision: decisions[i]! })
@@ -134,15 +141,27 @@ async function checkMove(tx: Tx, lot: Lot, decision: Decision, field: string): P
   return what ? [issueOf('weighed-gone', field, { what })] : []
 }
 
+/** A fact that is kept, or one of those sent with the one in question. */
+type NotedRow = FactRow & { device?: string }
+const deviceOf = (facts: readonly NotedRow[], id: string) => facts.find((f) => f.id === id)?.device ?? null
+
 /** What is in the way of a fact: another about the same thing that the sender did not know of. */
-function clashOf(facts: readonly FactRow[], sent: NewFact): Clash | null {
+function clashOf(facts: readonly NotedRow[], sent: NewFact): Clash | null {
   const mine = sent.stands ? sent.fact : null
   const now = standingFact(facts, sent.fact)
-  if (now) return now.id === sent.corrects ? null : { mine, theirs: now.fact, id: now.id }
+  if (now)
+    return now.id === sent.corrects
+      ? null
+      : { mine, theirs: now.fact, id: now.id, by: deviceOf(facts, now.id) }
   const named = facts.find((f) => f.id === sent.corrects)
   if (!named || correctable(facts, named.id)) return null
   const after = facts.find((f) => f.corrects === named.id)!
-  return { mine, theirs: after.stands ? after.fact : null, id: after.stands ? after.id : null }
+  return {
+    mine,
+    theirs: after.stands ? after.fact : null,
+    id: after.stands ? after.id : null,
+    by: after.device ?? null,
+  }
 }
 
 const isAgreed = ({ mine, theirs }: Clash) => same(mine, theirs)
@@ -182,7 +201,7 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     return again(tx, lot.id, held[0]!.rev, as, wanted)
   }
   const anatomy = await anatomyOf(tx, lot)
-  const now: FactRow[] = [...lot.facts]
+  const now: NotedRow[] = [...lot.facts]
   const added: NewFact[] = []
   const clashes: Clash[] = []
   for (const [i, sent] of to.facts.entries()) {

@@ -13,9 +13,9 @@ import { useWords } from '../state/words.ts'
 const store = useFarm()
 const lots = useLots()
 const words = useWords()
-void lots.open(store.conflict!.pending.lot)
+void lots.open(store.conflict!.lot)
 const anatomy = computed(() => {
-  const lot = lots.lots.get(store.conflict?.pending.lot ?? '')
+  const lot = lots.lots.get(store.conflict?.lot ?? '')
   return lot ? lots.flows.get(readBy(lot))?.anatomy : undefined
 })
 
@@ -91,6 +91,12 @@ const say = (said: Clash['mine']): Said => {
   if (said === null) return { what: '', value: 'taken away' }
   return 'field' in said ? sayDecision(said) : sayFact(said)
 }
+const undoing = computed(() => ('undo' in store.conflict!.of ? store.conflict!.of : null))
+const isUndo = computed(() => undoing.value !== null)
+const isRedo = computed(() => undoing.value?.how === 'redoes')
+/** The device theirs was decided on, where it has a name. */
+const name = computed(() => store.names[store.conflict!.conflicts[0]!.by ?? ''] ?? null)
+const other = computed(() => (name.value ? `“${name.value}”` : 'another window'))
 const rows = computed(() =>
   store.conflict!.conflicts.map((c) => ({
     what: say(c.mine ?? c.theirs).what,
@@ -101,17 +107,27 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <Dialog visible modal :closable="false" header="Changed in two windows" :style="{ width: '36rem' }">
-    <p>
-      While this page was deciding, another window decided the same thing differently. Nothing was
-      overwritten. Which shall count?
+  <Dialog
+    visible
+    modal
+    :closable="false"
+    :header="isUndo ? 'Decided since by another' : 'Changed in two windows'"
+    :style="{ width: '36rem' }"
+  >
+    <p v-if="isUndo">
+      What would be {{ isRedo ? 'brought back' : 'taken back' }} here, {{ other }} has decided since. Nothing
+      was changed. Which shall count?
+    </p>
+    <p v-else>
+      While this page was deciding, {{ other }} decided the same thing differently. Nothing was overwritten.
+      Which shall count?
     </p>
     <table class="plain" style="margin: 1rem 0">
       <thead>
         <tr>
           <th>About</th>
-          <th>Here</th>
-          <th>In the other window</th>
+          <th>{{ isUndo ? (isRedo ? 'Brought back' : 'Taken back') : 'Here' }}</th>
+          <th>{{ name ? `On ${name}` : 'In the other window' }}</th>
         </tr>
       </thead>
       <tbody>
@@ -127,8 +143,16 @@ const rows = computed(() =>
       </tbody>
     </table>
     <div class="row" style="justify-content: flex-end">
-      <Button label="Keep the other window’s" severity="secondary" outlined @click="lots.settle('theirs')" />
-      <Button label="Take what was decided here" @click="lots.settle('mine')" />
+      <Button
+        :label="name ? `Keep that of ${name}` : 'Keep the other window’s'"
+        severity="secondary"
+        outlined
+        @click="lots.settle('theirs')"
+      />
+      <Button
+        :label="isUndo ? 'Set it as it was' : 'Take what was decided here'"
+        @click="lots.settle('mine')"
+      />
     </div>
   </Dialog>
 </template>

@@ -14,15 +14,18 @@ import type {
   StoredPlan,
   You,
 } from '#contracts'
+import type { Inverse } from '#core/plan'
 import type { CutPlan } from '#core/records'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 import { ME } from './device.ts'
 import { listenWith } from './ear.ts'
 import { outbox, type Pending } from './queue.ts'
 
+/** What a person has to say: something on its way was decided elsewhere too, or what they would undo has been since. */
 export interface OpenConflict {
-  pending: Pending
+  lot: string
   conflicts: NonNullable<Problem['conflicts']>
+  of: Pending | { undo: Inverse; how: 'undoes' | 'redoes' }
 }
 
 /** What holds the records of opened lots, once a page needs any (lots.ts). */
@@ -63,7 +66,7 @@ export const useFarm = defineStore('farm', () => {
       await keeper?.merge(change)
     },
     conflict: (pending, conflicts) => {
-      conflict.value = { pending, conflicts }
+      conflict.value = { lot: pending.lot, of: pending, conflicts }
       keeper?.behind(pending.lot, Infinity)
     },
     refused: (pending, problem) => {

@@ -58,8 +58,8 @@ function openLot(id: () => string) {
   const reading = computed(() =>
     drawn.value && drawn.value.of === central.value ? drawn.value.read : central.value,
   )
-  const undoable = computed(() => (state.value ? nextUndo(state.value.commands, ME) : null))
-  const redoable = computed(() => (state.value ? nextRedo(state.value.commands, ME) : null))
+  const undoable = computed(() => (state.value ? nextUndo(state.value.commands, ME, store.passed) : null))
+  const redoable = computed(() => (state.value ? nextRedo(state.value.commands, ME, store.passed) : null))
   const picked = ref<string | null>(null)
   const part = computed({
     get: () => picked.value ?? firstPart(flow.value?.anatomy),
@@ -95,10 +95,8 @@ function openLot(id: () => string) {
     factOf: (is: (fact: FactBody) => boolean) => inForce(state.value?.facts ?? []).filter((f) => is(f.fact)),
     weigh: (body: NewWeighing) => store.weigh(id(), body),
     pack: (body: NewPack) => store.pack(id(), body),
-    undo: () =>
-      undoable.value && store.decide(id(), undoable.value.decisions, { undoes: undoable.value.batch }),
-    redo: () =>
-      redoable.value && store.decide(id(), redoable.value.decisions, { redoes: redoable.value.batch }),
+    undo: () => undoable.value && store.takeBack(id(), undoable.value, 'undoes'),
+    redo: () => redoable.value && store.takeBack(id(), redoable.value, 'redoes'),
   }
 }
 

@@ -6,7 +6,7 @@ import type { Lot, LotChange, NewFact, NewPack, NewWeighing } from '#contracts'
 import { joined } from '#contracts/wire'
 import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow } from '#core/carcass'
-import { standingFact, type CommandRow, type FactRow } from '#core/plan'
+import { standingFact, type CommandRow, type FactRow, type Inverse } from '#core/plan'
 import { figuresOf, type LotState } from '#core/reading'
 import { inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ask } from './api.ts'
@@ -129,14 +129,39 @@ export const useLots = defineStore('lots', () => {
     farm.queue.add({ lot, facts: [{ id: uuid(), corrects: row.id, stands: true, fact }] })
   }
 
+  /** Batches that another decided over and a person left so: Undo and Redo go on to the one before. */
+  const passed = shallowRef<ReadonlySet<string>>(new Set())
+  const pass = (batch: string) => (passed.value = new Set([...passed.value, batch]))
+
+  /** Takes back or brings back a batch; what another has decided since is asked about first. */
+  function takeBack(lot: string, undo: Inverse, how: 'undoes' | 'redoes') {
+    if (undo.contested.length === 0) return decide(lot, undo.decisions, { [how]: undo.batch })
+    const conflicts = undo.contested.map(({ mine, theirs }) => ({
+      ...{ mine, theirs: theirs.decision, id: null, by: theirs.device },
+    }))
+    farm.conflict = { lot, conflicts, of: { undo, how } }
+  }
+  /** Of what would be undone another decided something since: theirs stays and the rest is undone, or all is set anew. */
+  function settleUndo(
+    lot: string,
+    { batch, decisions, contested }: Inverse,
+    how: 'undoes' | 'redoes',
+    mine: boolean,
+  ) {
+    if (mine || decisions.length === 0) pass(batch)
+    if (mine) decide(lot, [...decisions, ...contested.map((c) => c.mine)])
+    else decide(lot, decisions, { [how]: batch })
+  }
+
   /** A conflict is settled: mine is sent again knowing theirs, or let go. */
   async function settle(choice: 'mine' | 'theirs') {
     const held = farm.conflict
     farm.conflict = null
     if (!held) return
-    if (choice === 'theirs') return void farm.queue.drop(requestOf(held.pending))
-    const { pending, conflicts } = held
+    const { of: pending, conflicts } = held
+    if ('undo' in pending) return settleUndo(held.lot, pending.undo, pending.how, choice === 'mine')
     farm.queue.drop(requestOf(pending))
+    if (choice === 'theirs') return
     await open(pending.lot)
     if ('append' in pending)
       decide(
@@ -184,6 +209,8 @@ export const useLots = defineStore('lots', () => {
     correct,
     hangAgain,
     settle,
+    passed,
+    takeBack,
     stateOf,
     weigh: (lot: string, weighing: NewWeighing) =>
       farm.keep<LotChange>(`/lots/${lot}/weighings`, weighing, merge),
