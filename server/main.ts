@@ -23,6 +23,9 @@ import { inThread } from './threads.ts'
 
 const log = pino({ level: process.env.EKKO_LOG ?? 'warn' })
 const built = dirname(fileURLToPath(import.meta.url))
+const shipped = join(built, '..', 'empty')
+/** The empty database that was made with the program, where it was. */
+const empty = existsSync(shipped) ? shipped : null
 
 function flagsOf() {
   try {
@@ -84,7 +87,7 @@ async function prepareDemo(): Promise<void> {
   const lock = await lockFolder(aside)
   for (const left of readdirSync(aside))
     if (join(aside, left) !== lock.path) rmSync(join(aside, left), { recursive: true })
-  const store = await openStore(aside)
+  const store = await openStore(aside, { empty })
   const { app } = createApp({
     store,
     shelf: shelfIn(realDisk, aside),
@@ -126,10 +129,10 @@ async function start() {
   let keeping: Keeping | null = null
   const store = await openInThread(
     join(built, 'worker.js'),
-    { folder, lock: { path: lock.path, token: lock.token } },
+    { folder, lock: { path: lock.path, token: lock.token }, empty },
     { copied: (copy) => keeping?.copied(copy), warned: (words) => keeping?.warned(words) },
   )
-  const keeper = inThread<Keeper>(join(built, 'keeper.js'), { folder })
+  const keeper = inThread<Keeper>(join(built, 'keeper.js'), { folder, empty })
   const papers = inThread<PaperMaker>(join(built, 'papers.js'), null)
   keeping = new Keeping(store, keeper, () => new Date())
   keeping.start()

@@ -8,7 +8,7 @@ import { placesOf } from './database/places.ts'
 import { migrate } from './store/migrate.ts'
 import { NotOne, one } from './store/tx.ts'
 import { openStore } from './store/store.ts'
-import { newFolder, openTestStore } from './testing.ts'
+import { lotBody, newFolder, NOBODY, openTestStore } from './testing.ts'
 
 type Row = Record<string, unknown>
 const specimen = (name: string) =>
@@ -166,4 +166,30 @@ describe('the tables', () => {
     await expect(one(tx, 'select 1')).rejects.toThrow(NotOne)
     await expect(one({ query: async () => ({ rows: [] }) }, 'select 1')).resolves.toBeNull()
   })
+})
+
+describe('a first start', () => {
+  it.each([
+    ['of this schema', undefined],
+    ['of an earlier one', 4],
+  ])(
+    'copies the empty database that lies beside the program, %s, and keeps what is written',
+    async (_, to) => {
+      const empty = join(newFolder(), 'empty')
+      const db = await PGlite.create(empty)
+      await migrate(db, to)
+      await db.close()
+      const folder = newFolder()
+      const store = await openStore(folder, { empty })
+      expect(await store.run('home', undefined)).toMatchObject({ farm: null, lots: [] })
+      await store.run('hangLot', { lot: lotBody(), by: NOBODY, at: '2026-11-02T12:00:00.000Z' })
+      await store.close()
+      const again = await openStore(folder)
+      expect((await again.run('home', undefined)).lots).toHaveLength(1)
+      await again.close()
+      const untouched = await PGlite.create(empty)
+      expect((await untouched.query('select * from lot')).rows).toEqual([])
+      await untouched.close()
+    },
+  )
 })

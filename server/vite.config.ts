@@ -16,6 +16,7 @@ export default defineConfig({
         worker: here('database/worker.ts'),
         papers: here('papers/worker.ts'),
         keeper: here('keeping/worker.ts'),
+        prepare: here('prepare.ts'),
         restore: here('restore.ts'),
       },
     },

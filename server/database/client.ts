@@ -8,6 +8,8 @@ import type { Recovery } from './recovery.ts'
 export interface DatabaseData {
   folder: string
   lock: { path: string; token: string }
+  /** The empty database that lies beside the program, where it does. */
+  empty: string | null
 }
 /** What the database's thread does when asked. */
 export interface DatabaseCalls {

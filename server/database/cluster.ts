@@ -23,6 +23,8 @@ export interface Cluster<Tx> {
   readonly log: string
   /** The schema this program writes. */
   readonly schema: number
+  /** A prepared empty database, to be copied where there is none: making one takes seconds. */
+  readonly empty?: string | undefined
   /** Opens the database in a folder, or makes an empty one where there is none. */
   open(place: string): Promise<Session<Tx>>
   /** Whether an error means that the database itself is no longer to be trusted. */

@@ -5,7 +5,15 @@ import { DiskFailure, type Disk } from './disk.ts'
 import { mark, unmark } from './marker.ts'
 import { placesOf } from './places.ts'
 import { asideName, recover, takePlace, type Recovery } from './recovery.ts'
-import { flushTree, makeFolderWhole, NotAsWritten, removeTree, removeWhole, writeWhole } from './trees.ts'
+import {
+  copyTree,
+  flushTree,
+  makeFolderWhole,
+  NotAsWritten,
+  removeTree,
+  removeWhole,
+  writeWhole,
+} from './trees.ts'
 
 export type StopReason = 'disk' | 'database' | 'lock' | 'thread' | 'closed'
 
@@ -79,9 +87,12 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
 
   /** A new database is made aside, so that a start cut off in the middle leaves none. */
   async function create() {
-    const made = await cluster.open(next)
-    await made.migrate()
-    await made.close()
+    if (cluster.empty && disk.exists(cluster.empty)) copyTree(disk, cluster.empty, next)
+    else {
+      const made = await cluster.open(next)
+      await made.migrate()
+      await made.close()
+    }
     flushTree(disk, next)
     takePlace(disk, folder, '')
     writeWhole(disk, clean, 'yes')

@@ -43,10 +43,10 @@ async function open(place: string): Promise<Session<Tx>> {
 
 /**
  * PostgreSQL as PGlite runs it. It never calls fsync: what reaches the platter, and when, is the engine's business.
- * `empty` is a prepared empty database to copy where there is none: making one takes seconds.
  */
 export const pglite = (empty?: string): Cluster<Tx> => ({
   log: 'pg_wal',
+  empty,
   schema: SCHEMA,
   open: async (place) => {
     if (empty && !existsSync(place) && existsSync(empty)) cpSync(empty, place, { recursive: true })

@@ -6,13 +6,14 @@ import type { DatabaseCalls, DatabaseData, DatabaseHears } from './client.ts'
 import { tokenIn } from './lock.ts'
 import { outcomeOf } from './outcome.ts'
 
-const { folder, lock } = workerData as DatabaseData
+const { folder, lock, empty } = workerData as DatabaseData
 let store: Store
 
 const calls: DatabaseCalls = {
   open: () =>
     outcomeOf(async () => {
       store = await openStore(folder, {
+        empty,
         holds: () => tokenIn(lock.path) === lock.token,
         copied: (copy) => void page.copied.asEvent(copy),
         warned: (words) => void page.warned.asEvent(words),

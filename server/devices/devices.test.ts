@@ -175,7 +175,7 @@ describe('what a device writes', () => {
     await asked(cookie, `/api/lots/${lot.id}`).expect(200)
     await post(`/lots/${lot.id}/packs`, packBody('bacon', 2)).expect(200)
     await post(`/lots/${lot.id}/facts`, {
-      facts: [factBody({ kind: 'tick', what: 'step', of: 'loin', side: 'left' })],
+      facts: [factBody({ kind: 'tick', what: 'step', of: 'leg', side: 'left' })],
     }).expect((r) => expect(r.status).not.toBe(403))
     const barred = [
       post(`/lots/${lot.id}/decisions`, appendBody(lot.rev, takePath('loin', 'loin-chops'))),

@@ -57,10 +57,15 @@ async function faultIn(work: () => Promise<unknown>): Promise<string | null> {
   }
 }
 
-/** The keeper of a folder, on this thread. */
-export function keeperOf(folder: string, disk: Disk = realDisk, given?: Cluster<Tx>): Keeper {
+/** The keeper of a folder, on this thread; `shipped` is the empty database that lies beside the program. */
+export function keeperOf(
+  folder: string,
+  disk: Disk = realDisk,
+  given?: Cluster<Tx>,
+  shipped?: string | null,
+): Keeper {
   const { bundles, db, empty } = placesOf(folder)
-  const cluster = given ?? pglite(empty)
+  const cluster = given ?? pglite(shipped ?? empty)
   const proves = (bundle: Bundle) => restores(disk, cluster, folder, bundle)
   const sizeOf = (place: string): number =>
     disk

@@ -29,7 +29,8 @@ async function fill(
 
 /** Makes the prepared empty database that trials are copied from, unless it is there. */
 export async function prepareEmpty(disk: Disk, cluster: Cluster<Tx>, folder: string): Promise<void> {
-  const { empty, trial } = placesOf(folder)
+  const { empty: own, trial } = placesOf(folder)
+  const empty = cluster.empty ?? own
   if (disk.exists(empty)) return
   const made = join(trial, 'empty')
   removeTree(disk, made)

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import type { PGlite, Transaction } from '@electric-sql/pglite'
 import { farmUp, farmSchema, lotSchema, lotUp } from '#core/records'
 import { importRows } from '../lots/operations.ts'
@@ -128,3 +129,9 @@ export async function migrate(db: PGlite, to = SCHEMA): Promise<void> {
     })
   }
 }
+
+/** Which statements make a database of this schema: another where any of them is. */
+export const schemaDigest = (): string =>
+  createHash('sha256')
+    .update(MIGRATIONS.map((m) => m.sql).join('\0'))
+    .digest('hex')

@@ -3,7 +3,6 @@ import type { Manifest } from '../database/copies.ts'
 import { realDisk, type Disk } from '../database/disk.ts'
 import { openEngine } from '../database/engine.ts'
 import { pglite } from '../database/pglite.ts'
-import { placesOf } from '../database/places.ts'
 import { shelfIn } from '../database/shelf.ts'
 import type { Recovery } from '../database/recovery.ts'
 import { Lots } from '../lots/cache.ts'
@@ -27,6 +26,8 @@ export interface Store {
 export interface StoreOptions {
   disk?: Disk
   cluster?: Cluster<Tx>
+  /** The empty database that lies beside the program, where it does. */
+  empty?: string | null
   now?: () => Date
   holds?: () => boolean
   copied?: (copy: Manifest) => void
@@ -42,7 +43,7 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
   }
   const engine = await openEngine<Tx>({
     disk: realDisk,
-    cluster: pglite(placesOf(folder).empty),
+    cluster: pglite(options.empty ?? undefined),
     now: () => new Date(),
     ...options,
     folder,
