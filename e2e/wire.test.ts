@@ -13,9 +13,37 @@ function asked(page: Page): string[] {
   })
   return all
 }
+/** Layouts that a choice may cost. */
+const LAYOUTS = 2
 const way = (page: Page, id: string) => page.locator(`[data-path=${id}]`)
 const taken = (page: Page, id: string) =>
   expect.poll(() => way(page, id).getAttribute('aria-checked')).toBe('true')
+
+/** How often the page worked a thing out, asked its thread for draws, and was laid out, from its start. */
+async function counted(page: Page): Promise<() => Promise<Record<string, number>>> {
+  await page.addInitScript(() => {
+    const counts: Record<string, number> = { reading: 0, alternatives: 0, draw: 0 }
+    Object.assign(window, { counts })
+    new PerformanceObserver((list) =>
+      list.getEntries().forEach((e) => e.name in counts && counts[e.name]!++),
+    ).observe({ entryTypes: ['mark'] })
+    const Real = Worker
+    window.Worker = class extends Real {
+      override postMessage(message: unknown) {
+        if ((message as { m?: string }).m === 'draw') counts.draw!++
+        super.postMessage(message)
+      }
+    }
+  })
+  const cdp = await page.context().newCDPSession(page)
+  await cdp.send('Performance.enable')
+  return async () => {
+    const { metrics } = await cdp.send('Performance.getMetrics')
+    const layouts = metrics.find((m) => m.name === 'LayoutCount')!.value
+    const counts = await page.evaluate(() => (window as unknown as { counts: Record<string, number> }).counts)
+    return { ...counts, layouts }
+  }
+}
 
 /** Bytes of all that opening an address brings, as they came over the wire, by what they are. */
 async function weighed(
@@ -79,30 +107,54 @@ describe('on the wire', () => {
     expect(theirs).toEqual([expect.stringMatching(/^GET [\w-]+\?since=N$/), 'POST decisions'])
     await other.context.close()
   })
-  it('a choice is drawn once, in a thread of its own; the page itself draws nothing', async () => {
+  it('a choice is one reading, one set of alternatives, one set of draws in a thread, and at most two layouts', async () => {
     const { page, context } = await run.open()
-    // What is posted to the thread, and comes back, is counted where it passes.
-    await page.addInitScript(() => {
-      const counts = { asked: 0, told: 0 }
-      Object.assign(window, { counts })
-      const Real = Worker
-      window.Worker = class extends Real {
-        override postMessage(message: unknown) {
-          if ((message as { m?: string }).m === 'draw') counts.asked++
-          super.postMessage(message)
-        }
-      }
-    })
+    const counts = await counted(page)
     await openLot(run, 'Bramble', 'block', page)
-    const asked = () => page.evaluate(() => (window as unknown as { counts: { asked: number } }).counts.asked)
     const isDrawn = () => page.locator('.paths .mass').innerText()
     await expect.poll(isDrawn).toContain('likely')
-    expect(await asked()).toBe(1)
-    await way(page, 'loin-roasts').click()
-    await taken(page, 'loin-roasts')
     await saved(page)
-    await expect.poll(isDrawn).toContain('likely')
-    expect(await asked()).toBe(2)
+    const choose = async (id: string) => {
+      await way(page, id).hover()
+      const before = await counts()
+      await way(page, id).click()
+      await taken(page, id)
+      await saved(page)
+      await expect.poll(isDrawn).toContain('likely')
+      const after = await counts()
+      return Object.fromEntries(Object.entries(after).map(([k, n]) => [k, n - before[k]!]))
+    }
+    const { layouts, ...once } = await choose('loin-roasts')
+    expect(once).toEqual({ reading: 1, alternatives: 1, draw: 1 })
+    expect(layouts).toBeLessThanOrEqual(LAYOUTS)
+    await context.close()
+  })
+  it('a price is one reading of its own and no new draws; of the skyline only its bar moves', async () => {
+    const { page, context } = await run.open()
+    const counts = await counted(page)
+    await openLot(run, 'Bramble', 'price', page)
+    const price = page.getByLabel('Price of Ground pork', { exact: true })
+    await page.getByTestId('skyline').locator('text').first().waitFor()
+    await saved(page)
+    const before = await counts()
+    const moved = await page.getByTestId('skyline').evaluateHandle((el) => {
+      const all = { of: el.querySelectorAll('path, text').length, nodes: new Set<Node>() }
+      new MutationObserver((list) => list.forEach((m) => all.nodes.add(m.target))).observe(el, {
+        subtree: true,
+        attributes: true,
+        childList: true,
+        characterData: true,
+      })
+      return all
+    })
+    await price.fill('6.60')
+    await price.press('Enter')
+    await saved(page)
+    const after = await counts()
+    expect(after.reading! - before.reading!).toBe(1)
+    const { nodes, of } = await moved.evaluate((m) => ({ nodes: m.nodes.size, of: m.of }))
+    expect(of).toBeGreaterThan(60)
+    expect(nodes).toBeLessThanOrEqual(8)
     await context.close()
   })
   it('what the server refuses lies aside with its reason, over a reload, until it is sent again; a fault is only held', async () => {

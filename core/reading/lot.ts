@@ -111,6 +111,8 @@ export interface Reckoning {
   disagreements: { stage: Stage; z: number; expectedKg: Kg }[]
   /** The draws behind every interval, as planned; null where none were asked for. */
   drawn: Drawn | null
+  /** The same as the packs weighed so far have taught them. */
+  drawnNow: Drawn | null
   /** Intervals of parts by part and side (parts.ts), where they were asked for. */
   parts: Readonly<Record<string, Interval>>
   /** Null while nothing was weighed or estimated. */

@@ -26,9 +26,15 @@ const DRAWS = 500
 /**
  * Reads a lot whole: the plan on the facts, the weights from the evidence, the carcass cut by the plan, the cuts with
  * what was packed of them, and what it all is worth. Central figures are one evaluation at the chain's medians, so that
- * they add up; ranges are the central 80 % of `draws` seeded draws (none with 0 draws). Weighed figures have none.
+ * they add up; ranges are the central 80 % of `draws` seeded draws (none with 0 draws), or of those of another reading
+ * with the same masses (`massKey`). Weighed figures have none.
  */
-export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRAWS): Reckoning {
+export function reckon(
+  base: Flow,
+  lot: LotState,
+  farm: FarmFigures,
+  draws: number | Pick<Reckoning, 'drawn' | 'drawnNow'> = DRAWS,
+): Reckoning {
   const { count } = lot
   const plan = readPlan(base.anatomy, lot)
   const flow = flowWithRibs(base, plan.ribs)
@@ -54,11 +60,12 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
   const taught = (lesson && asHung && lesson.central(asHung)) ?? null
   const weights = taught?.weights ?? asHung
   const cutting = taught && taught.weights.aged !== asHung!.aged ? cutAt(taught.weights) : asPlanned
-  const drawn =
-    weights && draws > 0
-      ? drawLot(asPlanned, count, sampleChain(...chain, evidence), draws, animal.spread)
-      : null
-  const drawnNow = (drawn && lesson?.draws(drawn)) ?? drawn
+  const drawAnew = (n: number) => {
+    const drawn =
+      weights && n > 0 ? drawLot(asPlanned, count, sampleChain(...chain, evidence), n, animal.spread) : null
+    return { drawn, drawnNow: (drawn && lesson?.draws(drawn)) ?? drawn }
+  }
+  const { drawn, drawnNow } = typeof draws === 'number' ? drawAnew(draws) : draws
   const cuts = cutFigures(cutting, plan, count, farm, lot.packs, {
     taught: taught?.kg ?? null,
     drawn,
@@ -87,6 +94,7 @@ export function reckon(base: Flow, lot: LotState, farm: FarmFigures, draws = DRA
     animal,
     cutting,
     drawn,
+    drawnNow,
     parts: {},
     evidence,
     disagreements: disagreements(...chain, evidence),

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { useFarm } from '../state/farm.ts'
 
 const store = useFarm()
@@ -8,25 +7,34 @@ const SAID = {
   saving: { icon: 'pi-sync', word: 'Saving…' },
   held: { icon: 'pi-exclamation-triangle', word: 'Held here' },
 }
-const said = computed(() => SAID[store.saving])
 </script>
 
 <template>
-  <span class="save" :class="store.saving" role="status"
-    ><i class="pi" :class="said.icon" aria-hidden="true" /> {{ said.word }}</span
+  <!-- All three lie in one place and one is seen: what is said changes without the page being laid out anew. -->
+  <span class="save" role="status"
+    ><span v-for="(said, id) in SAID" :key="id" :class="[id, { now: store.saving === id }]"
+      ><i class="pi" :class="said.icon" aria-hidden="true" /> {{ said.word }}</span
+    ></span
   >
 </template>
 
 <style scoped>
 .save {
+  display: inline-grid;
   font-size: 0.87rem;
   color: var(--muted);
   white-space: nowrap;
 }
-.save.held {
+.save > span {
+  grid-area: 1 / 1;
+  visibility: hidden;
+}
+.save > .now {
+  visibility: visible;
+}
+.held {
   color: var(--caution);
   font-weight: 600;
-  white-space: normal;
 }
 .save .pi {
   font-size: 0.8rem;

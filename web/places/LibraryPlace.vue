@@ -5,11 +5,11 @@ import { computed, ref, watch } from 'vue'
 import type { OwnVersion } from '#contracts'
 import { ANATOMIES, extendAnatomy, SPECIES, type Names, type Species } from '#core/anatomy'
 import type { OwnAdditions } from '#core/records'
-import { libraryOf } from '#core/reading'
 import PlaceHead from '../frame/PlaceHead.vue'
 import DestinationMark from '../pieces/DestinationMark.vue'
 import SpeciesMark from '../pieces/SpeciesMark.vue'
 import { ask } from '../state/api.ts'
+import { libraryIn, worked } from '../state/figures.ts'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
 import OwnWayForm from './OwnWayForm.vue'
@@ -41,7 +41,7 @@ const anatomy = computed(() => {
   const out = extendAnatomy(ANATOMIES[species.value], own.value)
   return out.ok ? out.value : ANATOMIES[species.value]
 })
-const library = computed(() => libraryOf(anatomy.value))
+const { found: library, state: work } = worked(() => anatomy.value, libraryIn)
 const other = (n: Names) => {
   const shown = words.name(n)
   const also = shown === n.american ? n.commonwealth : n.american
@@ -52,12 +52,12 @@ const meets = (...names: Names[]) => {
   return !wanted || names.some((n) => `${n.american} ${n.commonwealth}`.toLowerCase().includes(wanted))
 }
 const cuts = computed(() =>
-  library.value.cuts.filter(
+  (library.value?.cuts ?? []).filter(
     (c) => c.cut.kind !== 'loss' && meets(c.cut.names, ...c.ways.map((w) => w.names)),
   ),
 )
 const parts = computed(() =>
-  library.value.parts.filter((p) => meets(p.part.names, ...p.paths.map((w) => w.names))),
+  (library.value?.parts ?? []).filter((p) => meets(p.part.names, ...p.paths.map((w) => w.names))),
 )
 const percent = (x: number) => (x < 0.005 ? '–' : `${x.toFixed(x < 1 ? 2 : 1)} %`)
 const partName = (id: string) => words.name(anatomy.value.parts.find((p) => p.id === id)!.names)
@@ -164,7 +164,11 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
             </table>
           </details>
         </template>
-        <p v-if="(list === 'cuts' ? cuts : parts).length === 0" class="muted">
+        <p v-if="work === 'working'" class="muted" role="status">Following every way to its cuts…</p>
+        <p v-else-if="work === 'failed'" class="issue" role="alert">
+          The cuts could not be worked out. Choose the animal again; if it stays, reload the page.
+        </p>
+        <p v-else-if="(list === 'cuts' ? cuts : parts).length === 0" class="muted">
           Nothing here is called “{{ text }}”, in either set of names.
         </p>
       </section>

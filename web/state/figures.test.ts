@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { effectScope, nextTick, shallowRef } from 'vue'
 import type { Ranges } from '#core/reading'
-import { drawings } from './figures.ts'
+import { drawings, worked } from './figures.ts'
 
 /** A thread that answers when it is told to. */
 function slowThread() {
@@ -57,5 +58,50 @@ describe('draws in a thread', () => {
     asked[2]!.done(ranges(1))
     await turn()
     expect(told).toEqual([1])
+  })
+})
+
+describe('what a page wants worked out', () => {
+  it('is nothing while it is worked on, never an answer to what is no longer wanted, and says when it failed', async () => {
+    const wanted = shallowRef<{ n: number } | null>(null)
+    const asked: { n: number; done: (twice: number) => void; fail: (why: Error) => void }[] = []
+    const threads = globalThis as { Worker?: unknown }
+    threads.Worker = class {
+      postMessage() {}
+      addEventListener() {}
+    }
+    const scope = effectScope()
+    const { found, state } = scope.run(() =>
+      worked(
+        () => wanted.value,
+        (_, { n }) => new Promise<number>((done, fail) => void asked.push({ n, done, fail })),
+      ),
+    )!
+    const want = async (n: number | null) => {
+      wanted.value = n === null ? null : { n }
+      await nextTick()
+    }
+    expect([found.value, state.value]).toEqual([null, 'idle'])
+    await want(1)
+    expect(state.value).toBe('working')
+    await want(2)
+    asked[0]!.done(2)
+    await turn()
+    expect([found.value, asked.map((a) => a.n)]).toEqual([null, [1, 2]])
+    asked[1]!.done(4)
+    await turn()
+    expect([found.value, state.value]).toEqual([4, 'idle'])
+    await want(3)
+    expect(found.value).toBeNull()
+    await want(null)
+    asked[2]!.done(6)
+    await turn()
+    expect([found.value, state.value]).toEqual([null, 'idle'])
+    await want(5)
+    asked[3]!.fail(new Error('the thread is gone'))
+    await turn()
+    expect([found.value, state.value]).toEqual([null, 'failed'])
+    scope.stop()
+    delete threads.Worker
   })
 })

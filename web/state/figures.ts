@@ -1,16 +1,19 @@
 import { createBirpc, type BirpcReturn } from 'birpc'
+import { onScopeDispose, ref, shallowRef, watch } from 'vue'
+import type { Anatomy } from '#core/anatomy'
 import type { Flow } from '#core/carcass'
 import type { FarmFigures, LotState, Ranges } from '#core/reading'
-import type { Drawing } from './figures.worker.ts'
+import type { Reckoner } from './figures.worker.ts'
 
-let thread: BirpcReturn<Drawing, object> | null = null
+export type Thread = BirpcReturn<Reckoner, object>
+let thread: Thread | null = null
 const learnt = new Set<string>()
 
-/** The one thread that draws, started when something is first drawn; one that failed is started anew. */
-function drawingThread(): BirpcReturn<Drawing, object> {
+/** The one thread that works things out beside the page, started when first asked; one that failed is started anew. */
+function figuresThread(): Thread {
   if (thread) return thread
   const worker = new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' })
-  const remote = createBirpc<Drawing, object>(
+  const remote = createBirpc<Reckoner, object>(
     {},
     {
       post: (data) => worker.postMessage(data),
@@ -27,43 +30,48 @@ function drawingThread(): BirpcReturn<Drawing, object> {
   return (thread = remote)
 }
 
-interface Asked {
+/** A lot as the thread is asked about it. */
+export interface AskedLot {
   hash: string
   flow: Flow
   state: LotState
   farm: FarmFigures
 }
 
+/** The anatomy a lot is read by is told to a thread once. */
+function taught(remote: Thread, { hash, flow }: AskedLot): Thread {
+  if (!learnt.has(hash)) {
+    learnt.add(hash)
+    void remote.learn(hash, flow.anatomy)
+  }
+  return remote
+}
+/** Of what a page holds, what the thread reads: as text, so that nothing of the page's own comes along. */
+const asText = ({ state, farm }: AskedLot) => JSON.stringify({ state, farm })
+
 /**
- * Draws intervals in a thread of their own, one set at a time: what is asked for meanwhile waits, and only the last of
- * it is drawn. `drawn` is told of every set that was still wanted when it came.
+ * Works one thing out at a time: what is asked for meanwhile waits, and only the last of it is worked on. `told` hears
+ * of every answer that was still wanted when it came; null where the thread failed.
  */
-export function drawings(drawn: (ranges: Ranges, asked: Asked) => void, threadOf = drawingThread) {
-  let next: Asked | null = null
+export function latest<A, R>(work: (asked: A) => Promise<R>, told: (answer: R | null, asked: A) => void) {
+  let next: { asked: A } | null = null
   let isBusy = false
   let isOver = false
-
-  async function work() {
+  async function run() {
     if (isBusy) return
     isBusy = true
     while (next) {
-      const asked: Asked = next
+      const { asked }: { asked: A } = next
       next = null
-      const { hash, flow, state, farm } = asked
-      const remote = threadOf()
-      if (!learnt.has(hash)) {
-        learnt.add(hash)
-        void remote.learn(hash, flow.anatomy)
-      }
-      const ranges = await remote.draw(hash, JSON.stringify({ state, farm })).catch(() => null)
-      if (ranges && !next && !isOver) drawn(ranges, asked)
+      const answer = await work(asked).catch(() => null)
+      if (!next && !isOver) told(answer, asked)
     }
     isBusy = false
   }
   return {
-    ask(asked: Asked) {
-      next = asked
-      void work()
+    ask(asked: A) {
+      next = { asked }
+      void run()
     },
     forget: () => (next = null),
     end() {
@@ -72,3 +80,50 @@ export function drawings(drawn: (ranges: Ranges, asked: Asked) => void, threadOf
     },
   }
 }
+
+/** Draws intervals, the last wish only. */
+export const drawings = (drawn: (ranges: Ranges, asked: AskedLot) => void, threadOf = figuresThread) =>
+  latest<AskedLot, Ranges>(
+    (asked) => taught(threadOf(), asked).draw(asked.hash, asText(asked)),
+    (ranges, asked) => ranges && drawn(ranges, asked),
+  )
+
+/**
+ * What the thread makes of what is wanted now: nothing while it works, or where nothing is wanted. What was wanted
+ * before and is no longer is never shown.
+ */
+export function worked<A extends object, R>(
+  wanted: () => A | null,
+  work: (thread: Thread, asked: A) => Promise<R>,
+) {
+  const found = shallowRef<R | null>(null)
+  const state = ref<'idle' | 'working' | 'failed'>('idle')
+  let now: A | null = null
+  const works = latest<A, R>(
+    (asked) => work(figuresThread(), asked),
+    (answer, asked) => {
+      if (asked !== now) return
+      found.value = answer
+      state.value = answer === null ? 'failed' : 'idle'
+    },
+  )
+  watch(
+    wanted,
+    (asked) => {
+      now = asked
+      found.value = null
+      state.value = asked ? 'working' : 'idle'
+      if (asked) works.ask(asked)
+      else works.forget()
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => works.end())
+  return { found, state }
+}
+
+export const replanned = (remote: Thread, asked: AskedLot, trouble: Parameters<Reckoner['replan']>[2]) =>
+  taught(remote, asked).replan(asked.hash, asText(asked), trouble)
+
+export const libraryIn = (remote: Thread, anatomy: Anatomy) =>
+  remote.library(JSON.parse(JSON.stringify(anatomy)) as Anatomy)

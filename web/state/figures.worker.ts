@@ -1,13 +1,29 @@
 import { createBirpc } from 'birpc'
 import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow } from '#core/carcass'
-import { rangesOf, reckon, type FarmFigures, type LotState, type Ranges } from '#core/reading'
+import {
+  libraryOf,
+  massKey,
+  rangesOf,
+  reckon,
+  replan,
+  type FarmFigures,
+  type LotState,
+  type Ranges,
+  type Reckoning,
+  type Replan,
+  type Trouble,
+} from '#core/reading'
 
 /** What a page may ask of this thread. Anatomies are learnt once, by their hash. */
-export interface Drawing {
+export interface Reckoner {
   learn(hash: string, anatomy: Anatomy): void
   /** Every interval of a lot as it stands; `asked` is JSON of `Asked`, so that nothing of the page's own comes along. */
   draw(hash: string, asked: string): Ranges
+  /** The best that is left of a lot's plan once something went wrong. */
+  replan(hash: string, asked: string, trouble: Trouble): Replan
+  /** Every part and cut of an anatomy, the farm's own with it. */
+  library(anatomy: Anatomy): ReturnType<typeof libraryOf>
 }
 
 export interface Asked {
@@ -16,15 +32,25 @@ export interface Asked {
 }
 
 const flows = new Map<string, Flow>()
-const drawing: Drawing = {
+/** The draws that were made last, and of which masses: a price draws nothing. */
+let last: { of: string; read: Reckoning } | null = null
+
+const reckoner: Reckoner = {
   learn: (hash, anatomy) => void flows.set(hash, compile(anatomy)),
   draw: (hash, asked) => {
     const { state, farm } = JSON.parse(asked) as Asked
-    return rangesOf(reckon(flows.get(hash)!, state, farm))
+    const of = `${hash} ${massKey(state)}`
+    last = { of, read: reckon(flows.get(hash)!, state, farm, last?.of === of ? last.read : undefined) }
+    return rangesOf(last.read)
   },
+  replan: (hash, asked, trouble) => {
+    const { state, farm } = JSON.parse(asked) as Asked
+    return replan(reckon(flows.get(hash)!, state, farm, 0), trouble)
+  },
+  library: (anatomy) => libraryOf(anatomy),
 }
 
-createBirpc<object, Drawing>(drawing, {
+createBirpc<object, Reckoner>(reckoner, {
   post: (data) => postMessage(data),
   on: (hear) => addEventListener('message', (e) => hear(e.data)),
   timeout: 2 ** 31 - 1,

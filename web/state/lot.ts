@@ -7,6 +7,7 @@ import { inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ME } from './device.ts'
 import { drawings } from './figures.ts'
 import { useLots } from './lots.ts'
+import { tally } from './tally.ts'
 
 export type Sides = 'left' | 'right' | 'both'
 
@@ -33,9 +34,11 @@ function openLot(id: () => string) {
   watch(by, (hash) => hash && void store.fetchFlow(hash), { immediate: true })
   const flow = computed(() => (by.value ? (store.flows.get(by.value) ?? null) : null))
   const farmFigures = computed(() => store.figures)
-  const central = computed<Reckoning | null>(() =>
-    flow.value && state.value ? reckon(flow.value, state.value, farmFigures.value, 0) : null,
-  )
+  const central = computed<Reckoning | null>(() => {
+    if (!flow.value || !state.value) return null
+    tally('reading')
+    return reckon(flow.value, state.value, farmFigures.value, 0)
+  })
   /** The same figures with their intervals beside them, drawn in a thread while the page shows the central ones. */
   const drawn = shallowRef<{ of: Reckoning; read: Reckoning } | null>(null)
   let wanted: Reckoning | null = null

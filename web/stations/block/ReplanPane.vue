@@ -3,12 +3,13 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { afterBench } from '#core/ledger'
-import { condemnable, replan, uncutParts, type Trouble } from '#core/reading'
+import { condemnable, uncutParts, type Trouble } from '#core/reading'
+import { replanned, worked } from '../../state/figures.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Something went wrong at the bench: what is left, what it costs, and taking it. Steps already done stay as they are. */
-const { body, read, decide, central } = useReading()
+const { body, read, decide, by, flow, state, farmFigures } = useReading()
 const words = useWords()
 const trouble = ref<Trouble | null>(null)
 const TOOL_WORDS = { knife: 'knife', saw: 'saw', grinder: 'grinder', cure: 'cure room', none: '' }
@@ -23,7 +24,14 @@ const troubles = computed<{ word: string; trouble: Trouble }[]>(() => [
   { word: 'A helper is gone', trouble: { kind: 'hands' as const } },
 ])
 const cuttable = computed(() => uncutParts(read.value).map((v) => ({ v, w: nameOf('parts', v) })))
-const found = computed(() => (trouble.value ? replan(central.value, trouble.value) : null))
+const { found, state: work } = worked(
+  () =>
+    trouble.value && {
+      trouble: trouble.value,
+      ...{ hash: by.value!, flow: flow.value!, state: state.value!, farm: farmFigures.value },
+    },
+  (thread, { trouble, ...asked }) => replanned(thread, asked, { ...trouble }),
+)
 const nameOf = (list: 'parts' | 'paths', id: string) =>
   words.name(body.value.anatomy[list].find((x) => x.id === id)!.names)
 function take() {
@@ -64,6 +72,10 @@ const down = computed(() => [...read.value.plan.without])
         @click="decide({ field: 'without', target: tool, side: 'animal', value: null })"
       />
     </div>
+    <p v-if="work === 'working'" class="muted" role="status">Planning again…</p>
+    <p v-else-if="work === 'failed'" class="field-issue" role="alert">
+      This could not be worked out. Press it again; if it stays, reload the page.
+    </p>
     <div v-if="found" class="found" data-testid="replan">
       <p v-if="found.changes.length === 0">
         Nothing that is left to cut is planned that way{{

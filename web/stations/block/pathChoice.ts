@@ -1,15 +1,29 @@
-import { computed } from 'vue'
+import { computed, effectScope } from 'vue'
 import { alternativesFor, rankedBy, type Alternative } from '#core/reading'
 import { takePath, wayTo } from '#core/plan'
-import { useReading } from '../../state/lot.ts'
+import { useLot, useReading, type OpenLot } from '../../state/lot.ts'
+import { tally } from '../../state/tally.ts'
+
+/** Of every open lot the ways to open its selected part, valued once for all that show them. */
+const valued = new WeakMap<OpenLot, ReturnType<typeof alternativesOf>>()
+function alternativesOf({ part, rank, sidesOf, central }: OpenLot) {
+  const sides = computed(() => sidesOf(part.value))
+  const each = computed<Alternative[]>(() => {
+    tally('alternatives')
+    return alternativesFor(central.value!, part.value, sides.value)
+  })
+  return { sides, alternatives: computed(() => rankedBy(rank.value, each.value)) }
+}
+function alternativesNow(open: OpenLot) {
+  const known = valued.get(open) ?? effectScope(true).run(() => alternativesOf(open))!
+  valued.set(open, known)
+  return known
+}
 
 /** The ways to open the selected part on the selected sides, and taking one. */
 export function usePathChoice() {
-  const { body, read, part, sides: chosen, rank, sidesOf, decide, note, central } = useReading()
-  const sides = computed(() => sidesOf(part.value))
-  const alternatives = computed<Alternative[]>(() =>
-    rankedBy(rank.value, alternativesFor(central.value, part.value, sides.value)),
-  )
+  const { body, read, part, sides: chosen, decide, note } = useReading()
+  const { sides, alternatives } = alternativesNow(useLot())
   const numbered = computed(() => alternatives.value.map((a) => a.path))
   function choose(path: string) {
     const found = alternatives.value.find((a) => a.path === path)
