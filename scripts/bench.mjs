@@ -6,6 +6,7 @@ import { gzipSync } from 'node:zlib'
 execFileSync('npx', ['vite', 'build', 'bench', '--logLevel', 'error'], { stdio: 'inherit' })
 for (const bench of ['evaluate', 'records'])
   execFileSync('node', [`dist/bench/${bench}.js`], { stdio: 'inherit' })
+execFileSync('node', ['bench/page.mjs'], { stdio: 'inherit' })
 const html = 'dist/web/index.html'
 if (existsSync(html)) {
   const first = [...readFileSync(html, 'utf8').matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map(

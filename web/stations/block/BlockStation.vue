@@ -11,7 +11,7 @@ import HungSides from './HungSides.vue'
 import PathTable from './PathTable.vue'
 import { usePathChoice } from './pathChoice.ts'
 
-const { read, body, part, sides } = useReading()
+const { central: read, body, part, sides } = useReading()
 const { choose, numbered } = usePathChoice()
 const order = computed(() => offeredParts(read.value))
 const move = (by: number) => {

@@ -10,7 +10,7 @@ import PartShapes from './PartShapes.vue'
 /** One side of a hung carcass. Split sides turn their backs outward; unsplit, both backs meet in the middle. */
 const { side, drawing, whole } = defineProps<{ side: 'left' | 'right'; drawing: HungSide; whole: boolean }>()
 const emit = defineEmits<{ select: [part: string, side: 'left' | 'right'] }>()
-const { read, body } = useReading()
+const { central: read, body } = useReading()
 
 const toRight = computed(() => (side === 'left') !== whole)
 const origin = computed(() => (whole ? 400 : side === 'left' ? 20 : 780))

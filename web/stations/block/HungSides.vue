@@ -11,16 +11,22 @@ import PatternDefs from './PatternDefs.vue'
 import WholeParts from './WholeParts.vue'
 
 /** The animal on the Block: two hung sides, a whole carcass where it was not split, or a bird on its back. */
-const { read, body, part, sides, decide } = useReading()
+const { central: read, body, part, sides, decide } = useReading()
 const words = useWords()
 const hanging = computed(() => read.value.stages.find((s) => s.id === 'hanging'))
-const hungAt = (side: 'left' | 'right') => {
-  const { cutting } = read.value
-  const whole = read.value.plan.conventions.split === false
-  return drawHung(body.value.anatomy, { at: cutting.lineAt(side), mm: cutting.mmAt(side) }, whole)
+/** Where the lines lie, as text: the drawing is made anew where one moved, and nowhere else. */
+const placedAt = (side: 'left' | 'right') => {
+  const { cutting, plan } = read.value
+  return JSON.stringify([cutting.lineAt(side), cutting.mmAt(side), plan.conventions.split === false])
 }
-const left = computed(() => hungAt('left'))
-const right = computed(() => hungAt('right'))
+type Lines = Parameters<typeof drawHung>[1]
+const hung = (placed: string) => {
+  const [at, mm, whole] = JSON.parse(placed) as [Lines['at'], Lines['mm'], boolean]
+  return drawHung(body.value.anatomy, { at, mm }, whole)
+}
+const [placedLeft, placedRight] = [computed(() => placedAt('left')), computed(() => placedAt('right'))]
+const left = computed(() => hung(placedLeft.value))
+const right = computed(() => hung(placedRight.value))
 const differ = computed(() => {
   const { cutting } = read.value
   return cutting.slots.some((s) => s.side === 'left' && s.path !== cutting.slot(s.part, 'right')?.path)

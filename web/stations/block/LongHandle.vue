@@ -15,7 +15,7 @@ const { line, side, path, at, pxPerMm, x } = defineProps<{
   pxPerMm: number
   x: (value: number) => number
 }>()
-const { read, sides, decide, preview } = useReading()
+const { central: read, sides, decide, preview } = useReading()
 const words = useWords()
 const WIDTH = 150
 const mm = computed(() => read.value.plan.choices.mm.get(line.id, side) ?? line.mm.usual)

@@ -8,7 +8,7 @@ import { DESTINATIONS } from '../../theme/destinations.ts'
 
 /** What comes of the part this way, drawn to scale: each piece in the colour of what it becomes. */
 const { outputs } = defineProps<{ outputs: Output[] }>()
-const { body, read } = useReading()
+const { body, central: read } = useReading()
 const words = useWords()
 const total = computed(() => outputs.reduce((s, o) => s + o.kg, 0))
 

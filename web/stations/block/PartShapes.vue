@@ -14,7 +14,7 @@ const { shapes, side, x } = defineProps<{
   x: (value: number) => number
 }>()
 const emit = defineEmits<{ select: [part: string] }>()
-const { read, body, part, sides } = useReading()
+const { central: read, body, part, sides } = useReading()
 const words = useWords()
 const SMALLEST_LABEL = 0.03
 

@@ -9,7 +9,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** What the part weighed by itself, and what was cut away of it because it was bruised or condemned. */
-const { body, read, part, sidesOf, note, withdraw, factOf } = useReading()
+const { body, central: read, part, sidesOf, note, withdraw, factOf } = useReading()
 const words = useWords()
 
 type What = 'part' | 'cut-away'

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { openedFrom } from '#core/anatomy'
 import { perPlate } from '#core/ledger'
 import { PLATE } from '#core/plan'
-import { offered, partFigure, type Alternative, type Rank } from '#core/reading'
+import { offered, type Alternative, type Rank } from '#core/reading'
 import { saleOf } from '#core/rules'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
@@ -12,11 +12,12 @@ import { useWords } from '../../state/words.ts'
 import LineChoices from './LineChoices.vue'
 import OutputBar from './OutputBar.vue'
 import PortionPane from './PortionPane.vue'
+import PartMass from './PartMass.vue'
 import PartWeights from './PartWeights.vue'
 import SplitPane from './SplitPane.vue'
 import { usePathChoice } from './pathChoice.ts'
 
-const { body, read, lot, part, sides, rank } = useReading()
+const { body, central: read, lot, part, sides, rank } = useReading()
 const { alternatives, choose, remedy, make, sides: chosenSides } = usePathChoice()
 const words = useWords()
 const anatomy = computed(() => body.value.anatomy)
@@ -45,7 +46,6 @@ const inner = computed(() =>
     (p) => openedFrom(anatomy.value, p.id) === part.value && offered(read.value, p.id),
   ),
 )
-const mass = computed(() => partFigure(read.value, part.value, chosenSides.value))
 const mixed = computed(() => alternatives.value.every((a) => !a.inForce))
 const nameOf = (list: 'parts' | 'paths' | 'conventions', id: string) =>
   words.name(anatomy.value[list].find((x) => x.id === id)!.names)
@@ -96,12 +96,7 @@ const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
   <div class="paths">
     <div class="pane-head">
       <h2>{{ words.name(partData.names) }}</h2>
-      <span v-if="mass.kg > 0" class="mass"
-        ><b :class="{ estimate: !mass.weighed }">{{ words.mass(mass.kg) }}</b
-        ><small class="muted">{{
-          mass.weighed ? 'weighed' : mass.range ? `likely ${words.massRange(mass.range)}` : ''
-        }}</small></span
-      >
+      <PartMass :sides="chosenSides" />
       <span class="muted">{{ sideWords }}: what each way changes</span>
       <Select
         v-model="rank"
@@ -233,12 +228,6 @@ const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
 </template>
 
 <style scoped>
-.mass {
-  display: inline-flex;
-  align-items: baseline;
-  gap: 0.35rem;
-  white-space: nowrap;
-}
 .paths {
   display: grid;
   gap: 0.4rem;

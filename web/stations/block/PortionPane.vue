@@ -19,7 +19,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** How the cuts of the selected part are divided: thickness or count, by the eater, by the pack. */
-const { body, read, part, sidesOf, decide } = useReading()
+const { body, central: read, part, sidesOf, decide } = useReading()
 const words = useWords()
 
 const rows = computed(() => {

@@ -10,7 +10,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Another way for what lies behind a place along the part: half a loin as chops, the rest a roast. */
-const { body, read, part, sidesOf, decide, central } = useReading()
+const { body, part, sidesOf, decide, central } = useReading()
 const words = useWords()
 
 const HALF = 0.5
@@ -22,7 +22,7 @@ const halves = computed(() => sidesOf(part.value).filter((s): s is Half => s !==
 const ways = computed(() =>
   body.value.anatomy.paths.filter((p) => p.part === part.value && !p.pair && !p.together && !p.leaves),
 )
-const splits = computed(() => halves.value.map((s) => read.value.plan.choices.splits?.get(part.value, s)))
+const splits = computed(() => halves.value.map((s) => central.value.plan.choices.splits?.get(part.value, s)))
 /** The split in force, where the sides that are looked at have the same. */
 const now = computed(() => {
   const [first, ...others] = splits.value
@@ -32,7 +32,7 @@ const differ = computed(() => !now.value && splits.value.some((s) => s))
 const place = ref(HALF)
 const at = computed(() => now.value?.at ?? place.value)
 const isOpen = ref(false)
-const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
+const priced = computed(() => saleOf(central.value.plan.route) === 'by-the-piece')
 /** What each way would change is worked out when it is asked for. */
 const options = computed(() => {
   const valued = isOpen.value ? rearOptions(central.value, part.value, halves.value, at.value) : []
@@ -51,13 +51,13 @@ const options = computed(() => {
   ]
 })
 const length = computed(() => {
-  const own = read.value.cutting.slot(part.value, halves.value[0] ?? 'left')?.length
+  const own = central.value.cutting.slot(part.value, halves.value[0] ?? 'left')?.length
   if (!own) return ''
   const vertebrae = own.vertebrae > 0 ? `, ${(own.vertebrae * at.value).toFixed(1)} vertebrae` : ''
   return `${Math.round(own.mm * at.value)} of ${Math.round(own.mm)} mm${vertebrae}`
 })
 const can = computed(() => {
-  const slot = read.value.cutting.slot(part.value, halves.value[0] ?? 'left')
+  const slot = central.value.cutting.slot(part.value, halves.value[0] ?? 'left')
   return slot?.holds && ways.value.length > 1 && ways.value.includes(slot.path)
 })
 

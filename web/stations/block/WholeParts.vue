@@ -8,7 +8,7 @@ import { useWords } from '../../state/words.ts'
 
 /** What there is one of, on a line of its own: offal kept or left, and the trim, fat and bones of both sides together. */
 const emit = defineEmits<{ select: [part: string] }>()
-const { read, body, part } = useReading()
+const { central: read, body, part } = useReading()
 const words = useWords()
 const parts = computed(() =>
   loneParts(read.value).map((slot) => ({

@@ -7,7 +7,7 @@ import { useWords } from '../../state/words.ts'
 
 /** One of several places or settings: pressed where it is in force, else with what it would change in the whole plan. */
 defineProps<{ label: string; inForce: boolean; takeHome: Kg; money: number; note?: string }>()
-const { read } = useReading()
+const { central: read } = useReading()
 const words = useWords()
 const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
 </script>

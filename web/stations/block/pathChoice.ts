@@ -22,7 +22,7 @@ function alternativesNow(open: OpenLot) {
 
 /** The ways to open the selected part on the selected sides, and taking one. */
 export function usePathChoice() {
-  const { body, read, part, sides: chosen, decide, note } = useReading()
+  const { body, central: read, part, sides: chosen, decide, note } = useReading()
   const { sides, alternatives } = alternativesNow(useLot())
   const numbered = computed(() => alternatives.value.map((a) => a.path))
   function choose(path: string) {
