@@ -117,6 +117,8 @@ describe('a code', () => {
 })
 
 describe('a token', () => {
+  beforeAll(openNew)
+
   it('is worth nothing once its device is withdrawn, and the device hears why', async () => {
     const { device, cookie } = await letIn()
     await asked(cookie, '/api/home').expect(200)
