@@ -7,9 +7,13 @@ import { CHROMIUM_FLAGS, ensureChromium, startServer } from './browser.mjs'
 // Pictures of every main view from the demo farm: `node scripts/screenshots.mjs [folder] [width] [height]`.
 const [out = 'docs/screenshots', width = '1280', height = '800'] = process.argv.slice(2)
 const folder = mkdtempSync(join(tmpdir(), 'ekko-pictures-'))
-const server = startServer(['--data', folder, '--demo'])
+const NAME = 'fallowmere.test'
+const server = startServer(['--data', folder, '--demo', '--lan', '--name', NAME])
 const url = await server.url
-const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_FLAGS })
+const browser = await chromium.launch({
+  executablePath: ensureChromium(),
+  args: [...CHROMIUM_FLAGS, `--host-resolver-rules=MAP ${NAME} 127.0.0.1`],
+})
 const page = await browser.newPage({
   viewport: { width: Number(width), height: Number(height) },
   timezoneId: 'America/New_York',
@@ -36,6 +40,27 @@ const views = {
 }
 // The Farm's picture has a proven copy on its beam.
 await fetch(`${url}/api/copies`, { method: 'POST' })
+/** Lets a device in as a person does; the picture of the door is taken on the way. */
+async function letIn(name, floor, picture) {
+  const asked = { method: 'POST', headers: { 'content-type': 'application/json' } }
+  const res = await fetch(`${url}/api/devices/code`, { ...asked, body: JSON.stringify({ floor }) })
+  const { code } = await res.json()
+  const context = await browser.newContext({ viewport: { width: 820, height: 1180 } })
+  const device = await context.newPage()
+  await device.goto(`${url.replace('127.0.0.1', NAME)}/#${code}`)
+  await device.getByLabel('Name of this device').fill(name)
+  if (picture) await device.screenshot({ path: join(out, 'door.png') })
+  await device.getByRole('button', { name: 'Come in' }).click()
+  await device.getByText('What comes next').waitFor()
+  await context.close()
+}
+await letIn('Kitchen phone', false, true)
+await letIn('Cutting room', true, false)
+await fetch(`${url}/api/devices/code`, {
+  method: 'POST',
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify({ floor: true }),
+})
 for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
   await page.waitForSelector('#main')

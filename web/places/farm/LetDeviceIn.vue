@@ -13,7 +13,7 @@ const MAY = [
   { floor: false, word: 'Everything' },
   { floor: true, word: 'Floor only' },
 ]
-const floor = ref(false)
+const floor = ref(devices.code?.floor ?? false)
 const issues = ref<FieldIssue[]>([])
 const clock = ref(Date.now())
 const ticking = setInterval(() => (clock.value = Date.now()), 1000)
