@@ -1,3 +1,4 @@
+import { readFileSync, writeFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { joined, type Home, type Lot, type LotCard, type LotChange } from '#contracts'
@@ -6,11 +7,17 @@ import {
   factBody,
   FARM,
   lotBody,
+  NOBODY,
   openTestApi,
+  openTestStore,
   packBody,
   takePath,
   weighingBody,
 } from './testing.ts'
+import { placesOf } from './database/places.ts'
+import { openStore } from './store/store.ts'
+
+const AT = '2026-11-02T12:00:00.000Z'
 
 let test: Awaited<ReturnType<typeof openTestApi>>
 beforeAll(async () => {
@@ -159,5 +166,40 @@ describe('a change joined to a lot', () => {
     expect(joined(lot, change(1, 3, 2, 3))).toBe(lot)
     expect(joined(lot, change(4, 5, 5))).toBeNull()
     expect(lot.commands).toHaveLength(1)
+  })
+})
+
+describe('what lots come to', () => {
+  const program = 'this one'
+  it('is kept for the next start of the same program, and worked out anew where lot, farm or program is another', async () => {
+    const { store, folder } = await openTestStore(undefined, { program })
+    const body = lotBody()
+    await store.run('hangLot', { lot: body, by: NOBODY, at: AT })
+    await store.run('weigh', { lot: body.id, by: NOBODY, at: AT, weighing: weighingBody('live', 250) })
+    const before = await store.run('home', undefined)
+    await store.close()
+    const path = placesOf(folder).cards
+    const marked = readFileSync(path, 'utf8').replaceAll('"tag":"Thistle"', '"tag":"As it was kept"')
+    writeFileSync(path, marked)
+    const tagsBy = async (name: string) => {
+      const again = await openStore(folder, { program: name })
+      const { lots } = await again.run('home', undefined)
+      return { again, tags: lots.map((l) => l.tag), lots }
+    }
+    const same = await tagsBy(program)
+    expect(same.tags).toEqual(['As it was kept'])
+    const weighing = weighingBody('live', 240, { confirmed: true })
+    await same.again.run('weigh', { lot: body.id, by: NOBODY, at: AT, weighing })
+    expect((await same.again.run('home', undefined)).lots[0]!.tag).toBe('Thistle')
+    await same.again.close()
+    writeFileSync(path, marked)
+    const other = await tagsBy('another one')
+    expect(other.tags).toEqual(['Thistle'])
+    await other.again.close()
+    writeFileSync(path, marked.slice(0, 40))
+    const damaged = await tagsBy(program)
+    expect(damaged.tags).toEqual(['Thistle'])
+    expect(before.lots[0]!.progress.key!.kg).toBeGreaterThan(damaged.lots[0]!.progress.key!.kg)
+    await damaged.again.close()
   })
 })

@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DEVICE_HEADER, type Lot, type NewFact } from '#contracts'
 import { priceOf } from '#core/measure'
 import { readFacts } from '#core/plan'
-import type { Decision, FactBody } from '#core/records'
+import { UNNAMED, type Decision, type FactBody } from '#core/records'
 import { readBundle } from './bundle/form.ts'
 import { placesOf } from './database/places.ts'
 import {
@@ -79,7 +79,9 @@ describe('facts', () => {
     const mine = factBody(route('custom'))
     await note(lot, mine).expect(200)
     const clash = await note(lot, factBody(route('inspected'))).expect(409)
-    expect(clash.body.conflicts).toEqual([{ mine: route('inspected'), theirs: route('custom'), id: mine.id }])
+    expect(clash.body.conflicts).toEqual([
+      { mine: route('inspected'), theirs: route('custom'), id: mine.id, by: UNNAMED },
+    ])
     await note(lot, factBody(route('custom'))).expect(200)
     expect((await whole(lot)).facts).toHaveLength(1)
     await note(lot, factBody(route('inspected'), { corrects: mine.id })).expect(200)

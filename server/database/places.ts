@@ -18,6 +18,8 @@ const pathsIn = (folder: string) => ({
   clean: join(folder, 'stopped-clean'),
   recovery: join(folder, 'last-recovery.json'),
   settings: join(folder, 'copies.json'),
+  /** What lots come to, as it was last worked out. */
+  cards: join(folder, 'cards.json'),
 })
 
 const known = new Map<string, ReturnType<typeof pathsIn>>()

@@ -1,3 +1,6 @@
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
 import { workerData } from 'node:worker_threads'
 import { serveThread } from '../threads.ts'
 import type { ArgumentOf, OperationName } from '../store/operations.ts'
@@ -8,12 +11,17 @@ import { outcomeOf } from './outcome.ts'
 
 const { folder, lock, empty } = workerData as DatabaseData
 let store: Store
+/** This thread’s script names all it is built of by their content, so it is another where any of them is. */
+const program = createHash('sha256')
+  .update(readFileSync(fileURLToPath(import.meta.url)))
+  .digest('hex')
 
 const calls: DatabaseCalls = {
   open: () =>
     outcomeOf(async () => {
       store = await openStore(folder, {
         empty,
+        program,
         holds: () => tokenIn(lock.path) === lock.token,
         copied: (copy) => void page.copied.asEvent(copy),
         warned: (words) => void page.warned.asEvent(words),

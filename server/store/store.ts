@@ -3,6 +3,7 @@ import type { Manifest } from '../database/copies.ts'
 import { realDisk, type Disk } from '../database/disk.ts'
 import { openEngine } from '../database/engine.ts'
 import { pglite } from '../database/pglite.ts'
+import { placesOf } from '../database/places.ts'
 import { shelfIn } from '../database/shelf.ts'
 import type { Recovery } from '../database/recovery.ts'
 import { Lots } from '../lots/cache.ts'
@@ -28,6 +29,8 @@ export interface StoreOptions {
   cluster?: Cluster<Tx>
   /** The empty database that lies beside the program, where it does. */
   empty?: string | null
+  /** The digest of this program, where what it worked out is kept for its next start. */
+  program?: string
   now?: () => Date
   holds?: () => boolean
   copied?: (copy: Manifest) => void
@@ -36,10 +39,11 @@ export interface StoreOptions {
 
 /** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
 export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
+  const { disk = realDisk, program } = options
   const beside: Beside = {
-    shelf: shelfIn(options.disk ?? realDisk, folder),
+    shelf: shelfIn(disk, folder),
     lots: new Lots(),
-    cards: new Cards(),
+    cards: new Cards(program ? { disk, path: placesOf(folder).cards, program } : null),
   }
   const engine = await openEngine<Tx>({
     disk: realDisk,
@@ -48,6 +52,8 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
     ...options,
     folder,
   })
+  // Brought back from a copy they may stand at a revision that meant something else before.
+  if (engine.recovered) beside.cards.clear()
   return {
     recovered: engine.recovered,
     run: <K extends OperationName>(name: K, argument: ArgumentOf<K>) => {
@@ -66,6 +72,9 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
       return out
     },
     proven: engine.proven,
-    close: engine.close,
+    close: async () => {
+      beside.cards.keep()
+      await engine.close()
+    },
   }
 }
