@@ -13,6 +13,7 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'get', path: '/events' },
   { method: 'get', path: '/standing' },
   { method: 'put', path: '/farm', body: farmChangeSchema },
+  { method: 'get', path: '/lots' },
   { method: 'post', path: '/lots', body: newLotSchema },
   { method: 'get', path: '/devices' },
   { method: 'post', path: '/devices/code', body: codeAskedSchema },

@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core'
+import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
 import { openLot, running, saved } from './testing.ts'
 
@@ -215,5 +216,34 @@ describe('on the wire', () => {
     await other.context.setOffline(false)
     await taken(other.page, 'loin-chops')
     await other.context.close()
+  })
+})
+
+describe('a farm of many lots', () => {
+  it('shows the newest, older ones at a press, and finds any by its name', async () => {
+    const { page, context } = await run.open()
+    for (let n = 1; n <= 50; n++) {
+      const res = await fetch(`${run.url}/api/lots`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: uuid(), tag: `Pen ${n}`, species: 'hog', count: 1 }),
+      })
+      expect(res.status).toBe(201)
+    }
+    await page.goto(run.url)
+    const named = (tag: string) => page.getByRole('row').getByRole('link', { name: tag, exact: true })
+    await named('Pen 50').waitFor()
+    await page.getByText('10 more came before these').waitFor()
+    expect(await named('Juniper').count()).toBe(0)
+    await page.getByRole('button', { name: /^5\d on the hoof$/ }).waitFor()
+    await page.getByLabel('Find a lot or a station').fill('junip')
+    await named('Juniper').waitFor()
+    expect(await page.getByRole('row').count()).toBe(2)
+    await page.getByLabel('Find a lot or a station').fill('')
+    await page.getByRole('button', { name: 'Show older lots' }).press('Enter')
+    await named('Clover').waitFor()
+    expect(await page.getByRole('button', { name: 'Show older lots' }).count()).toBe(0)
+    expect(await page.getByRole('row').count()).toBe(59)
+    await context.close()
   })
 })

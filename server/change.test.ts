@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { joined, type Home, type Lot, type LotCard, type LotChange } from '#contracts'
+import { joined, type Home, type Lot, type LotCard, type LotChange, type Rail } from '#contracts'
 import {
   appendBody,
   factBody,
@@ -201,5 +201,38 @@ describe('what lots come to', () => {
     expect(damaged.tags).toEqual(['Thistle'])
     expect(before.lots[0]!.progress.key!.kg).toBeGreaterThan(damaged.lots[0]!.progress.key!.kg)
     await damaged.again.close()
+  })
+})
+
+describe('the rail of many lots', () => {
+  it('comes a page at a time, newest first, none twice and none left out; found by name and by where it stands', async () => {
+    const many = await openTestApi()
+    const ids: string[] = []
+    for (let n = 0; n < 101; n++) {
+      const body = lotBody({ tag: `Lot ${n}` })
+      await many.store.run('hangLot', { lot: body, by: NOBODY, at: AT })
+      ids.push(body.id)
+    }
+    const first: Home = (await many.api.get('/api/home').expect(200)).body
+    const pages = [first.lots.map((l) => l.id)]
+    let { older } = first
+    expect([older, first.standings.alive]).toEqual([101 - first.lots.length, 101])
+    while (older > 0) {
+      const { body } = await many.api.get(`/api/lots?before=${pages[0]![0]}`).expect(200)
+      pages.unshift((body as Rail).lots.map((l) => l.id))
+      older = (body as Rail).older
+    }
+    expect(pages.flat()).toEqual(ids)
+    expect(Math.max(...pages.map((p) => p.length))).toBeLessThan(60)
+    const found: Rail = (await many.api.get('/api/lots?wanted=lot 7').expect(200)).body
+    expect(found.lots.map((l) => l.tag)).toEqual([
+      'Lot 7',
+      ...[0, 1, 2, 3, 4, 5, 6, 7, 8, 9].map((n) => `Lot 7${n}`),
+    ])
+    const alive: Rail = (await many.api.get('/api/lots?wanted=hoof&standings=alive').expect(200)).body
+    expect(alive.older + alive.lots.length).toBe(101)
+    await many.api.get('/api/lots?standings=nowhere').expect(400)
+    await many.api.get('/api/lots?before=1').expect(400)
+    await many.store.close()
   })
 })

@@ -2,6 +2,7 @@ import same from 'fast-deep-equal'
 import { farmSchema, type FarmChange, type FarmKept, type KeptFarm } from '#contracts'
 import { todaysPins } from '../anatomies/today.ts'
 import { selectHeads } from '../lots/queries.ts'
+import { firstOf } from '../lots/rail.ts'
 import { selectPlans } from '../plans/queries.ts'
 import type { Beside } from '../store/beside.ts'
 import type { Changed } from '../store/outcomes.ts'
@@ -12,7 +13,7 @@ export async function home(tx: Tx, _: undefined, { cards }: Beside): Promise<Far
   const plans = (await selectPlans(tx)).filter((p) => !p.withdrawn)
   const farm = await selectFarm(tx)
   const lots = await cards.of(tx, await selectHeads(tx), farm)
-  return { farm, lots, plans, today: await todaysPins(tx) }
+  return { ...firstOf(lots), farm, plans, today: await todaysPins(tx) }
 }
 
 export async function saveFarm(tx: Tx, { base, ...sent }: FarmChange): Promise<Changed<KeptFarm>> {

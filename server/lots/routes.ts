@@ -5,6 +5,7 @@ import {
   newLotSchema,
   newPackSchema,
   newWeighingSchema,
+  railAskedSchema,
   splitSchema,
 } from '#contracts'
 import { revisionSchema } from '#core/records'
@@ -17,6 +18,15 @@ export function lotRoutes(served: Served): Router {
   const api = Router()
   const at = () => now().toISOString()
   const to = (req: Request) => ({ lot: idOf(req.params.id, 'lot'), by: authorOf(req), at: at() })
+
+  api.get('/lots', async (req, res) => {
+    const { standings, ...query } = req.query
+    const asked = parsed(railAskedSchema, {
+      ...query,
+      standings: typeof standings === 'string' && standings ? standings.split(',') : [],
+    })
+    res.json(await store.run('rail', asked))
+  })
 
   api.post('/lots', async (req, res) => {
     const lot = parsed(newLotSchema, req.body)

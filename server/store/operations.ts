@@ -7,6 +7,7 @@ import { selectFarm } from '../farm/queries.ts'
 import { decide, note, pack, split, weigh } from '../lots/appending.ts'
 import { card, hangLot, lotSince } from '../lots/operations.ts'
 import { selectLot } from '../lots/queries.ts'
+import { rail } from '../lots/rail.ts'
 import { keepPaper } from '../papers/operations.ts'
 import { selectPaper } from '../papers/queries.ts'
 import { savePlan } from '../plans/operations.ts'
@@ -16,6 +17,7 @@ import type { Tx } from './tx.ts'
 export const reads = {
   home,
   card,
+  rail,
   lotSince,
   lot: selectLot,
   pin: pinBy,

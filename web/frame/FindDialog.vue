@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
 import InputText from 'primevue/inputtext'
+import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { useFarm } from '../state/farm.ts'
@@ -19,6 +20,7 @@ const { flow, part } = useLot()
 const router = useRouter()
 const text = ref('')
 const chosen = ref(0)
+watchDebounced(text, (now) => void store.search(now, []), { debounce: 200 })
 
 const everything = computed<(Found & { words: string })[]>(() => {
   const a = flow.value?.anatomy

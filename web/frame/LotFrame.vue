@@ -61,7 +61,7 @@ useKeys(() => ({
 </script>
 
 <template>
-  <p v-if="!lot && store.cards.has(String(route.params.id))" class="station" role="status">
+  <p v-if="!lot && !lots.missing.has(String(route.params.id))" class="station" role="status">
     Opening the lot…
   </p>
   <div v-else-if="!lot">

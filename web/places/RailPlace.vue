@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
+import { watchDebounced } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watchEffect } from 'vue'
 import { NEXT_WORDS, STANDING_WORDS, STANDINGS } from '../frame/lotSummary.ts'
 import RailTag from '../frame/RailTag.vue'
@@ -26,10 +27,22 @@ const groups = computed(() =>
   STANDINGS.map((id) => ({
     id,
     word: STANDING_WORDS[id],
+    count: store.standings[id],
     lots: hung.value.filter((c) => c.progress.standing === id),
-  })).filter((g) => g.lots.length > 0),
+  })).filter((g) => g.count > 0),
 )
 const bundled = computed(() => hung.value.length > MOST_TAGS)
+watchDebounced(
+  wanted,
+  (text) => {
+    const said = text.trim().toLowerCase()
+    void store.search(
+      text,
+      STANDINGS.filter((s) => said && STANDING_WORDS[s].toLowerCase().includes(said)),
+    )
+  },
+  { debounce: 200 },
+)
 const listed = computed(() => {
   const text = wanted.value.trim().toLowerCase()
   return hung.value.filter(
@@ -81,7 +94,7 @@ const listed = computed(() => {
         <div v-for="g in groups" :key="g.id" class="group bundle">
           <div class="hook" />
           <button type="button" class="count" @click="wanted = g.word">
-            <b>{{ g.lots.length }}</b> {{ g.word.toLowerCase() }}
+            <b>{{ g.count }}</b> {{ g.word.toLowerCase() }}
           </button>
         </div>
       </div>
@@ -138,6 +151,16 @@ const listed = computed(() => {
         </tbody>
       </table>
       <p v-if="listed.length === 0" class="muted">No lot or station is called “{{ wanted }}”.</p>
+      <p v-if="store.older > 0 && !wanted.trim()" class="row">
+        <Button
+          size="small"
+          outlined
+          label="Show older lots"
+          icon="pi pi-angle-down"
+          @click="store.fetchOlder()"
+        />
+        <span class="muted">{{ store.older }} more came before these</span>
+      </p>
     </section>
     <details v-if="withdrawn.length > 0 && !store.isFloor" class="off">
       <summary>Taken off the rail ({{ withdrawn.length }})</summary>

@@ -9,12 +9,14 @@ import type {
   LotChange,
   NewLot,
   Problem,
+  Rail,
   Rung,
   Standing,
   StoredPlan,
   You,
 } from '#contracts'
 import type { Inverse } from '#core/plan'
+import type { Standing as Stand } from '#core/reading'
 import type { CutPlan } from '#core/records'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 import { ME } from './device.ts'
@@ -42,6 +44,10 @@ export interface LotsKeeper {
 export const useFarm = defineStore('farm', () => {
   const farm = ref<KeptFarm | null>(null)
   const cards = shallowRef<ReadonlyMap<string, LotCard>>(new Map())
+  /** How many lots hang at each place, and how many of them came before those whose cards are here. */
+  const standings = shallowRef<Home['standings']>({ alive: 0, hanging: 0, packing: 0, packed: 0 })
+  const older = ref(0)
+  let last: string | null = null
   const plans = shallowRef<StoredPlan[]>([])
   /** By species, what a lot hung now would be read by. */
   const today = shallowRef<Home['today'] | null>(null)
@@ -90,19 +96,54 @@ export const useFarm = defineStore('farm', () => {
     today.value = answer.body.today
     you.value = answer.body.you
     names.value = answer.body.devices
-    cards.value = new Map(answer.body.lots.map((l) => [l.id, markRaw(l)]))
+    cards.value = new Map()
+    put(answer.body.lots)
+    standings.value = answer.body.standings
+    older.value = answer.body.older
+    last = answer.body.lots.find((l) => !l.withdrawn)?.id ?? null
     stale.value = new Set()
     state.value = 'ready'
   }
 
-  /** Asks for the cards that are no longer true. */
+  /** Cards in the order their lots came, whichever were asked for first. */
+  function put(more: readonly LotCard[]) {
+    const all = new Map(cards.value)
+    for (const card of more) all.set(card.id, markRaw(card))
+    const came = (c: LotCard) => Date.parse(c.createdAt)
+    cards.value = new Map([...all].sort(([, x], [, y]) => came(x) - came(y)))
+  }
+
+  /** Asks for the cards that are no longer true; of a lot that was not known how many hang is asked anew. */
   async function freshen() {
     const ids = [...stale.value]
     stale.value = new Set()
     const fresh = await Promise.all(ids.map((id) => ask<LotCard>('GET', `/lots/${id}/card`)))
-    const known = new Map(cards.value)
-    for (const answer of fresh) if (answer.kind === 'ok') known.set(answer.body.id, markRaw(answer.body))
-    cards.value = known
+    const found = fresh.flatMap((answer) => (answer.kind === 'ok' ? [answer.body] : []))
+    if (found.some((c) => !cards.value.has(c.id))) return load()
+    const now = { ...standings.value }
+    const count = (card: LotCard, by: number) => card.withdrawn || (now[card.progress.standing] += by)
+    for (const card of found) {
+      count(cards.value.get(card.id)!, -1)
+      count(card, 1)
+    }
+    standings.value = now
+    put(found)
+  }
+
+  /** Lots that came before those shown. */
+  async function fetchOlder() {
+    const answer = await ask<Rail>('GET', `/lots?before=${last}`)
+    if (answer.kind !== 'ok') return
+    put(answer.body.lots)
+    older.value = answer.body.older
+    last = answer.body.lots[0]?.id ?? last
+  }
+  /** Brings in lots that are not shown yet, by a part of their name or by where they stand. */
+  async function search(wanted: string, at: readonly Stand[]) {
+    if (older.value === 0 || !wanted.trim()) return
+    const query = new URLSearchParams({ wanted: wanted.trim(), standings: at.join() })
+    const answer = await ask<Rail>('GET', `/lots?${query}`)
+    if (answer.kind === 'ok') put(answer.body.lots)
   }
 
   /** What this very page asked for comes back as its answer: its echo fetches nothing. */
@@ -184,6 +225,8 @@ export const useFarm = defineStore('farm', () => {
     /** A device of the cutting floor: it follows the card, weighs and packs. */
     isFloor: computed(() => !!you.value && !you.value.machine && you.value.floor),
     cards,
+    standings,
+    older,
     plans,
     today,
     state,
@@ -195,6 +238,8 @@ export const useFarm = defineStore('farm', () => {
     saving,
     stale,
     freshen,
+    fetchOlder,
+    search,
     load,
     listen,
     keep,

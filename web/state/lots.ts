@@ -21,6 +21,8 @@ export const useLots = defineStore('lots', () => {
   const flows = shallowRef<ReadonlyMap<string, Flow>>(new Map())
   /** Pins written in an earlier form: their lots say so. */
   const oldPins = shallowRef<ReadonlySet<string>>(new Set())
+  /** Ids that name no lot. */
+  const missing = shallowRef<ReadonlySet<string>>(new Set())
   /** Batches this page took itself, by lot: it cannot be in conflict with itself. */
   const own = new Map<string, string[]>()
 
@@ -43,6 +45,8 @@ export const useLots = defineStore('lots', () => {
   async function refresh(id: string): Promise<void> {
     const held = lots.value.get(id)
     const answer = await ask<Lot | LotChange>('GET', `/lots/${id}${held ? `?since=${held.rev}` : ''}`)
+    if (answer.kind === 'problem' && answer.problem.status === 404)
+      missing.value = new Set([...missing.value, id])
     if (answer.kind !== 'ok') return
     if (!('from' in answer.body)) {
       await fetchFlow(readBy(answer.body))
@@ -201,6 +205,7 @@ export const useLots = defineStore('lots', () => {
     lots,
     flows,
     oldPins,
+    missing,
     figures: computed(() => figuresOf(farm.farm)),
     fetchFlow,
     open,
