@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayIssue } from '#core/measure'
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
 import type { Outcome } from '#core/measure'
@@ -36,7 +37,7 @@ function leave() {
     return emit('take', null)
   }
   const out = read(text.value)
-  issue.value = out.ok ? null : words.issue(out.issues[0]!)
+  issue.value = out.ok ? null : sayIssue(out.issues[0]!, words.says.value)
   if (out.ok) emit('take', out.value, text.value)
 }
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayIssue } from '#core/measure'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
@@ -149,7 +150,8 @@ async function keep() {
       fieldIssue('outputs', `${i.path.join('.')}: ${i.message}`),
     ))
   const sound = extendAnatomy(base, parsed.data)
-  if (!sound.ok) return void (issues.value = sound.issues.map((i) => fieldIssue('outputs', words.issue(i))))
+  if (!sound.ok)
+    return void (issues.value = sound.issues.map((i) => fieldIssue('outputs', sayIssue(i, words.says.value))))
   await send(
     parsed.data,
     `“${form.name}” is kept. New lots can be cut this way; those already hung keep theirs.`,

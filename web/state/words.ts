@@ -7,9 +7,7 @@ import {
   massDigits,
   minor,
   PLAIN,
-  sayIssue,
   saysFor,
-  type Issue,
   type Kg,
   type Says,
 } from '#core/measure'
@@ -71,7 +69,6 @@ export function useWords() {
     money: (amount: number) => says.value.money(minor(amount)),
     moneyChange: (amount: number) => signed(says.value.money(minor(amount)), amount),
     price: (price: Parameters<Says['price']>[0]) => says.value.price(price),
-    issue: (issue: Issue) => sayIssue(issue, says.value),
     percent: (ratio: number) => formatPercent(ratio),
     instant: (at: string) => sayInstant(at, store.farm?.zone ?? 'UTC'),
     change: (n: number, word: string) => signed(`${n} ${word}`, n),

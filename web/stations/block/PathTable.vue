@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayIssue } from '#core/measure'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import { openedFrom } from '#core/anatomy'
@@ -72,7 +73,7 @@ const rows = computed(() =>
       ...a,
       path,
       key: i + 1,
-      reason: a.refusal && words.issue(a.refusal),
+      reason: a.refusal && sayIssue(a.refusal, words.says.value),
       remedy: a.refusal && remedyWords(a.path),
       plate: perPlate(a.whole, PLATE),
       shuts: (path.shutsOut ?? []).map((s) => ({

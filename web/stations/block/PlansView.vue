@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import { differencesOf, sayDifference, valuePlan } from '#core/reading'
 import { afterBench } from '#core/ledger'
-import { formatPercent } from '#core/measure'
+import { formatPercent, sayIssue } from '#core/measure'
 import { cutPlanOf, housePlans, readCutPlan } from '#core/plan'
 import type { CutPlan } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
@@ -105,7 +105,7 @@ async function bring(event: Event) {
   const out = readCutPlan(await file.text())
   issues.value = out.ok
     ? await store.keepPlan(uuid(), out.value)
-    : out.issues.map((i) => problem(words.issue(i)))
+    : out.issues.map((i) => problem(sayIssue(i, words.says.value)))
   if (out.ok && issues.value.length === 0 && out.value.species !== anatomy.value.species)
     issues.value = [
       problem(

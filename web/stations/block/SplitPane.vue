@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
-import { mm, refuse, type Outcome } from '#core/measure'
+import { mm, refuse, type Outcome, sayIssue } from '#core/measure'
 import { rearOptions } from '#core/reading'
 import { SPLIT_BOUNDS, type Decision, type Half } from '#core/records'
 import { saleOf } from '#core/rules'
@@ -44,7 +44,7 @@ const options = computed(() => {
         !found || found.inForce
           ? ''
           : found.refusal
-            ? words.issue(found.refusal)
+            ? sayIssue(found.refusal, words.says.value)
             : `${words.massChange(found.difference.takeHome)}${priced.value ? `, ${words.moneyChange(found.difference.money)}` : ''}`
       return { v: p.id, w: words.name(p.names), change, shut: !!found?.refusal }
     }),

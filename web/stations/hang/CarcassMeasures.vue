@@ -2,7 +2,7 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { expectedMeasure, typeOf, type Measure } from '#core/anatomy'
-import { issueOf, kg } from '#core/measure'
+import { issueOf, kg, sayIssue } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -43,7 +43,7 @@ function take(m: Measure, event: Event) {
         {
           field: m.id,
           detail: Number.isFinite(value)
-            ? words.issue(issueOf('measure-impossible', m.id, figures))
+            ? sayIssue(issueOf('measure-impossible', m.id, figures), words.says.value)
             : `“${typed}” is not a number of ${m.unit}.`,
           confirmable: false,
         },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayIssue } from '#core/measure'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
@@ -46,7 +47,7 @@ const dropped = computed(() =>
     ...d,
     name: words.name(anatomy.value.parts.find((p) => p.id === d.part)!.names),
     way: wayName(d.path),
-    reason: words.issue(d.issue),
+    reason: sayIssue(d.issue, words.says.value),
   })),
 )
 </script>

@@ -7,7 +7,7 @@ import { computed, ref } from 'vue'
 import type { NewWeighing } from '#contracts'
 import { tapeWeightLb } from '#core/carcass'
 import { inForce } from '#core/records'
-import { fromKg, kg as kilograms, parseMass, type TypedMass } from '#core/measure'
+import { fromKg, kg as kilograms, parseMass, type TypedMass, sayIssue } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -60,7 +60,7 @@ async function send(confirmed: boolean) {
   if (!typed.ok)
     return void (issues.value = typed.issues.map((i) => ({
       field: i.field,
-      detail: words.issue(i),
+      detail: sayIssue(i, words.says.value),
       confirmable: false,
     })))
   await post(typed.value, true, confirmed)

@@ -5,7 +5,7 @@ import Select from 'primevue/select'
 import { v7 as uuid } from 'uuid'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { parseMass } from '#core/measure'
+import { parseMass, sayIssue } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -55,7 +55,11 @@ async function keep(stands = true) {
   issues.value = [
     ...(typed.ok
       ? []
-      : typed.issues.map((i) => ({ field: 'shown', detail: words.issue(i), confirmable: false }))),
+      : typed.issues.map((i) => ({
+          field: 'shown',
+          detail: sayIssue(i, words.says.value),
+          confirmable: false,
+        }))),
     ...(Number.isInteger(count) && count >= 0 && count <= 5000 && packs.value.trim() !== ''
       ? []
       : [

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayIssue } from '#core/measure'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
@@ -47,7 +48,11 @@ function add() {
       : [{ field: 'label', detail: 'Say what was paid for: weaner, feed, haulage…', confirmable: false }]),
     ...(amount.ok
       ? []
-      : amount.issues.map((i) => ({ field: 'amount', detail: words.issue(i), confirmable: false }))),
+      : amount.issues.map((i) => ({
+          field: 'amount',
+          detail: sayIssue(i, words.says.value),
+          confirmable: false,
+        }))),
   ]
   if (issues.value.length > 0 || !amount.ok) return
   note({ kind: 'cost', label: fresh.label.trim(), amount: amount.value })

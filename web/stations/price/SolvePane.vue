@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayIssue } from '#core/measure'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { ref, watch } from 'vue'
@@ -38,7 +39,7 @@ function run() {
   found.value = out.ok ? out.value : null
   issues.value = out.ok
     ? []
-    : out.issues.map((i) => ({ field: i.field, detail: words.issue(i), confirmable: false }))
+    : out.issues.map((i) => ({ field: i.field, detail: sayIssue(i, words.says.value), confirmable: false }))
 }
 function accept() {
   if (found.value) take(found.value.prices)

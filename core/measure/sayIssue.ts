@@ -1,0 +1,167 @@
+import type { Issue, WeightStage } from './issue.ts'
+import type { Names } from './names.ts'
+import { PLAIN, saysFor, type Says } from './says.ts'
+import { minor } from './units.ts'
+
+const STAGE_WORD: Record<WeightStage, string> = {
+  live: 'Live weight',
+  shrunk: 'Fasted live weight',
+  hot: 'Hot weight',
+  cold: 'Cold weight',
+  aged: 'Aged weight',
+}
+const percent = (ratio: number, digits: number) => (ratio * 100).toFixed(digits)
+const MOST_NAMED = 6
+
+/** The sentence for an issue: which figure, why, what to do. */
+export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
+  const small = (names: Names) => says.name(names).toLowerCase()
+  switch (issue.code) {
+    case 'mass-empty':
+      return 'No weight was typed. Type a figure such as “260 lb”, “118 kg” or “12lb 6oz”.'
+    case 'mass-unreadable':
+      return `“${issue.figures.typed}” is not a weight Ekko can read. Type a figure such as “260 lb”, “118 kg” or “12lb 6oz”.`
+    case 'mass-ambiguous':
+      return `“${issue.figures.typed}” could be ${issue.figures.large} or ${issue.figures.small}. Type it without the comma.`
+    case 'mass-not-positive':
+      return `${issue.figures.typed} is not above zero. A weight must be more than nothing.`
+    case 'mass-absurd': {
+      const { each, count, low, high, what, of, meant } = issue.figures
+      const animal = of === 'live' ? `a live ${small(what)}` : `a ${small(what)} carcass`
+      const hint = meant ? `Did you mean ${meant.value} ${meant.unit}?` : 'Check the figure and its unit.'
+      return `${says.mass(each, 1)} ${count > 1 ? 'an animal ' : ''}is outside ${says.mass(low, 0)} to ${says.mass(high, 0)}, what ${animal} can weigh. ${hint}`
+    }
+    case 'money-unreadable':
+      return `“${issue.figures.typed}” is not an amount of money. Type a figure such as 12.50.`
+    case 'money-too-fine':
+      return `“${issue.figures.typed}” has more decimals than the currency (${issue.figures.digits}). Round it.`
+    case 'number-unreadable':
+      return `“${issue.figures.typed}” is not a number from ${issue.figures.low} to ${issue.figures.high}.`
+    case 'later-above-earlier': {
+      const { later, earlier } = issue.figures
+      return `${STAGE_WORD[later.stage]} ${says.mass(later.kg, 1)} is above ${STAGE_WORD[earlier.stage].toLowerCase()} ${says.mass(earlier.kg, 1)}. A carcass only loses weight here: check both figures, and whether one is in the other unit.`
+    }
+    case 'dressing-impossible': {
+      const { hot, live, what, ratio, low, high } = issue.figures
+      return `${says.mass(hot, 1)} hot from ${says.mass(live, 1)} live would dress at ${percent(ratio, 1)} %. No ${small(what)} dresses outside ${percent(low, 0)}–${percent(high, 0)} %: check both figures and their units.`
+    }
+    case 'dressing-unusual': {
+      const { hot, live, ratio, low, high } = issue.figures
+      return `${says.mass(hot, 1)} hot from ${says.mass(live, 1)} live dresses at ${percent(ratio, 1)} %; ${percent(low, 1)}–${percent(high, 1)} % is usual for this dressing. Was it weighed with the skin and head on as stated? Keep it only if the slip says so.`
+    }
+    case 'loss-unusual': {
+      const { later, earlier, ratio, low, high } = issue.figures
+      return `${STAGE_WORD[later.stage]} ${says.mass(later.kg, 1)} is ${percent(ratio, 1)} % below ${STAGE_WORD[earlier.stage].toLowerCase()} ${says.mass(earlier.kg, 1)}; ${percent(low, 0)}–${percent(high, 1)} % is usual. Keep it only if the scale said so.`
+    }
+    case 'unknown-id':
+      return `There is no ${issue.figures.kind} “${issue.figures.id}” here. Reload the page and choose again.`
+    case 'shut-out':
+      return issue.figures.reason
+    case 'door-closed':
+      return `This needs the carcass ${issue.figures.wanted}; this one is ${issue.figures.is}.`
+    case 'way-gone':
+      return 'The figures this lot is read by have no such way.'
+    case 'anatomy-unknown':
+      return 'These figures are not here. Load the page again and look once more.'
+    case 'weighed-gone':
+      return `${says.name(issue.figures.what)} was weighed or ticked off, and the newer figures have nothing of that name: this lot keeps the figures it has.`
+    case 'both-sides':
+      return 'This takes both sides at once. Choose “Both sides” to take it.'
+    case 'other-half':
+      return `This is cut in one with the ${small(issue.figures.part)}, which is planned otherwise.`
+    case 'tool-gone':
+      return `The ${issue.figures.tool} is down. Say on the block card when it runs again.`
+    case 'step-done':
+      return `The ${small(issue.figures.part)} is ticked off as cut. Untick it on the block card first, if it is not.`
+    case 'part-above-carcass': {
+      const { part, typed, most } = issue.figures
+      return `${says.mass(typed)} of ${small(part)} is more than the ${says.mass(most)} the rest of the carcass leaves for it. Check the figure, its side and its unit.`
+    }
+    case 'cut-away-above-part': {
+      const { part, typed, most } = issue.figures
+      return `${says.mass(typed)} cannot be cut away: there are ${says.mass(most)} of ${small(part)}. Check the figure and its unit.`
+    }
+    case 'split-in-one':
+      return `A way that takes the ${small(issue.figures.part)} whole, or in one with another part, cannot be taken along half of it.`
+    case 'split-alike':
+      return `Both stretches of the ${small(issue.figures.part)} are cut the same way. Choose another way for one of them.`
+    case 'split-beyond': {
+      const { part, typed, low, high } = issue.figures
+      return `A split at ${typed} % lies beyond the ${small(part)}. It can lie at ${low} to ${high} % of its length, from the front.`
+    }
+    case 'pieces-too-many': {
+      const { cut, typed, most, length } = issue.figures
+      return `${typed} pieces are more than ${Math.floor(length)} mm can give: ${most} of ${says.name(cut).toLowerCase()} at the thinnest a saw cuts. Ask for fewer.`
+    }
+    case 'line-out-of-range': {
+      const { line, typed, low, high } = issue.figures
+      return `${says.name(line)} at ${typed} mm is off the meat. It can lie ${low} to ${high} mm from the eye.`
+    }
+    case 'ribs-impossible': {
+      const { what, typed, low, high } = issue.figures
+      return `A ${small(what)} with ${typed} ribs was never hung: ${low} to ${high} occur. Count again from the first rib.`
+    }
+    case 'measure-impossible': {
+      const { what, typed, low, high, unit } = issue.figures
+      return `${says.name(what)} ${typed} ${unit} is outside ${low} to ${high} ${unit}. Check the figure and its unit.`
+    }
+    case 'plan-unreadable':
+      return `This file cannot be used as a plan: ${issue.figures.reason}. Nothing was changed.`
+    case 'own-unsound':
+      return `${issue.figures.where}: ${issue.figures.what}.`
+    case 'price-impossible': {
+      const { need, most, ceilings, locks } = issue.figures
+      const bounds = [
+        ...ceilings.map((n) => `the ceiling on ${says.name(n)}`),
+        ...locks.map((n) => `the lock on ${says.name(n)}`),
+      ]
+      const more = bounds.length - MOST_NAMED
+      const named = bounds.slice(0, MOST_NAMED).join(', ') + (more > 0 ? ` and ${more} more` : '')
+      return `These bounds cannot bring in ${says.money(need)}: with every price at its highest the cuts bring ${says.money(most)}, ${says.money(minor(Math.max(0, need - most)))} short. ${named ? `Held down by ${named}. ` : ''}Lift a ceiling, free a lock or lower the target.`
+    }
+    case 'price-nothing-to-sell':
+      return 'No unlocked cut with an expected weight and a price index is left to price. Free a lock or give a cut an index.'
+    case 'price-floor-above-ceiling': {
+      const { cut, floor, ceiling } = issue.figures
+      return `The floor ${says.money(floor)} for ${says.name(cut)} is above its ceiling ${says.money(ceiling)}. Lower the floor or lift the ceiling.`
+    }
+    case 'packed-above-carcass':
+      return `With this entry ${says.mass(issue.figures.packed)} would have come off a carcass of ${says.mass(issue.figures.carcass)}. Check the figure and its unit, or correct an earlier entry.`
+    case 'packed-above-species': {
+      const { packed, most, what, count } = issue.figures
+      return `With this entry ${says.mass(packed)} would have come off ${count} × ${small(what)}, and none gives more than ${says.mass(most)}. Check the figure and its unit.`
+    }
+    case 'packs-too-light': {
+      const { shown, packs, eachGrams } = issue.figures
+      return `${shown.value} ${shown.unit} in ${packs} packs would be ${eachGrams.toFixed(1)} g a pack. Check the weight and the number of packs.`
+    }
+    case 'base-ahead':
+      return 'This page knows decisions that are not in these records, which may have been brought back from a copy. Reload the page and decide again.'
+    case 'nothing-to-undo':
+      return 'What this would take back is not there, or is taken back already. Reload the page.'
+    case 'undo-elsewhere':
+      return 'This would take back something other than what was decided then. Reload the page and undo again.'
+    case 'undo-not-yours':
+      return 'This was decided on another device. Undo it there, or decide it anew here.'
+    case 'corrected-before':
+      return 'This was corrected already. Reload the page and correct the newest figure.'
+    case 'groups-unequal':
+      return `A group of ${issue.figures.parent} cannot be split into ${issue.figures.children}. The parts must come to the whole.`
+    case 'attachment-gone':
+      return `The bytes of “${issue.figures.name}” did not arrive. Attach it again.`
+    case 'not-for-sale-by-cut':
+      return issue.figures.reason
+    case 'bundle-damaged': {
+      const { where, reason } = issue.figures
+      return `This bundle is damaged: ${where ? `${where}: ` : ''}${reason}. Nothing was changed. Use another copy.`
+    }
+    case 'bundle-gone':
+      return 'This bundle is no longer there. Look at the list again; a stick may have been pulled out.'
+    case 'bundle-sealed':
+      return 'This bundle is sealed. Type the passphrase it was sealed with.'
+    case 'bundle-wrong-passphrase':
+      return 'This passphrase does not open the bundle, or the file was changed since it was sealed. Check capitals and spaces. A lost passphrase cannot be found again.'
+    case 'bundle-version':
+      return `This bundle is of version ${issue.figures.version}; this Ekko reads version ${issue.figures.reads}. Nothing was changed.`
+  }
+}
