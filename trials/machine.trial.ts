@@ -5,6 +5,7 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { describe, it } from 'vitest'
 import { copyPrepared, scratchFolder } from '../scripts/prepared.mjs'
 import { startServer } from '../scripts/browser.mjs'
+import type { Bundle } from '#contracts'
 import { lotBody } from '../server/testing.ts'
 import { client, emptyFarm, ended, faultsAgainst, post, putFarm, start, told } from './server.ts'
 import { report } from './table.ts'
@@ -176,7 +177,8 @@ describe('the machine around it', () => {
       await ended(server)
     }
     const last = start(folder)
-    const { lots } = (await (await fetch(`${await last.url}/api/home`)).json()) as { lots: { id: string }[] }
+    const { content } = (await (await fetch(`${await last.url}/api/bundle`)).json()) as Bundle
+    const { lots } = content
     if (lots.map((l) => l.id).join() !== [...heard.lots].join()) wrong.push('the order follows the clock')
     await last.stop()
     report({

@@ -97,7 +97,8 @@ export const useFarm = defineStore('farm', () => {
     you.value = answer.body.you
     names.value = answer.body.devices
     cards.value = new Map()
-    put(answer.body.lots)
+    row = []
+    put(answer.body.lots, true)
     standings.value = answer.body.standings
     older.value = answer.body.older
     last = answer.body.lots.find((l) => !l.withdrawn)?.id ?? null
@@ -105,12 +106,16 @@ export const useFarm = defineStore('farm', () => {
     state.value = 'ready'
   }
 
-  /** Cards in the order their lots came, whichever were asked for first. */
-  function put(more: readonly LotCard[]) {
+  /** Ids of the newest lots in the order they came, as far back as was asked for; others were found apart. */
+  let row: string[] = []
+  /** Puts cards in their place: those of a page before the row, those found apart before all of it. */
+  function put(more: readonly LotCard[], isPage = false) {
     const all = new Map(cards.value)
     for (const card of more) all.set(card.id, markRaw(card))
-    const came = (c: LotCard) => Date.parse(c.createdAt)
-    cards.value = new Map([...all].sort(([, x], [, y]) => came(x) - came(y)))
+    if (isPage) row = [...more.map((c) => c.id), ...row]
+    const inRow = new Set(row)
+    const apart = [...all.keys()].filter((id) => !inRow.has(id))
+    cards.value = new Map([...apart, ...row].map((id) => [id, all.get(id)!]))
   }
 
   /** Asks for the cards that are no longer true; of a lot that was not known how many hang is asked anew. */
@@ -134,7 +139,7 @@ export const useFarm = defineStore('farm', () => {
   async function fetchOlder() {
     const answer = await ask<Rail>('GET', `/lots?before=${last}`)
     if (answer.kind !== 'ok') return
-    put(answer.body.lots)
+    put(answer.body.lots, true)
     older.value = answer.body.older
     last = answer.body.lots[0]?.id ?? last
   }
