@@ -168,7 +168,9 @@ describe('on the wire', () => {
     await openLot(run, 'Bramble', 'block', page)
     await page.route('**/decisions', (route) => route.fulfill(answer(422, 'No such way here.')), { times: 1 })
     await page.route('**/decisions', (route) => route.fulfill(answer(500, 'The disk failed.')), { times: 1 })
-    const before = await page.locator('[data-path][aria-checked=true]').first().getAttribute('data-path')
+    await way(page, 'loin-rack').waitFor()
+    const checked = page.locator('[data-path][aria-checked=true]')
+    const before = (await checked.count()) > 0 ? await checked.first().getAttribute('data-path') : null
     const wanted = before === 'loin-roasts' ? 'loin-rack' : 'loin-roasts'
     await way(page, wanted).click()
     const note = page.getByRole('alert', { name: 'Not taken' })
