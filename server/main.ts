@@ -9,6 +9,7 @@ import { createApp } from './app.ts'
 import { openInThread } from './database/client.ts'
 import { realDisk } from './database/disk.ts'
 import { shelfIn } from './database/shelf.ts'
+import { shippedBeside } from './database/shipped.ts'
 import { Stopped } from './database/engine.ts'
 import { accessTo, howToCome } from './devices/access.ts'
 import { ALONE, network } from './devices/network.ts'
@@ -23,9 +24,7 @@ import { inThread } from './threads.ts'
 
 const log = pino({ level: process.env.EKKO_LOG ?? 'warn' })
 const built = dirname(fileURLToPath(import.meta.url))
-const shipped = join(built, '..', 'empty')
-/** The empty database that was made with the program, where it was. */
-const empty = existsSync(shipped) ? shipped : null
+const empty = shippedBeside(import.meta.url)
 
 function flagsOf() {
   try {

@@ -3,6 +3,7 @@ import { dirname, resolve } from 'node:path'
 import { createInterface } from 'node:readline/promises'
 import { sayIssue } from '#core/measure'
 import { realDisk } from './database/disk.ts'
+import { shippedBeside } from './database/shipped.ts'
 import { makeFolderWhole } from './database/trees.ts'
 import { EXIT, exitFor } from './exits.ts'
 import { bundleFrom } from './keeping/bundles.ts'
@@ -33,7 +34,7 @@ async function restore(file: string | undefined, target: string | undefined): Pr
   const aside = `${folder}.restoring`
   rmSync(aside, { recursive: true, force: true })
   try {
-    const store = await openStore(aside)
+    const store = await openStore(aside, { empty: shippedBeside(import.meta.url) })
     await store.run('importBundle', bundle.value)
     await store.close()
     if (existsSync(folder)) rmSync(folder, { recursive: true })
