@@ -6,6 +6,7 @@ import { DEVICE_HEADER } from '#contracts'
 import type { Decision } from '#core/records'
 import { accessTo } from './access.ts'
 import type { Access } from './access.ts'
+import { onlyLetIn } from './gate.ts'
 import { network } from './network.ts'
 import { devicesIn, Registry } from './registry.ts'
 import {
@@ -65,6 +66,23 @@ describe('who is answered', () => {
     expect((stranger.body as Problem).type).toBe('/problems/not-let-in')
     await test.api.get('/api/home').set('host', 'elsewhere.test').expect(403)
     await asked('ekko-token=' + 'x'.repeat(43), '/api/home').expect(401)
+  })
+
+  it('is nobody who only says it is this machine: where a request comes from counts, not what it calls us', () => {
+    const from = (remoteAddress: string) => () =>
+      onlyLetIn(access.registry)(
+        {
+          method: 'GET',
+          path: '/home',
+          headers: { host: 'localhost:4310' },
+          socket: { remoteAddress },
+        } as never,
+        {} as never,
+        () => undefined,
+      )
+    expect(from('192.0.2.7')).toThrow('This device has not been let in.')
+    expect(from('::ffff:192.0.2.7')).toThrow()
+    for (const own of ['127.0.0.1', '::1', '::ffff:127.0.0.1']) expect(from(own)).not.toThrow()
   })
 
   it('is nobody whose page came from elsewhere, token or not', async () => {
