@@ -14,12 +14,12 @@ const LetIn = defineAsyncComponent(() => import('./frame/LetIn.vue'))
 const ConflictDialog = defineAsyncComponent(() => import('./frame/ConflictDialog.vue'))
 const store = useFarm()
 const toast = useToast()
-const route = useRoute()
+const here = useRoute()
 const router = useRouter()
 // What a device of the floor may not open leads to what it may.
 watch(
-  () => store.isFloor && floorPage(route.name),
-  (name) => name && void router.replace({ name, params: route.params }),
+  () => store.isFloor && floorPage(here.name),
+  (name) => name && void router.replace({ name, params: here.params }),
 )
 onMounted(() => store.listen())
 watch(

@@ -18,6 +18,8 @@ const pathsIn = (folder: string) => ({
   clean: join(folder, 'stopped-clean'),
   recovery: join(folder, 'last-recovery.json'),
   settings: join(folder, 'copies.json'),
+  /** Devices that were let in: this machine's business, not the records'. */
+  devices: join(folder, 'devices.json'),
   /** What lots come to, as it was last worked out. */
   cards: join(folder, 'cards.json'),
 })

@@ -1,7 +1,8 @@
 import { toString as drawn } from 'qrcode'
+import { placesOf } from '../database/places.ts'
 import { Codes, type OpenCode } from './codes.ts'
 import { ALONE, type Network } from './network.ts'
-import { devicesIn, Registry } from './registry.ts'
+import { Registry } from './registry.ts'
 
 /** Who may ask anything of this server, and how it is reached. */
 export interface Access {
@@ -12,7 +13,7 @@ export interface Access {
 
 /** Who may come in, by what lies in a data folder: only this machine, unless a network is named. */
 export const accessTo = (folder: string, now: () => Date, network: Network = ALONE): Access => ({
-  registry: new Registry(devicesIn(folder), now),
+  registry: new Registry(placesOf(folder).devices, now),
   codes: new Codes(now),
   network,
 })

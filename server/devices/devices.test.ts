@@ -8,7 +8,8 @@ import { accessTo } from './access.ts'
 import type { Access } from './access.ts'
 import { onlyLetIn } from './gate.ts'
 import { network } from './network.ts'
-import { devicesIn, Registry } from './registry.ts'
+import { placesOf } from '../database/places.ts'
+import { Registry } from './registry.ts'
 import {
   appendBody,
   FARM,
@@ -161,17 +162,17 @@ describe('a token', () => {
 
   it('lies nowhere as it is, and outlives a restart', async () => {
     const { device, cookie } = await letIn()
-    expect(readFileSync(devicesIn(folder), 'utf8')).not.toContain(cookie.split('=')[1]!)
-    const after = new Registry(devicesIn(folder), now)
+    expect(readFileSync(placesOf(folder).devices, 'utf8')).not.toContain(cookie.split('=')[1]!)
+    const after = new Registry(placesOf(folder).devices, now)
     expect(after.of(cookie.split('=')[1]!)?.id).toBe(device)
   })
 
   it('is not believed from a list that cannot be read: that lies aside, and the start says so', () => {
-    writeFileSync(devicesIn(folder), '{"version":1,"devices":[{"id"')
-    const after = new Registry(devicesIn(folder), now)
+    writeFileSync(placesOf(folder).devices, '{"version":1,"devices":[{"id"')
+    const after = new Registry(placesOf(folder).devices, now)
     expect(after.list()).toEqual([])
     expect(after.damaged).toMatch(/let in again/)
-    expect(new Registry(devicesIn(folder), now).damaged).toBeNull()
+    expect(new Registry(placesOf(folder).devices, now).damaged).toBeNull()
   })
 })
 

@@ -1,9 +1,10 @@
-import { createHash, randomBytes } from 'node:crypto'
-import { dirname, join } from 'node:path'
+import { randomBytes } from 'node:crypto'
 import { z } from 'zod'
 import { hashSchema, type Device, type DeviceChange } from '#contracts'
 import { idSchema, lineSchema } from '#core/records'
 import { realDisk, type Disk } from '../database/disk.ts'
+import { hashOfBytes } from '../database/shelf.ts'
+import { writeWhole } from '../database/trees.ts'
 
 const instant = z.iso.datetime()
 const keptSchema = z.object({
@@ -24,11 +25,8 @@ const keptSchema = z.object({
 type Kept = z.infer<typeof keptSchema>['devices'][number]
 
 const HOUR_MS = 3_600_000
-const digest = (token: string) => createHash('sha256').update(token).digest('hex')
+const digest = (token: string) => hashOfBytes(Buffer.from(token))
 const shown = ({ token: _, ...device }: Kept): Device => device
-
-/** Where the devices of a data folder are kept. */
-export const devicesIn = (folder: string) => join(folder, 'devices.json')
 
 /**
  * Devices that were let in, and by which token. They lie beside the records and not in them: who may come in belongs to
@@ -108,13 +106,9 @@ export class Registry {
     return true
   }
 
-  /** The file is whole and flushed before it takes its name; only then is it so. */
+  /** So only once it is written, whole and flushed. */
   #keep(devices: Kept[]): void {
-    const aside = `${this.#path}.aside`
-    this.#disk.write(aside, JSON.stringify({ version: 1, devices }, null, 1))
-    this.#disk.flush(aside)
-    this.#disk.rename(aside, this.#path)
-    this.#disk.flush(dirname(this.#path))
+    writeWhole(this.#disk, this.#path, JSON.stringify({ version: 1, devices }, null, 1))
     this.#devices = devices
   }
 }

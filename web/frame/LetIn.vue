@@ -13,7 +13,8 @@ const store = useFarm()
 /** A scanned link brings its code behind the #. */
 const scanned = /^#(\d+)$/.exec(location.hash)?.[1]
 const code = ref(scanned ?? '')
-const name = ref('')
+/** One that was in before keeps its name unless another is typed. */
+const name = ref(store.you && !store.you.machine ? store.you.name : '')
 const issues = ref<FieldIssue[]>([])
 const busy = ref(false)
 const form = useTemplateRef<HTMLFormElement>('form')

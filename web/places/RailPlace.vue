@@ -112,6 +112,16 @@ const listed = computed(() => {
           size="small"
         />
       </div>
+      <p v-if="store.older > 0 && !wanted.trim()" class="row">
+        <Button
+          size="small"
+          outlined
+          label="Show older lots"
+          icon="pi pi-angle-up"
+          @click="store.fetchOlder()"
+        />
+        <span class="muted">{{ store.older }} more came before these</span>
+      </p>
       <table class="plain">
         <thead>
           <tr>
@@ -151,16 +161,6 @@ const listed = computed(() => {
         </tbody>
       </table>
       <p v-if="listed.length === 0" class="muted">No lot or station is called “{{ wanted }}”.</p>
-      <p v-if="store.older > 0 && !wanted.trim()" class="row">
-        <Button
-          size="small"
-          outlined
-          label="Show older lots"
-          icon="pi pi-angle-down"
-          @click="store.fetchOlder()"
-        />
-        <span class="muted">{{ store.older }} more came before these</span>
-      </p>
     </section>
     <details v-if="withdrawn.length > 0 && !store.isFloor" class="off">
       <summary>Taken off the rail ({{ withdrawn.length }})</summary>
