@@ -12,7 +12,7 @@ import {
   type Flow,
 } from '#core/carcass'
 import { gramsOf, interval, kg, minor, priceOf } from '#core/measure'
-import { alternativesFor, reckon, type LotState } from '#core/reading'
+import { alternativesFor, figuresOf, reckon, type LotState } from '#core/reading'
 // The floor is measured inside the room whose speed is measured; nothing else looks at its arrays.
 import { evaluate, newYield } from '../core/carcass/evaluate.ts'
 import { LAID, type FlowSetting } from '../core/carcass/flow.ts'
@@ -40,7 +40,7 @@ const lotOf = (value: number): LotState => ({
   facts: [],
   packs: [],
 })
-const farm = { massUnit: 'lb', mince: priceOf(1650, 'kg'), hour: minor(0) } as const
+const farm = figuresOf({ massUnit: 'lb', mince: priceOf(1650, 'kg'), hour: minor(0) })
 
 /**
  * The floor of an evaluation: straight-line code written for this very plan, one multiplication for every tissue of every

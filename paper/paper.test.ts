@@ -13,12 +13,22 @@ const face = (weight: string) =>
   fontkit.openSync(
     resolve(`@expo-google-fonts/fira-sans-condensed/${weight}/FiraSansCondensed_${weight}.ttf`),
   )
-const list: PriceList = {
-  kind: 'price-list',
-  form: 2,
+const HEAD = {
+  form: 3 as const,
   farm: 'Fallowmere',
+  address: 'Hill Lane 2\nUpper Vale',
+  telephone: '555 0100',
   lot: 'Bramble',
+  mark: 'A 17',
+  killed: '2026-11-20',
+  plant: 'the plant at Stone Bridge',
   date: '2026-11-24',
+  sheet: 'LETTER' as const,
+  said: {},
+}
+const list: PriceList = {
+  ...HEAD,
+  kind: 'price-list',
   currency: 'JPY',
   words: [],
   rows: [
@@ -27,8 +37,9 @@ const list: PriceList = {
       name: 'Bacon, "smoked"; thick',
       price: priceOf(1249, 'kg'),
       pack: 'about 0.50 kg',
+      to: 'C',
     },
-    { cut: 'tail', name: '=Tail', price: priceOf(30, 'kg'), pack: '' },
+    { cut: 'tail', name: '=Tail', price: priceOf(30, 'kg'), pack: '', to: 'B' },
   ],
 }
 
@@ -60,33 +71,6 @@ describe('paper', () => {
   })
   it('CSV never hands a spreadsheet a formula', () => {
     expect(Papa.parse<string[]>(priceListCsv(list)).data[2]![1]).toBe("'=Tail")
-  })
-  it('gives every row of a cut sheet its own box to write a weight in', () => {
-    const row = { part: 'Loin', left: 'Chops', right: 'Chops', note: '' }
-    const sheet = definitionOf({
-      kind: 'cut-sheet',
-      form: 2,
-      farm: 'F',
-      lot: 'L',
-      count: 1,
-      what: '1 hog',
-      date: '2026-11-24',
-      hanging: '',
-      route: '',
-      dressing: '',
-      lines: [],
-      rows: [row, { ...row, right: 'Roasts' }],
-    })
-    const boxes: object[] = []
-    const walk = (node: unknown): void => {
-      if (typeof node !== 'object' || node === null) return
-      if ('canvas' in node) boxes.push(node)
-      for (const child of Object.values(node)) walk(child)
-    }
-    walk(sheet.content)
-    expect(boxes).toHaveLength(2)
-    expect(new Set(boxes).size).toBe(2)
-    expect(JSON.stringify(sheet.content)).toContain('Left: Chops\\nRight: Roasts')
   })
   it('is black and white', () => {
     expect(

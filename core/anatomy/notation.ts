@@ -1,3 +1,4 @@
+import { USUAL_PACK } from '#core/records'
 import {
   NAMED_TISSUES,
   TISSUES,
@@ -118,7 +119,7 @@ export const evenly = (thicknessMm: number, perPack = 2): Portion =>
 export const snapped = (perPack = 2): Portion => ({ kind: 'snapped', perPack })
 export const roasts = (kg: number): Portion => ({ kind: 'roast', kg, perPack: 1 })
 export const whole = (perSide = 1, perPack = 1): Portion => ({ kind: 'whole', perSide, perPack })
-export const packs: Portion = { kind: 'pack', kg: 0.5, lb: 1 }
+export const packs: Portion = { kind: 'pack', ...USUAL_PACK }
 
 export const cutOf =
   (kind: CutKind) =>

@@ -1,4 +1,4 @@
-import type { Destination, OwnAdditions, Tool } from '#core/records'
+import { USUAL_PACK, type Destination, type OwnAdditions, type Tool } from '#core/records'
 import { NAMED_TISSUES, type Anatomy, type NamedShares } from './types.ts'
 
 type Tissue = keyof NamedShares
@@ -86,7 +86,7 @@ export function withWay(anatomy: Anatomy, own: OwnAdditions, draft: WayDraft): O
               destination,
               kind: 'product' as const,
               index: 1,
-              portion: { kind: 'pack' as const, kg: 0.5, lb: 1 },
+              portion: { kind: 'pack' as const, ...USUAL_PACK },
             },
           ]
         : []),

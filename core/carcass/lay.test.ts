@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, hog, SPECIES, type Portion, type Species } from '#core/anatomy'
+import { kg } from '#core/measure'
 import { portionsOf } from '#core/plan'
 import { choose, cutUp } from './testing.ts'
 
@@ -13,7 +14,7 @@ const sawn = (thicknessMm: number, kerfMm = 1.2): Portion => ({
 const rowOf = (c: ReturnType<typeof cutUp>, part: string, cut: string) =>
   c.cutting.slot(part, 'left')!.rows.find((r) => r.cut?.id === cut)!
 const pieces = (c: ReturnType<typeof cutUp>, cut: string, count = 1) =>
-  portionsOf(c.cutting, count, 'lb').get(cut)?.pieces ?? 0
+  portionsOf(c.cutting, count, kg(0.5)).get(cut)?.pieces ?? 0
 
 describe('length is spent once', () => {
   it('chops = floor((length less its ends) / (thickness + kerf)) a side', () => {

@@ -158,7 +158,7 @@ describe('costs and takings', () => {
   })
   it('until a price is set it is the index times the price of mince', () => {
     const terms = { index: 2, price: null, lock: false, floor: null, ceiling: null, sold: 1 }
-    expect(priceInForce(terms, priceOf(750, 'lb'), 'lb')).toEqual(priceOf(1500, 'lb'))
+    expect(priceInForce(terms, priceOf(750, 'lb'))).toEqual(priceOf(1500, 'lb'))
   })
   it('shares are the whole, half and quarter, each rounded up: $1,000.01 over 80 kg hanging is $12.51 a kg', () => {
     expect(sharePrices(minor(100001), kg(80), 1, 'kg')).toEqual({

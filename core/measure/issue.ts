@@ -1,3 +1,4 @@
+import type { Interval } from './interval.ts'
 import type { Names } from './names.ts'
 import type { Kg, Minor, Mm, TypedMass } from './units.ts'
 
@@ -70,6 +71,7 @@ interface IssueFigures {
   'price-floor-above-ceiling': { cut: Names; floor: Minor; ceiling: Minor }
   'packed-above-carcass': { packed: Kg; carcass: Kg }
   'packed-above-species': { packed: Kg; most: Kg; what: Names; count: number }
+  'packs-unlikely': { cut: Names; expected: Interval; packed: Kg }
   'packs-too-light': { shown: TypedMass; packs: number; eachGrams: number }
   'base-ahead': Nothing
   'nothing-to-undo': Nothing

@@ -131,6 +131,10 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       const { packed, most, what, count } = issue.figures
       return `With this entry ${says.mass(packed)} would have come off ${count} × ${small(what)}, and none gives more than ${says.mass(most)}. Check the figure and its unit.`
     }
+    case 'packs-unlikely': {
+      const { cut, expected, packed } = issue.figures
+      return `Expected ${says.massRange(expected)} of ${says.name(cut).toLowerCase()}; with this you have ${says.mass(packed)}. Keep it if the scale said so.`
+    }
     case 'packs-too-light': {
       const { shown, packs, eachGrams } = issue.figures
       return `${shown.value} ${shown.unit} in ${packs} packs would be ${eachGrams.toFixed(1)} g a pack. Check the weight and the number of packs.`

@@ -6,7 +6,7 @@ import { blockCard, type BlockCard } from './block-card/index.ts'
 import { cutSheet, type CutSheet } from './cut-sheet/index.ts'
 import { letter, type Letter } from './letter/index.ts'
 import { PAPER_FORM, type About, type PaperKindOf } from './paper.ts'
-import { priceList, type PriceList } from './price-list/index.ts'
+import { groupsOf as priceGroupsOf, priceList, type PriceList } from './price-list/index.ts'
 
 export const PAPERS = {
   'price-list': priceList,
@@ -20,7 +20,9 @@ export type PaperData = PriceList | CutSheet | BlockCard | Letter
 /** Papers that are asked for at a place, in the registry's order. */
 export const papersAt = (place: 'sold' | 'bench') =>
   (Object.entries(PAPERS) as [PaperKind, PaperKindOf][]).flatMap(([kind, p]) =>
-    p.standsAt.includes(place) ? [{ kind, asks: p.asks, forms: p.forms, shared: p.shared ?? false }] : [],
+    p.standsAt.includes(place)
+      ? [{ kind, title: p.title, asks: p.asks, forms: p.forms, shared: p.shared ?? false, wants: p.wants }]
+      : [],
   )
 
 const kinds = Object.keys(PAPERS) as [PaperKind, ...PaperKind[]]
@@ -44,6 +46,7 @@ export function readPaper(paper: Pick<Paper, 'kind' | 'data'>): z.ZodSafeParseRe
   return schema.safeParse(data) as z.ZodSafeParseResult<PaperData>
 }
 
+export { priceGroupsOf }
 export { stepDone } from './block-card/index.ts'
 export type { BlockCard, CardStep } from './block-card/index.ts'
 export type { CutSheet } from './cut-sheet/index.ts'

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Path } from '#core/anatomy'
 import type { CutSlot } from '#core/carcass'
 import type { NameSet, Outcome, Says, Tongue } from '#core/measure'
-import type { Share } from '#core/records'
+import { paperWordsSchema, type PaperWords, type Share } from '#core/records'
 import type { Reckoning } from '#core/reading'
 import { conventionsOf } from '#core/plan'
 import { ruleOf } from '#core/rules'
@@ -10,16 +10,18 @@ import { ruleOf } from '#core/rules'
 /** What a paper is made from: the lot as read on that day, the farm's name and words, and the day in its calendar. */
 export interface About {
   read: Reckoning
-  farm: { name: string } & Tongue
+  farm: { name: string; address?: string; telephone?: string } & Tongue
   lot: string
   /** Local date, ISO 8601. */
   date: string
   share: Share
+  /** What was typed when it was asked for. */
+  words: PaperWords
   says: Says
 }
 
 /** The form papers are issued in today; those of an earlier form are brought up when they are read. */
-export const PAPER_FORM = 2
+export const PAPER_FORM = 3
 type Data = Record<string, unknown>
 
 /** One kind of paper: what its data is, how earlier data becomes that, and how it is made from a lot. */
@@ -31,6 +33,8 @@ export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   forms: readonly ('pdf' | 'csv')[]
   /** For a part of the animal: whole, half, quarter. */
   shared?: boolean
+  /** What is typed when it is asked for, with the words that stand there until a person writes others. */
+  wants: readonly { word: keyof PaperWords; asks: string; usual?: string; long?: boolean }[]
   schema: S
   /** Step from each earlier form to the next. */
   up: Record<number, (data: Data) => Data>
@@ -40,13 +44,42 @@ export const paperKind = <S extends z.ZodType<object>>(kind: PaperKindOf<S>): Pa
 
 /** The first form had no number of its own. */
 export const numbered = (data: Data): Data => ({ ...data, form: 2 })
+/** The second knew neither the farm's address nor the animal's tag, and nobody could write on it. */
+export const headed = (data: Data): Data => ({
+  ...{ address: '', telephone: '', mark: '', killed: '', plant: '', sheet: 'A4', said: {} },
+  ...data,
+  form: 3,
+})
 
-export const headShape = { form: z.literal(PAPER_FORM), farm: z.string(), lot: z.string(), date: z.string() }
-export const headOf = ({ farm, lot, date }: About) => ({
+export const headShape = {
+  form: z.literal(PAPER_FORM),
+  farm: z.string(),
+  address: z.string(),
+  telephone: z.string(),
+  lot: z.string(),
+  /** Tag or ear number, the day it was killed and where; empty where nobody said. */
+  mark: z.string(),
+  killed: z.string(),
+  plant: z.string(),
+  date: z.string(),
+  /** The sheet it is printed on. */
+  sheet: z.enum(['A4', 'LETTER']),
+  said: paperWordsSchema,
+}
+/** Money of countries that print on letter paper. */
+const ON_LETTER = new Set(['USD', 'CAD', 'MXN', 'PHP'])
+export const headOf = ({ farm, lot, date, words, read }: About) => ({
   form: PAPER_FORM as typeof PAPER_FORM,
   farm: farm.name,
+  address: farm.address ?? '',
+  telephone: farm.telephone ?? '',
   lot,
+  mark: read.plan.mark ?? '',
+  killed: read.plan.killed ?? '',
+  plant: read.plan.plant ?? '',
   date,
+  sheet: ON_LETTER.has(farm.currency) ? ('LETTER' as const) : ('A4' as const),
+  said: words,
 })
 
 const nameSet = ({ farm }: About): NameSet => farm.nameSet
@@ -64,6 +97,20 @@ export function hangingWords({ read, says }: About): string | null {
   const likely = hanging.range ? `, likely ${says.massRange(hanging.range)}` : ''
   return `about ${says.mass(hanging.kg)}${likely} (aged ${read.plan.days} days; estimate)`
 }
+
+/** Every weight that was written down or follows from one, and how it is known. */
+export const weightWords = ({ read, says }: About): { name: string; says: string }[] =>
+  (
+    [
+      ['live', 'Live'],
+      ['hot', 'Hot carcass'],
+      ['hanging', 'Hanging, at cutting'],
+    ] as const
+  ).flatMap(([id, name]) => {
+    const s = read.stages.find((x) => x.id === id)
+    if (!s) return []
+    return [{ name, says: s.weighed ? `${says.mass(s.kg)}, weighed` : `about ${says.mass(s.kg)}` }]
+  })
 
 export const dressingWords = ({ read }: About): string =>
   conventionsOf(read.flow.anatomy, read.plan.conventions)

@@ -24,6 +24,7 @@ const ABOUT = {
   farm: { name: 'F', massUnit: 'lb', nameSet: 'american', currency: 'USD' },
   lot: 'L',
   date: '2026-11-01',
+  words: {},
 } as const
 interface Printed {
   'block-card': BlockCard
@@ -44,7 +45,8 @@ const card = (r: Reckoning) => asked('block-card', r)
 const LEFT = { id: 'leg', side: 'left', value: true } as const
 const both = (species: Species, part: string, path: string) =>
   takePath(ANATOMIES[species], part, ['left', 'right'], path)
-const pounds = (text: string) => Number(text.split(' ')[0])
+const pounds = (text: string) => Number(text.replace('−', '-').split(' ')[0])
+const rowsOf = (l: Letter) => l.groups.flatMap((g) => g.rows)
 
 describe('the block card', () => {
   it.each(SPECIES)('%s: the weights on it add up to all that is taken home, as shown', (species) => {
@@ -70,7 +72,15 @@ describe('the block card', () => {
     const r = read('hog', [way('loin', 'loin-roasts', 'right')])
     const loins = card(r).steps.filter((s) => s.title === 'Loin')
     expect(loins.map((s) => s.side)).toEqual(['left side', 'right side'])
-    expect(loins[0]!.caution).toContain('Band saw')
+    expect(card(r).steps.filter((s) => s.caution.includes('Band saw'))).toHaveLength(1)
+  })
+  it.each(SPECIES)('%s: a caution is said once, at its first step, or above all of them', (species) => {
+    const printed = card(read(species, species === 'broiler' ? [way('bird', 'bird-parts', 'animal')] : []))
+    const said = [...printed.cautions, ...printed.steps.map((s) => s.caution)]
+      .flatMap((text) => text.match(/[^.!]+[.!]+/g) ?? [])
+      .map((text) => text.trim())
+    expect(said.length).toBeGreaterThan(3)
+    expect(said).toEqual([...new Set(said)])
   })
   it('a step is done when every side of it is ticked', () => {
     const step = card(read('hog')).steps.find((s) => s.title.startsWith('Leg'))!
@@ -97,7 +107,7 @@ describe('the letter to a share buyer', () => {
     (share) => {
       const r = read('steer')
       const l = asked('letter', r, share)
-      expect(l.rows.reduce((s, x) => s + pounds(x.weight), 0)).toBeCloseTo(pounds(l.total), 6)
+      expect(rowsOf(l).reduce((s, x) => s + pounds(x.weight), 0)).toBeCloseTo(pounds(l.total), 6)
       expect(pounds(l.total)).toBeCloseTo(r.balance.products / KG_PER_LB / share, 1)
       expect(l.takeHome).toMatch(/likely \d+\.\d–\d+\.\d lb/)
       expect(l.losses.map((x) => x.name)).toContain('bones')
@@ -106,9 +116,11 @@ describe('the letter to a share buyer', () => {
   it.each(SHARES)('1/%d of the packs go with it, at least one of each cut', (share) => {
     const r = read('steer')
     const products = r.cuts.filter((c) => c.cut.kind === 'product' && c.kg > 1e-6)
-    const packs = asked('letter', r, share).rows.map((x) => x.packs)
-    expect(packs).toEqual(
-      products.map((c) => (c.packs > 0 ? `about ${Math.max(1, Math.round(c.packs / share))}` : '')),
+    const packs = rowsOf(asked('letter', r, share)).map((x) => x.packs)
+    expect(packs.toSorted()).toEqual(
+      products
+        .map((c) => (c.packs > 0 ? `about ${Math.max(1, Math.round(c.packs / share))}` : ''))
+        .toSorted(),
     )
     const all = products.reduce((n, c) => n + c.packs, 0)
     const told = packs.reduce((n, text) => n + Number(/\d+/.exec(text)?.[0] ?? 0), 0)
@@ -136,9 +148,17 @@ describe('the cut sheet', () => {
   it('says how every cut is divided: a processor asks for the thickness first', () => {
     const value: Portion = { kind: 'sawn', thicknessMm: 38, kerfMm: 1.2, perPack: 4, ends: 'trim' }
     const r = read('hog', [{ field: 'portion', target: 'bone-in-chop', side: 'animal', value }])
-    const note = (part: string) => asked('cut-sheet', r).rows.find((row) => row.part === part)!.note
-    expect(note('Loin')).toContain('Bone-in loin chops: 38 mm (1½ in) thick, 4 to a pack, ends to the trim.')
-    expect(note('Trim')).toContain(' a pack.')
+    const sheet = asked('cut-sheet', r)
+    const cuts = (part: string) => sheet.rows.find((row) => row.part === part)!.cuts
+    const chops = r.cuts.find((c) => c.cut.id === 'bone-in-chop')!
+    expect(cuts('Loin')).toContainEqual({
+      name: 'Bone-in loin chops',
+      how: '38 mm (1½ in) thick, 4 to a pack, ends to the trim',
+      pieces: String(chops.pieces),
+      packs: String(chops.packs),
+    })
+    expect(cuts('Trim').map((c) => c.how)).toContain('0.5 kg a pack'.replace('0.5 kg', '1.1 lb'))
+    expect(sheet.settings.map((x) => x.says)).toContain('1.1 lb a pack')
   })
 })
 
@@ -173,12 +193,12 @@ describe('papers of an earlier form', () => {
       words: [],
     }
     expect(readPaper({ kind: 'price-list', data: old }).data).toMatchObject({
-      form: 2,
+      form: 3,
       rows: [{ price: { milli: 1_249_000, per: 'lb' } }],
     })
   })
   it('and one that is no paper is refused with its place', () => {
     const out = readPaper({ kind: 'letter', data: { kind: 'letter', farm: 'F' } })
-    expect(out.error?.issues.map((i) => i.path.join('.'))).toContain('rows')
+    expect(out.error?.issues.map((i) => i.path.join('.'))).toContain('total')
   })
 })

@@ -124,6 +124,10 @@ function unknownSeen(anatomy: Anatomy, fact: Extract<FactBody, { kind: 'observat
         ? unknown('of', 'part that hangs on the carcass', fact.of)
         : null
     }
+    case 'mark':
+    case 'plant':
+    case 'killed':
+      return null
     case 'ribs': {
       const { ribs, names } = anatomy
       if (ribs && fact.value >= ribs.low && fact.value <= ribs.high) return null

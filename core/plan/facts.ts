@@ -11,6 +11,10 @@ export interface CostLine {
 /** What is so of a lot, read off its facts in force. */
 export interface Facts {
   route: Route | null
+  /** Its tag or ear number, the plant, and the day it was killed (ISO 8601); null where nobody said. */
+  mark: string | null
+  plant: string | null
+  killed: string | null
   /** What animal it is; null where nobody said: the usual one. */
   type: string | null
   conventions: Conventions
@@ -42,6 +46,9 @@ export function readFacts(rows: readonly FactRow[]): Facts {
   const cutAway = new SidedMap<Kg>()
   const out: Facts = {
     route: null,
+    mark: null,
+    plant: null,
+    killed: null,
     type: null,
     conventions,
     measured,
@@ -61,6 +68,11 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         switch (fact.what) {
           case 'route':
             out.route = fact.value
+            break
+          case 'mark':
+          case 'plant':
+          case 'killed':
+            out[fact.what] = fact.value
             break
           case 'type':
             out.type = fact.value

@@ -20,7 +20,7 @@ export { regionsOf } from './regions.ts'
 export type { Region } from './regions.ts'
 export { allMinutes, minutesOf } from './minutes.ts'
 export type { BenchMinutes } from './minutes.ts'
-export { NONE as NO_PIECES, portionFor, portionsOf } from './portions.ts'
+export { NONE as NO_PIECES, packSize, portionFor, portionsOf } from './portions.ts'
 export {
   EATERS,
   keepsBone,

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { hog, type Portion } from '#core/anatomy'
-import { kg, KG_PER_LB, mm, PLAIN, saysFor } from '#core/measure'
+import { kg, KG_PER_LB, mm, PLAIN, saysFor, toKg } from '#core/measure'
 import { choose, cutUp } from '../carcass/testing.ts'
 import { keepsBone, oddPortion, portionsOf, roastFor, sayPortion, thicknessFor } from './index.ts'
 
 const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
+const PACKS = { kg: kg(0.5), lb: toKg(1, 'lb') }
 const span = (length: number) => ({ mm: mm(length) })
 const odd = (portion: Portion, each = 1, length: number | null = 400) =>
   oddPortion(portion, kg(each), length === null ? null : span(length))
@@ -45,7 +46,7 @@ describe('what is odd about how a cut is divided', () => {
 })
 
 describe('how a cut is divided, said', () => {
-  const say = (p: Portion, massUnit: 'kg' | 'lb' = 'kg') => sayPortion(p, saysFor({ ...PLAIN, massUnit }))
+  const say = (p: Portion, massUnit: 'kg' | 'lb' = 'kg') => sayPortion(p, saysFor({ ...PLAIN, massUnit }), PACKS[massUnit])
   it.each([
     [{ ...sawn(25) }, '25 mm (1 in) thick, 2 to a pack'],
     [{ ...sawn(12), even: true }, 'about 12 mm (½ in) thick, 2 to a pack'],
@@ -85,19 +86,19 @@ describe('packs and pieces', () => {
   const c = cutUp('hog')
   const of = (cut: string, portion: Portion, unit: 'kg' | 'lb' = 'kg', count = 1) => {
     const { cutting } = cutUp('hog', choose({}, { portions: { [cut]: portion } }), { count })
-    return portionsOf(cutting, count, unit).get(cut)!
+    return portionsOf(cutting, count, PACKS[unit]).get(cut)!
   }
   const ground = c.cut('ground-pork')
-  it('packs by weight: as many as hold it all, in the pack of the farm’s unit', () => {
-    const pack = (size: number, lb = 99): Portion => ({ kind: 'pack', kg: size, lb })
+  it('packs by weight: as many as hold it all, where usual in the farm’s own pack', () => {
+    const pack = (size: number, lb = size / KG_PER_LB): Portion => ({ kind: 'pack', kg: size, lb })
     expect(of('ground-pork', pack(0.5)).packs).toBe(Math.ceil(ground / 0.5))
     expect(of('ground-pork', pack(0.5)).pieces).toBe(Math.ceil(ground / 0.5))
     expect(of('ground-pork', pack(ground / 4)).packs).toBe(4)
     expect(of('ground-pork', pack(ground / 4.001)).packs).toBe(5)
-    expect(of('ground-pork', pack(99, 1), 'lb').packs).toBe(Math.ceil(ground / KG_PER_LB))
+    expect(of('ground-pork', pack(0.5, 1), 'lb').packs).toBe(Math.ceil(ground / KG_PER_LB))
   })
   it('what there is none of has no packs', () =>
-    expect(portionsOf(c.cutting, 1, 'kg').has('leg-steak')).toBe(false))
+    expect(portionsOf(c.cutting, 1, PACKS.kg).has('leg-steak')).toBe(false))
   it('roasts: the piece of each side over the roast, to the nearest whole, at least one', () => {
     const side = c.cut('butt-roast') / 2
     const roast = (size: number, perPack = 1): Portion => ({ kind: 'roast', kg: size, perPack })

@@ -1,6 +1,7 @@
 import type { Anatomy, Portion } from '#core/anatomy'
-import { kg, mm, toKg, type Kg, type MassUnit, type Mm, type Says } from '#core/measure'
+import { kg, mm, type Kg, type MassUnit, type Mm, type Says } from '#core/measure'
 import type { Stretch } from '#core/carcass'
+import { packSize } from './portions.ts'
 
 /** Raw kg a roast needs for each eater, with bone and without (docs/sources.md: eaters). */
 const PER_EATER = { boneIn: 0.35, boneless: 0.25 }
@@ -20,7 +21,7 @@ function sayThickness(thickness: number, unit: MassUnit): string {
 }
 
 /** How a cut is divided, as a processor is told. */
-export function sayPortion(p: Portion, says: Pick<Says, 'mass' | 'unit'>): string {
+export function sayPortion(p: Portion, says: Pick<Says, 'mass' | 'unit'>, usualPack: Kg): string {
   const packed = 'perPack' in p ? `${p.perPack} to a pack` : ''
   switch (p.kind) {
     case 'sawn': {
@@ -33,7 +34,7 @@ export function sayPortion(p: Portion, says: Pick<Says, 'mass' | 'unit'>): strin
     case 'roast':
       return `${says.mass(kg(p.kg))} each, ${packed}`
     case 'pack':
-      return `${says.mass(says.unit === 'kg' ? kg(p.kg) : toKg(p.lb, 'lb'))} a pack`
+      return `${says.mass(packSize(p, usualPack))} a pack`
     case 'whole':
       return p.perSide === 1 ? `left whole, ${packed}` : `in ${p.perSide}, ${packed}`
   }

@@ -1,6 +1,7 @@
 import type { Cut, Portion } from '#core/anatomy'
 import type { CutUp, Stretch } from '#core/carcass'
-import { kg, mm, toKg, type Kg, type MassUnit, type Mm } from '#core/measure'
+import { kg, mm, type Kg, type Mm } from '#core/measure'
+import { USUAL_PACK } from '#core/records'
 import type { Plan } from './read.ts'
 
 /** How a cut comes out of the saw: whole pieces and packs, and what is left over at the end of what is sawn. */
@@ -15,18 +16,22 @@ export interface Portioned {
 /** A cut that is not portioned, or of which there is none. */
 export const NONE: Readonly<Portioned> = { pieces: 0, packs: 0, end: kg(0), endMm: mm(0) }
 
+/** What goes into a pack: the farm's own pack where the cut asks for the usual one. */
+export const packSize = ({ kg: size, lb }: Extract<Portion, { kind: 'pack' }>, usual: Kg): Kg =>
+  size === USUAL_PACK.kg && lb === USUAL_PACK.lb ? usual : kg(size)
+
 /** How a cut is divided under the plan. */
 export const portionFor = (cut: Cut, own: Plan['portions']): Portion | null => own.get(cut.id) ?? cut.portion
 
 /**
  * Pieces and packs of every cut for a group of `count` animals. Sawn and snapped: as they were laid along their parts
- * (core/carcass/lay.ts); roasts: by target weight; packs: by pack size. A way that takes both sides at once is counted
+ * (core/carcass/lay.ts); roasts: by target weight; packs: by pack size, where usual that of the farm (`pack`). A way that takes both sides at once is counted
  * once.
  */
 export function portionsOf(
   cutting: CutUp,
   count: number,
-  unit: MassUnit,
+  pack: Kg,
 ): ReadonlyMap<string, Readonly<Portioned>> {
   const { anatomy } = cutting.flow
   const own = cutting.choices.portions ?? new Map<string, Portion>()
@@ -54,9 +59,7 @@ export function portionsOf(
     const held = out.get(cut.id) ?? { ...NONE }
     out.set(cut.id, held)
     if (portion.kind === 'pack')
-      held.pieces = held.packs = Math.ceil(
-        mass / (unit === 'kg' ? portion.kg : toKg(portion.lb, 'lb')) - 1e-9,
-      )
+      held.pieces = held.packs = Math.ceil(mass / packSize(portion, pack) - 1e-9)
     else held.packs = Math.ceil(held.pieces / portion.perPack)
   }
   return out

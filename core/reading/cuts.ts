@@ -33,7 +33,7 @@ export function plannedCuts(
   count: number,
   farm: FarmFigures,
 ): (ValuedCut & { endKg: Kg; endMm: CutFigure['endMm'] })[] {
-  const portions = portionsOf(cutting, count, farm.massUnit)
+  const portions = portionsOf(cutting, count, farm.pack)
   const edible = edibleOf(cutting)
   return cutting.flow.anatomy.cuts.map((cut) => {
     const terms = plan.terms.get(cut.id)!
@@ -46,7 +46,7 @@ export function plannedCuts(
       packs,
       endKg: end,
       endMm,
-      price: priceInForce(terms, farm.mince, farm.massUnit),
+      price: priceInForce(terms, farm.mince),
       sold: terms.sold,
     }
   })

@@ -4,12 +4,12 @@ import { compile } from '#core/carcass'
 import { gramsOf, interval, KG_PER_LB, minor, priceOf, pricePer } from '#core/measure'
 import { NO_LOG, tried, type Log, type Said } from '#core/plan'
 import type { Decision, FactBody, WeighedStage } from '#core/records'
-import { reckon, shownWeights, whereItGoes, type LotState, type PackRow, type WeighingRow } from './index.ts'
+import { figuresOf, reckon, shownWeights, whereItGoes, type LotState, type PackRow, type WeighingRow } from './index.ts'
 import { packOf } from './testing.ts'
 import { cutDone, onLot, paid, routed } from '../plan/testing.ts'
 
 const flow = compile(hog)
-const farm = { massUnit: 'lb', mince: pricePer(700 / KG_PER_LB, 'lb'), hour: minor(0) } as const
+const farm = figuresOf({ massUnit: 'lb', mince: pricePer(700 / KG_PER_LB, 'lb'), hour: minor(0) })
 let seq = 0
 const id = () => `id-${++seq}`
 const say = (...said: Said[]): Log => tried(NO_LOG, said)

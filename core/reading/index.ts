@@ -13,9 +13,11 @@ export type {
   Uncovered,
   WeighingRow,
 } from './lot.ts'
-export { shownWeights } from './shown.ts'
-export type { Shown } from './shown.ts'
-export { whereItGoes } from './losses.ts'
+export { shownRows, shownWeights } from './shown.ts'
+export type { Shown, ShownRow } from './shown.ts'
+export { emptyingOf, sayVerdict, verdictOf } from './emptying.ts'
+export type { Emptying, Verdict } from './emptying.ts'
+export { fromHanging, whereItGoes } from './losses.ts'
 export type { Loss } from './losses.ts'
 export { LEAN_CLASSES, leanOptions, trimLedger } from './trim.ts'
 export type { LeanOption, TrimLedger, TrimSource } from './trim.ts'

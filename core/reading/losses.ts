@@ -16,22 +16,14 @@ export interface Loss {
  * cures, seasoning or a chill tank stands as a negative loss; offal that is kept is not lost. Empty without a weight.
  */
 export function whereItGoes(read: Reckoning): Loss[] {
-  const { weights, cuts, balance } = read
+  const { weights, balance } = read
   if (!weights) return []
-  const byProduct = (to: Destination) =>
-    sumOf(cuts, (c) => (c.cut.kind === 'by-product' && c.cut.destination === to ? c.kg : kg(0)))
-  const [bone, fat] = [byProduct('N'), byProduct('F')]
   const dressedOff = minus(minus(weights.shrunk, weights.hot), balance.kept)
   const steps: [Loss['id'], Kg, Loss['of']?][] = [
     ['shrink', minus(weights.live, weights.shrunk)],
     ['dressing', dressedOff, liveParts(read, dressedOff)],
     ['cooler', minus(weights.hot, weights.aged)],
-    ['bone', bone],
-    ['fat', fat],
-    ['discard', minus(balance.byProducts, plus(bone, fat))],
-    ['saw', balance.losses],
-    ['added', kg(-balance.added)],
-    ['unaccounted', balance.difference],
+    ...fromHanging(read).flatMap(({ id, kg: went }): [Loss['id'], Kg][] => (id === 'kept' ? [] : [[id, went]])),
   ]
   let left = weights.live
   return steps.flatMap(([id, went, of = []]) => {
@@ -39,6 +31,22 @@ export function whereItGoes(read: Reckoning): Loss[] {
     left = minus(left, went)
     return [{ id, kg: went, left, of }]
   })
+}
+
+/** From what hangs to what is taken home: kept offal and what is added come in, the rest goes. Adds up to their difference. */
+export function fromHanging({ cuts, balance }: Reckoning): { id: Loss['id'] | 'kept'; kg: Kg }[] {
+  const byProduct = (to: Destination) =>
+    sumOf(cuts, (c) => (c.cut.kind === 'by-product' && c.cut.destination === to ? c.kg : kg(0)))
+  const [bone, fat] = [byProduct('N'), byProduct('F')]
+  return [
+    { id: 'kept', kg: kg(-balance.kept) },
+    { id: 'bone', kg: bone },
+    { id: 'fat', kg: fat },
+    { id: 'discard', kg: minus(balance.byProducts, plus(bone, fat)) },
+    { id: 'saw', kg: balance.losses },
+    { id: 'added', kg: kg(-balance.added) },
+    { id: 'unaccounted', kg: balance.difference },
+  ]
 }
 
 /** The parts that are dressed off, by their usual shares; what fills the gut takes up the difference to what was weighed. */

@@ -1,9 +1,13 @@
 import type { Animal, CutUp, Drawn, Evidence, Flow, Stage } from '#core/carcass'
-import type { Cut } from '#core/anatomy'
+import type { Cut, Species } from '#core/anatomy'
 import type { CostFigures, Worth } from '#core/ledger'
 import {
+  gramsOf,
+  kg,
+  kgOf,
   minor,
   priceOf,
+  toKg,
   type Interval,
   type Kg,
   type MassUnit,
@@ -12,7 +16,7 @@ import {
   type UnitPrice,
 } from '#core/measure'
 import type { BenchMinutes, Log, Plan } from '#core/plan'
-import type { PackWeighing, Weighing } from '#core/records'
+import { USUAL_PACK, type Farm, type PackWeighing, type Weighing } from '#core/records'
 
 /** A lot's records as they are read: what was weighed, decided, seen and packed of a number of animals. */
 export interface LotState extends Log {
@@ -32,16 +36,28 @@ export type PackRow = Pick<
 
 export interface FarmFigures {
   massUnit: MassUnit
-  /** Price of mince: what indices are relative to until prices are set. */
+  /** Price of mince: what indices are relative to until prices are set; of a species, where it has its own. */
   mince: UnitPrice
+  minces?: Partial<Record<Species, UnitPrice>>
+  /** The pack mince is filled in. */
+  pack: Kg
   /** What an hour at the bench costs; 0 counts none. */
   hour: Minor
 }
 
+/** What a farm says of itself that figures need. */
+type FarmSaid = Pick<Farm, 'massUnit' | 'mince' | 'minces' | 'pack' | 'hour'>
+
 /** What figures are reckoned by; plain ones before a farm has said how. */
-export const figuresOf = (farm: FarmFigures | null): FarmFigures => ({
+export const figuresOf = (farm: FarmSaid | null): FarmFigures => ({
   massUnit: farm?.massUnit ?? 'kg',
   mince: farm?.mince ?? priceOf(1000, 'kg'),
+  ...(farm?.minces && { minces: farm.minces }),
+  pack: farm?.pack
+    ? kgOf(gramsOf(farm.pack))
+    : farm?.massUnit === 'lb'
+      ? toKg(USUAL_PACK.lb, 'lb')
+      : kg(USUAL_PACK.kg),
   hour: farm?.hour ?? minor(0),
 })
 

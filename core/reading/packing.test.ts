@@ -1,13 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES } from '#core/anatomy'
 import { heaviestCarcass } from '#core/carcass'
-import { grams, KG_PER_LB, type Issue } from '#core/measure'
-import { takePath } from '#core/plan'
+import { grams, KG_PER_LB, PLAIN, sayIssue, saysFor, type Issue } from '#core/measure'
+import { takePath, tried } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { judgePacks, reckon, type LotState, type PackRow } from './index.ts'
+import { cutDone } from '../plan/testing.ts'
 import { FARM, lotOf, packOf } from './testing.ts'
 
-const judge = (lot: LotState, added: PackRow): Issue | null => judgePacks(flowOf('hog'), lot, added)
+const judged = (lot: LotState, added: PackRow): Issue | null => judgePacks(flowOf('hog'), lot, added)
+/** What is refused whatever a person says. */
+function judge(lot: LotState, added: PackRow): Issue | null {
+  const issue = judged(lot, added)
+  return issue?.confirmable ? null : issue
+}
 const hung = (): LotState => {
   const lot = lotOf('hog', [], 'hanging', 180)
   return { ...lot, weighings: [{ ...lot.weighings[0]!, basis: 'aged' }] }
@@ -67,5 +73,32 @@ describe('what is impossible about packs', () => {
     const wrong = packOf('bacon', most)
     const right = { ...packOf('bacon', 30), corrects: wrong.id }
     expect(judge({ ...bare, packs: [wrong] }, right)).toBeNull()
+  })
+})
+
+describe('what is unlikely about packs', () => {
+  const chops = (lb: number, more: Partial<PackRow> = {}) => packOf('bone-in-chop', lb, 1, more)
+  const expected = reckon(flowOf('hog'), hung(), FARM).cuts.find((c) => c.cut.id === 'bone-in-chop')!
+  const lb = expected.kg / KG_PER_LB
+  it('42 lb of chops where 26 are expected are asked about, with what was likely; 5 % more are not', () => {
+    expect(judged(hung(), chops(lb * 1.05))).toBeNull()
+    const issue = judged(hung(), chops((lb * 42) / 26))!
+    expect(issue).toMatchObject({ code: 'packs-unlikely', field: 'shown', confirmable: true })
+    expect(sayIssue(issue, saysFor(PLAIN))).toMatch(
+      /^Expected \d+\.\d–\d+\.\d lb of bone-in loin chops; with this you have \d+\.\d lb\. Keep it if the scale said so\.$/,
+    )
+  })
+  it('once: what was kept all the same is not asked about again, and a correction downwards never is', () => {
+    const held = { ...hung(), packs: [chops(lb * 1.6)] }
+    expect(judged(held, chops(1, { id: 'more' }))).toBeNull()
+    expect(judged(held, chops(lb, { id: 'right', corrects: held.packs[0]!.id }))).toBeNull()
+  })
+  it('packs on the way to what is expected pass, and so does what the plan has none of', () => {
+    expect(judged({ ...hung(), packs: [chops(lb / 2)] }, chops(lb / 2, { id: 'rest' }))).toBeNull()
+    expect(judged(hung(), packOf('leg-steak', 3))).toBeNull()
+  })
+  it('what is ticked as all in before anything was weighed does not make the rest unlikely', () => {
+    const ticked = tried(hung(), [cutDone('bone-in-chop'), cutDone('bacon')])
+    expect(judged({ ...hung(), ...ticked }, chops(lb * 1.05))).toBeNull()
   })
 })

@@ -32,10 +32,11 @@ const DRAWS = 500
 export function reckon(
   base: Flow,
   lot: LotState,
-  farm: FarmFigures,
+  given: FarmFigures,
   draws: number | Pick<Reckoning, 'drawn' | 'drawnNow'> = DRAWS,
 ): Reckoning {
   const { count } = lot
+  const farm = { ...given, mince: given.minces?.[base.anatomy.species] ?? given.mince }
   const plan = readPlan(base.anatomy, lot)
   const flow = flowWithRibs(base, plan.ribs)
   const evidence = evidenceOf(lot.weighings)

@@ -1,4 +1,6 @@
-import { fromKg, massDigits, roundToSum, type Kg, type MassUnit } from '#core/measure'
+import { group } from 'd3-array'
+import { fromKg, massDigits, roundToSum, sumOf, type Kg, type MassUnit } from '#core/measure'
+import type { CutSlot } from '#core/carcass'
 import type { Reckoning } from './lot.ts'
 
 /** Weights as every screen shows them, in the farm's unit: rounded together, so that they add up by hand. */
@@ -14,8 +16,42 @@ export interface Shown {
   difference: number
 }
 
-/** Rounds a lot's cuts to the carcass the stair shows: carcass + kept + added =
- * products + by-products + losses + difference. */
+/** A cut of a part as it comes off the block: so much of it on that side, as packs have taught, in the farm's unit. */
+export interface ShownRow {
+  slot: CutSlot
+  cut: string
+  shown: number
+}
+
+/** What comes of every part, rounded so that the rows of a cut add up to what the tray shows of it. Products only. */
+export function shownRows(read: Reckoning, unit: MassUnit): ShownRow[] {
+  const { cuts } = shownWeights(read, unit)
+  const rows = read.cutting.slots.flatMap((slot) =>
+    slot.rows.flatMap((r) =>
+      r.cut?.kind === 'product' && r.green > 1e-9 ? [{ slot, cut: r.cut.id, kg: r.product }] : [],
+    ),
+  )
+  const out: ShownRow[] = []
+  for (const [cut, own] of group(rows, (r) => r.cut)) {
+    const all = sumOf(own, (r) => r.kg)
+    const whole = cuts.get(cut) ?? 0
+    const figures = roundToSum(
+      own.map((r) => (all > 0 ? (r.kg / all) * whole : 0)),
+      massDigits(unit),
+      whole,
+    )
+    own.forEach(({ slot }, i) => out.push({ slot, cut, shown: figures[i]! }))
+  }
+  return out
+}
+
+const KINDS = ['product', 'by-product', 'loss'] as const
+
+/**
+ * Rounds a lot's cuts to the carcass the stair shows: carcass + kept + added = products + by-products + losses +
+ * difference. What is taken home is rounded as the stair rounds it, and what was weighed in full is shown as it was
+ * weighed; bones, fat and losses take up what rounding leaves.
+ */
 export function shownWeights(read: Reckoning, unit: MassUnit): Shown {
   const digits = massDigits(unit)
   const round = (x: number) => Number(x.toFixed(digits))
@@ -27,13 +63,24 @@ export function shownWeights(read: Reckoning, unit: MassUnit): Shown {
     added: figure(added),
     difference: figure(difference),
   }
-  const figures = roundToSum(
-    read.cuts.map((c) => fromKg(c.kg, unit)),
-    digits,
-    whole.carcass + whole.kept + whole.added - whole.difference,
-  )
-  const cuts = new Map(read.cuts.map((c, i) => [c.cut.id, figures[i]!]))
-  const sum = (kind: string) =>
-    round(read.cuts.reduce((s, c) => (c.cut.kind === kind ? s + cuts.get(c.cut.id)! : s), 0))
-  return { ...whole, cuts, products: sum('product'), byProducts: sum('by-product'), losses: sum('loss') }
+  const cuts = new Map(read.cuts.filter((c) => c.done).map((c) => [c.cut.id, figure(c.kg)]))
+  const groups = KINDS.map((kind) => {
+    const own = read.cuts.filter((c) => c.cut.kind === kind)
+    return { kind, own, open: own.filter((c) => !c.done), done: sumOf(own, (c) => cuts.get(c.cut.id) ?? 0) }
+  })
+  let rest = round(whole.carcass + whole.kept + whole.added - whole.difference)
+  const last = groups.findLast((g) => g.open.length > 0)
+  const sums = { product: 0, 'by-product': 0, loss: 0 }
+  for (const g of groups) {
+    sums[g.kind] = g.open.length > 0 ? figure(sumOf(g.own, (c) => c.kg)) : round(g.done)
+    if (g !== last) rest = round(rest - sums[g.kind])
+  }
+  if (last) sums[last.kind] = rest
+  for (const g of groups)
+    roundToSum(
+      g.open.map((c) => fromKg(c.kg, unit)),
+      digits,
+      round(sums[g.kind] - g.done),
+    ).forEach((x, i) => cuts.set(g.open[i]!.cut.id, x))
+  return { ...whole, cuts, products: sums.product, byProducts: sums['by-product'], losses: sums.loss }
 }

@@ -5,7 +5,7 @@ import { readAnatomy } from '#core/anatomy'
 import { compile } from '#core/carcass'
 import { minorOf } from '#core/measure'
 import { broughtUp, CONTENT_STEPS, keptFarmSchema, lotSchema, type Lot } from '#core/records'
-import { alternativesFor, reckon } from './index.ts'
+import { alternativesFor, figuresOf, reckon } from './index.ts'
 
 /** What the program of that time made of a lot (server/specimens/README.md): weights, kg per cut, money. */
 interface Figures {
@@ -31,8 +31,7 @@ function specimen(name: string) {
 const reading = (content: Record<string, unknown>, lot: Lot) => {
   const pin = readAnatomy((content.anatomies as Record<string, unknown>)[lot.anatomy])
   if (!pin.ok) throw new Error(JSON.stringify(pin.issues))
-  const { massUnit, mince, hour } = keptFarmSchema.parse(content.farm)
-  return reckon(compile(pin.value.anatomy), lot, { massUnit, mince, hour }, 0)
+  return reckon(compile(pin.value.anatomy), lot, figuresOf(keptFarmSchema.parse(content.farm)), 0)
 }
 const GRAM = 0.0005
 const isNotDone = ({ fact }: Lot['facts'][number]) => fact.kind !== 'tick' || fact.what !== 'cut'

@@ -12,9 +12,10 @@ import {
   type SideName,
 } from './lists.ts'
 import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.ts'
+import { daySchema } from './time.ts'
 
 /**
- * What was seen of the animal: its route, its type, how it was dressed, what was measured, how many ribs it has, what a
+ * What was seen of the animal: its tag or ear number, the day it was killed and the plant, its route, its type, how it was dressed, what was measured, how many ribs it has, what a
  * part of it weighed, and what was cut away of a part because it was bruised or condemned.
  */
 export const observationSchema = z.discriminatedUnion('what', [
@@ -37,6 +38,12 @@ export const observationSchema = z.discriminatedUnion('what', [
     what: z.literal('ribs'),
     value: z.number().int().min(1).max(30),
   }),
+  z.object({
+    kind: z.literal('observation'),
+    what: z.enum(['mark', 'plant']),
+    value: lineSchema(80),
+  }),
+  z.object({ kind: z.literal('observation'), what: z.literal('killed'), value: daySchema }),
   z.object({
     kind: z.literal('observation'),
     what: z.literal('part'),

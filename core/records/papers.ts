@@ -1,12 +1,26 @@
 import { z } from 'zod'
 import { SHARES } from './lists.ts'
-import { idSchema, keySchema } from './text.ts'
+import { idSchema, keySchema, lineSchema, textSchema } from './text.ts'
 import { instantSchema } from './time.ts'
+
+/** What is typed when a paper is issued, and printed on it: for whom, how they are reached, and the farm's own words. */
+export const paperWordsSchema = z.object({
+  customer: lineSchema(80).optional(),
+  telephone: lineSchema(40).optional(),
+  greeting: textSchema(600).optional(),
+  collection: textSchema(300).optional(),
+  instructions: textSchema(600).optional(),
+})
+export type PaperWords = z.infer<typeof paperWordsSchema>
 
 /** `share` is for letters: the whole animal, a half, a quarter. */
 /** Which kinds there are is the papers' own to say. */
 const asked = { id: idSchema, kind: keySchema, share: z.literal(SHARES) }
-export const newPaperSchema = z.object({ ...asked, share: asked.share.default(1) })
+export const newPaperSchema = z.object({
+  ...asked,
+  share: asked.share.default(1),
+  words: paperWordsSchema.default({}),
+})
 export type NewPaper = z.infer<typeof newPaperSchema>
 
 /** A paper as it was issued: the data printed, so that a later figure never changes it. */

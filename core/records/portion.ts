@@ -22,4 +22,6 @@ export const portionSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('pack'), kg: figureSchema(0.01, 20), lb: figureSchema(0.01, 50) }),
   z.object({ kind: z.literal('whole'), perSide: z.number().int().min(1).max(50), perPack }),
 ])
+/** The pack of mince that is usual in each unit (common practice): a farm says which it fills. */
+export const USUAL_PACK = { kg: 0.5, lb: 1 }
 export type Portion = z.infer<typeof portionSchema>

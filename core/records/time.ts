@@ -10,6 +10,12 @@ export const instantSchema = z.iso.datetime('It is not an instant in UTC.').refi
   return year >= FIRST_YEAR && year <= LAST_YEAR
 }, `It lies outside the years ${FIRST_YEAR} to ${LAST_YEAR}. Check the clock it came from.`)
 
+/** A day of a calendar, ISO 8601: no instant, no zone. */
+export const daySchema = z.iso.date('It is not a day. Write it as 2026-11-26.').refine((day) => {
+  const year = Number(day.slice(0, 4))
+  return year >= FIRST_YEAR && year <= LAST_YEAR
+}, `It lies outside the years ${FIRST_YEAR} to ${LAST_YEAR}. Check the year.`)
+
 function isZone(name: string): boolean {
   try {
     new Intl.DateTimeFormat('en', { timeZone: name })

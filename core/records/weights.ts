@@ -45,5 +45,8 @@ export const packSchema = entrySchema
   .refine(withdrawsSomething, WITHDRAWS)
 export type PackWeighing = z.infer<typeof packSchema>
 
-export const newPackSchema = z.object({ id: idSchema, ...packed }).refine(withdrawsSomething, WITHDRAWS)
+/** Packs as they are sent; `confirmed` keeps an unlikely weight. */
+export const newPackSchema = z
+  .object({ id: idSchema, ...packed, confirmed: z.boolean().optional() })
+  .refine(withdrawsSomething, WITHDRAWS)
 export type NewPack = z.infer<typeof newPackSchema>

@@ -10,6 +10,10 @@ const farmOf = (r: Row): KeptFarm =>
     zone: r.zone,
     mince: { milli: Number(r.mince_milli), per: r.mince_per },
     hour: Number(r.hour),
+    ...(r.address !== null && { address: r.address }),
+    ...(r.telephone !== null && { telephone: r.telephone }),
+    ...(r.minces !== null && { minces: r.minces }),
+    ...(r.pack_value !== null && { pack: { value: Number(r.pack_value), unit: r.pack_unit } }),
     revision: r.revision,
   })
 
@@ -20,10 +24,16 @@ export async function selectFarm(tx: Tx): Promise<KeptFarm | null> {
 
 export async function upsertFarm(tx: Tx, f: KeptFarm): Promise<void> {
   await tx.query(
-    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_milli, mince_per, hour, revision)
-     values (1, $1, $2, $3, $4, $5, $6, $7, $8, $9)
+    `insert into farm (id, name, currency, mass_unit, name_set, zone, mince_milli, mince_per, hour, revision,
+       address, telephone, minces, pack_value, pack_unit)
+     values (1, $1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)
      on conflict (id) do update set name = $1, currency = $2, mass_unit = $3, name_set = $4, zone = $5,
-       mince_milli = $6, mince_per = $7, hour = $8, revision = $9`,
-    [f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mince.milli, f.mince.per, f.hour, f.revision],
+       mince_milli = $6, mince_per = $7, hour = $8, revision = $9, address = $10, telephone = $11,
+       minces = $12, pack_value = $13, pack_unit = $14`,
+    [
+      ...[f.name, f.currency, f.massUnit, f.nameSet, f.zone, f.mince.milli, f.mince.per, f.hour, f.revision],
+      ...[f.address ?? null, f.telephone ?? null, f.minces ? JSON.stringify(f.minces) : null],
+      ...[f.pack?.value ?? null, f.pack?.unit ?? null],
+    ],
   )
 }

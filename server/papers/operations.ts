@@ -17,4 +17,7 @@ export async function keepPaper(
 }
 
 /** What a paper was asked for by: its data is worked out here. */
-export const askedOf = ({ id, lot, kind, share }: IssuedPaper) => ({ id, lot, kind, share })
+export const askedOf = ({ id, lot, kind, share, data }: IssuedPaper) => ({
+  ...{ id, lot, kind, share },
+  words: data.said ?? {},
+})

@@ -11,11 +11,12 @@ export function paperRoutes({ store, papers, now }: Served): Router {
   const api = Router()
   api.post('/lots/:id/papers', async (req, res) => {
     const lotId = idOf(req.params.id, 'lot')
-    const { id, kind, share } = parsed(askedPaperSchema, req.body)
+    const { id, kind, share, words } = parsed(askedPaperSchema, req.body)
     const asked = { id, lot: lotId, kind, share }
+    const sent = { ...asked, words }
     const held = await store.run('paper', id)
     if (held) {
-      if (!same(askedOf(held), asked)) throw taken({ held: askedOf(held), sent: asked })
+      if (!same(askedOf(held), sent)) throw taken({ held: askedOf(held), sent })
       return void res.status(201).json(held)
     }
     const farm = await store.run('farm', undefined)
@@ -23,7 +24,7 @@ export function paperRoutes({ store, papers, now }: Served): Router {
     if (!lot || !farm) throw notFound('lot')
     const { anatomy } = (await store.run('pin', readBy(lot)))!
     const issuedAt = now().toISOString()
-    const drawn = await papers.draw({ kind, share, farm, lot, anatomy, at: issuedAt })
+    const drawn = await papers.draw({ kind, share, words, farm, lot, anatomy, at: issuedAt })
     if (!drawn.ok) throw await refusedIn(store, drawn.issues)
     const paper: IssuedPaper = { ...asked, data: { ...drawn.value }, issuedAt }
     const out = await store.run('keepPaper', paper)

@@ -9,6 +9,7 @@ import plans from './003-plans.sql?raw'
 import revisions from './004-revisions.sql?raw'
 import records from './005-records.sql?raw'
 import whole from './006-records.sql?raw'
+import farm from './007-farm.sql?raw'
 
 interface Migration {
   id: number
@@ -100,6 +101,7 @@ const MIGRATIONS: Migration[] = [
   { id: 4, sql: revisions },
   { id: 5, sql: records, rows: recordsUp },
   { id: 6, sql: whole },
+  { id: 7, sql: farm },
 ]
 
 /** The schema this program writes. */

@@ -42,7 +42,7 @@ function sayDecision(d: Decision): Said {
   if (d.field === 'anatomy')
     return { what: 'Figures', value: d.value === null ? 'those it was hung with' : 'newer ones' }
   if (d.value === null) return { what, value: 'the usual' }
-  if (d.field === 'portion') return { what, value: sayPortion(d.value, words.says.value) }
+  if (d.field === 'portion') return { what, value: sayPortion(d.value, words.says.value, lots.figures.pack) }
   if (d.field === 'split') {
     const way = anatomy.value?.paths.find((p) => p.id === d.value!.path)
     const percent = Math.round(d.value.at * 100)
@@ -69,6 +69,12 @@ function sayFact(f: FactBody): Said {
       switch (f.what) {
         case 'route':
           return { what: 'How it is slaughtered', value: ruleOf(f.value)!.label }
+        case 'mark':
+          return { what: 'Tag or ear number', value: f.value }
+        case 'plant':
+          return { what: 'Where it is killed', value: f.value }
+        case 'killed':
+          return { what: 'Day of kill', value: f.value }
         case 'type':
           return { what: 'What animal it is', value: nameOf(f.value) ?? 'not sure' }
         case 'part':

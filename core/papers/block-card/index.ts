@@ -1,13 +1,15 @@
 import { z } from 'zod'
 import { sidesOf, type Part, type SideName } from '#core/anatomy'
-import type { CutSlot, Sided } from '#core/carcass'
-import { fromKg, massDigits, refuse, roundToSum, sumOf } from '#core/measure'
+import type { Sided } from '#core/carcass'
+import { massDigits, refuse, sumOf } from '#core/measure'
 import { SIDES } from '#core/records'
-import type { Reckoning } from '#core/reading'
+import { shownRows, type Reckoning, type ShownRow } from '#core/reading'
+import { cautionAt } from '#core/rules'
 import {
   animalsOf,
   dressingWords,
   hangingWords,
+  headed,
   headOf,
   headShape,
   linePlaces,
@@ -38,40 +40,13 @@ const schema = z.object({
   what: z.string(),
   hanging: z.string(),
   dressing: z.string(),
+  /** What holds for all of it; what a step asks besides stands there, once. */
+  cautions: z.array(z.string()),
   steps: z.array(stepSchema),
   /** All products together, as the plan shows them. */
   total: z.string(),
 })
 export type BlockCard = z.infer<typeof schema>
-
-interface ShownRow {
-  slot: CutSlot
-  cut: string
-  shown: number
-}
-
-/** What a part's cuts weigh, rounded together in the whole plan so that the card adds up to it. */
-function shownRows({ read, farm }: About): { rows: ShownRow[]; total: number } {
-  const rows = read.cutting.slots.flatMap((slot) =>
-    slot.rows.flatMap((r) =>
-      r.cut?.kind === 'product' && r.green > 1e-9 ? [{ slot, cut: r.cut.id, kg: r.product }] : [],
-    ),
-  )
-  const unit = farm.massUnit
-  const digits = massDigits(unit)
-  const all = Number(
-    fromKg(
-      sumOf(rows, (r) => r.kg),
-      unit,
-    ).toFixed(digits),
-  )
-  const shown = roundToSum(
-    rows.map((r) => fromKg(r.kg, unit)),
-    digits,
-    all,
-  )
-  return { rows: rows.map(({ slot, cut }, i) => ({ slot, cut, shown: shown[i]! })), total: all }
-}
 
 const sideWord = (sides: readonly SideName[]): CardStep['side'] => {
   if (sides[0] === 'animal') return ''
@@ -149,6 +124,23 @@ function opening(
   })
 }
 
+/** What holds at every bench (common practice). */
+const AT_THE_BENCH = [
+  'Scrape the bone dust after every saw cut. Every gland out; spinal cord out.',
+  'Local codes and the licensed processor come first.',
+]
+
+/** A caution is said once: at the first step that asks for it, unless it holds for all of them. */
+function saidOnce(cautions: readonly string[], steps: readonly CardStep[]): CardStep[] {
+  const said = new Set(cautions.flatMap(sentences))
+  return steps.map((step) => {
+    const fresh = sentences(step.caution).filter((s) => !said.has(s))
+    fresh.forEach((s) => said.add(s))
+    return { ...step, caution: fresh.join(' ') }
+  })
+}
+const sentences = (text: string): string[] => text.match(/[^.!]+[.!]+/g)?.map((s) => s.trim()) ?? []
+
 /**
  * Steps in the order of the bench: what is freed whole before the lines, then the lines, then part by part down the
  * carcass, what comes out of another part behind it.
@@ -159,13 +151,16 @@ export const blockCard = paperKind({
   standsAt: ['bench'],
   forms: ['pdf'],
   schema,
-  up: { 1: numbered },
+  wants: [{ word: 'instructions', asks: 'A word to the cutter', long: true }],
+  up: { 1: numbered, 2: (data) => headed({ cautions: [], ...data }) },
   make(about: About) {
     const hanging = hangingWords(about)
     if (hanging === null) return refuse('mass-empty', 'live', {})
     const { read, says, farm } = about
     const { parts } = read.flow.anatomy
-    const { rows, total } = shownRows(about)
+    const rows = shownRows(read, farm.massUnit)
+    const total = sumOf(rows, (r) => r.shown)
+    const cautions = [cautionAt('block', read.flow.anatomy.species), ...AT_THE_BENCH]
     const weight = (x: number) => `${x.toFixed(massDigits(farm.massUnit))} ${farm.massUnit}`
     return {
       ok: true,
@@ -175,11 +170,12 @@ export const blockCard = paperKind({
         what: animalsOf(about),
         hanging,
         dressing: dressingWords(about),
-        steps: [
+        cautions,
+        steps: saidOnce(cautions, [
           ...parts.filter((p) => p.extraction).flatMap((p) => freeing(read, p, says.name(p.names))),
           ...breaking(about),
           ...parts.flatMap((p) => opening(about, p, rows, weight)),
-        ],
+        ]),
         total: weight(total),
       },
     }

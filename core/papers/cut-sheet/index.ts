@@ -1,24 +1,27 @@
 import { z } from 'zod'
-import { sidesOf, type SideName } from '#core/anatomy'
+import { drawHung, sidesOf, type Part, type PartShape, type SideName } from '#core/anatomy'
 import type { CutSlot } from '#core/carcass'
-import { refuse } from '#core/measure'
+import { formatPercent, refuse, sumOf } from '#core/measure'
 import { portionFor, sayPortion } from '#core/plan'
+import type { Reckoning } from '#core/reading'
 import {
   animalsOf,
   dressingWords,
   hangingWords,
+  headed,
   headOf,
   headShape,
   linePlaces,
   numbered,
   paperKind,
   routeWords,
-  waysOf,
   wayWords,
+  weightWords,
   type About,
 } from '../paper.ts'
 
-/** What the processor is told: one row per part, the two sides apart where they differ. */
+const named = z.object({ name: z.string(), says: z.string() })
+/** What the processor is told, on one page: one row per part, the two sides apart where they differ. */
 const schema = z.object({
   kind: z.literal('cut-sheet'),
   ...headShape,
@@ -26,10 +29,32 @@ const schema = z.object({
   /** The animal, in the farm's words. */
   what: z.string(),
   hanging: z.string(),
+  weights: z.array(named),
   route: z.string(),
   dressing: z.string(),
+  /** What is so for all of it: trim, mince and its pack. */
+  settings: z.array(named),
   lines: z.array(z.object({ name: z.string(), left: z.string(), right: z.string() })),
-  rows: z.array(z.object({ part: z.string(), left: z.string(), right: z.string(), note: z.string() })),
+  /** The half carcass in line drawing, its parts numbered as the rows are; null where none is drawn. */
+  map: z
+    .object({
+      width: z.number(),
+      height: z.number(),
+      shapes: z.array(
+        z.object({ d: z.string(), number: z.number().nullable(), at: z.tuple([z.number(), z.number()]) }),
+      ),
+    })
+    .nullable(),
+  rows: z.array(
+    z.object({
+      number: z.number(),
+      part: z.string(),
+      left: z.string(),
+      right: z.string(),
+      cuts: z.array(z.object({ name: z.string(), how: z.string(), pieces: z.string(), packs: z.string() })),
+      note: z.string(),
+    }),
+  ),
 })
 export type CutSheet = z.infer<typeof schema>
 
@@ -39,35 +64,92 @@ const hogs = (count: number) => `${count} hog${count === 1 ? '' : 's'}`
 const NOT_THERE = '–'
 const NOTHING = 1e-9
 
-/** Parts that do not hang, or that a choice leaves no meat for, are left out. */
-function rowsOf({ read, says }: About): CutSheet['rows'] {
-  const { cutting, flow } = read
-  const at = (part: string, side: SideName) => {
-    const slot = cutting.slot(part, side)
+/** A part as it hangs on either side; neither where it does not hang, or a choice leaves no meat for it. */
+function slotsOf({ cutting }: Reckoning, part: Part): (CutSlot | null)[] {
+  const sides = sidesOf(part)
+  const at = (side: SideName) => {
+    const slot = cutting.slot(part.id, side)
     return slot && slot.kg > 0 ? slot : null
   }
-  const portionsIn = (slot: CutSlot) =>
-    slot.rows.flatMap(({ cut, green }) => {
-      const portion = cut && green > NOTHING ? portionFor(cut, read.plan.portions) : null
-      return portion ? [`${says.name(cut!.names)}: ${sayPortion(portion, says)}.`] : []
-    })
-  return flow.anatomy.parts.flatMap((part) => {
-    const sides = sidesOf(part)
-    const [left, right] = [at(part.id, sides[0]!), at(part.id, sides.at(-1)!)]
-    if (!left && !right) return []
-    const word = (slot: typeof left) => (slot ? wayWords(slot, says) : NOT_THERE)
-    const notes = new Set(
-      [left, right].flatMap((s) => (s ? [...portionsIn(s), ...waysOf(s).map((p) => p.steps)] : [])),
-    )
-    return [
+  return [at(sides[0]!), at(sides.at(-1)!)]
+}
+
+/** Cuts of every part: each stands where most of it comes from, with all its pieces and packs. */
+function cutsByPart({ read, says }: About): ReadonlyMap<string, CutSheet['rows'][number]['cuts']> {
+  const out = new Map<string, CutSheet['rows'][number]['cuts']>()
+  for (const c of read.cuts) {
+    if (c.cut.kind !== 'product' || c.kg < NOTHING) continue
+    const from = new Map<string, number>()
+    for (const slot of read.cutting.slots)
+      for (const row of slot.rows)
+        if (row.cut?.id === c.cut.id) from.set(slot.part, (from.get(slot.part) ?? 0) + row.product)
+    const [part] = [...from].sort((a, b) => b[1] - a[1])[0] ?? []
+    if (part === undefined) continue
+    const portion = portionFor(c.cut, read.plan.portions)
+    const counted = portion && portion.kind !== 'pack'
+    out.set(part, [
+      ...(out.get(part) ?? []),
       {
-        part: says.name(part.names),
-        left: word(left),
-        right: word(right),
-        note: [...notes].join(' '),
+        name: says.name(c.cut.names),
+        how: portion ? sayPortion(portion, says, read.farm.pack) : '',
+        pieces: counted && c.pieces > 0 ? String(c.pieces) : '',
+        packs: c.packs > 0 ? String(c.packs) : '',
       },
-    ]
+    ])
+  }
+  return out
+}
+
+function rowsOf(about: About): { row: CutSheet['rows'][number]; part: string }[] {
+  const { read, says } = about
+  const made = cutsByPart(about)
+  let number = 0
+  return read.flow.anatomy.parts.flatMap((part) => {
+    const [left, right] = slotsOf(read, part)
+    if (!left && !right) return []
+    const word = (slot: CutSlot | null | undefined) => (slot ? wayWords(slot, says) : NOT_THERE)
+    const cuts = made.get(part.id) ?? []
+    // What is left as it is and becomes nothing of its own is no line for a processor.
+    if (cuts.length === 0 && [left, right].every((s) => !s || (s.path.leaves && sumOf(s.rows, (r) => r.product) < NOTHING)))
+      return []
+    const row = {
+      number: ++number,
+      part: says.name(part.names),
+      left: word(left),
+      right: word(right),
+      cuts,
+      note: '',
+    }
+    return [{ row, part: part.id }]
   })
+}
+
+const SIZE = { sides: { width: 400, height: 800 }, laid: { width: 400, height: 400 } }
+const drawn = ({ polygon }: PartShape) =>
+  `M${polygon.map(([x, y]) => `${x.toFixed(0)} ${y.toFixed(0)}`).join('L')}Z`
+
+/** The carcass in line drawing, its parts numbered as in the table. */
+function mapOf({ read }: About, rows: ReturnType<typeof rowsOf>): CutSheet['map'] {
+  const { cutting, flow } = read
+  const hung = drawHung(flow.anatomy, { at: cutting.lineAt('left'), mm: cutting.mmAt('left') })
+  const shapes = hung.kind === 'laid' ? hung.parts : hung.side.parts
+  const numberOf = new Map(rows.map((r) => [r.part, r.row.number]))
+  const numbered = new Set<number>()
+  return {
+    ...SIZE[hung.kind === 'laid' ? 'laid' : 'sides'],
+    shapes: shapes.map((s) => {
+      const number = s.parts.map((p) => numberOf.get(p)).find((n) => n !== undefined && !numbered.has(n))
+      if (number !== undefined) numbered.add(number)
+      return { d: drawn(s), number: number ?? null, at: [Math.round(s.label[0]), Math.round(s.label[1])] }
+    }),
+  }
+}
+
+const TRIM_WORDS = {
+  generous: 'generous: fat cap left on',
+  standard: 'standard: 6 mm of fat left on',
+  close: 'close: 3 mm of fat left on',
+  strict: 'strict: all outside fat and silver skin off',
 }
 
 export const cutSheet = paperKind({
@@ -75,28 +157,53 @@ export const cutSheet = paperKind({
   asks: 'Cut sheet',
   standsAt: ['sold', 'bench'],
   forms: ['pdf'],
+  wants: [
+    { word: 'customer', asks: 'Customer' },
+    { word: 'telephone', asks: 'Customer’s telephone' },
+    { word: 'instructions', asks: 'Instructions', long: true },
+  ],
   schema,
-  up: { 1: (data) => numbered({ ...data, what: data.what ?? hogs(Number(data.count)) }) },
+  up: {
+    1: (data) => numbered({ ...data, what: data.what ?? hogs(Number(data.count)) }),
+    2: (data) =>
+      headed({
+        ...{ weights: [], settings: [], map: null },
+        ...data,
+        rows: (data.rows as object[]).map((r, i) => ({ number: i + 1, cuts: [], ...r })),
+      }),
+  },
   make(about: About) {
     const hanging = hangingWords(about)
     if (hanging === null) return refuse('mass-empty', 'live', {})
+    const { read, says } = about
     const movable = new Set(
-      about.read.flow.anatomy.lines
+      read.flow.anatomy.lines
         .filter((l) => l.kind === 'along' || l.settings.length > 1)
-        .map((l) => about.says.name(l.names)),
+        .map((l) => says.name(l.names)),
     )
+    const rows = rowsOf(about)
+    const { trim, lean } = read.plan.choices
     return {
       ok: true,
       value: {
         kind: 'cut-sheet' as const,
         ...headOf(about),
-        count: about.read.count,
+        count: read.count,
         what: animalsOf(about),
         hanging,
+        weights: weightWords(about),
         route: routeWords(about),
         dressing: dressingWords(about),
+        settings: [
+          { name: 'Fat', says: TRIM_WORDS[trim] },
+          {
+            name: says.name({ american: 'Ground', commonwealth: 'Mince' }),
+            says: `${says.mass(read.farm.pack)} a pack${lean === undefined ? '' : `, ${formatPercent(lean)} lean`}`,
+          },
+        ],
         lines: linePlaces(about).filter((l) => movable.has(l.name)),
-        rows: rowsOf(about),
+        map: mapOf(about, rows),
+        rows: rows.map((r) => r.row),
       },
     }
   },

@@ -1,15 +1,25 @@
 import { z } from 'zod'
-import { issueOf, minorOf, refuse, times } from '#core/measure'
-import { unitPriceSchema } from '#core/records'
+import { issueOf, minorOf, priceIn, refuse, times } from '#core/measure'
+import { DESTINATIONS, unitPriceSchema } from '#core/records'
 import { cautionAt, ruleOf } from '#core/rules'
-import { headOf, headShape, numbered, paperKind, type About } from '../paper.ts'
+import { KITCHEN, KITCHEN_ORDER } from '../kitchen.ts'
+import { headed, headOf, headShape, numbered, paperKind, type About } from '../paper.ts'
 
 /** A price list as it is issued: stored as printed, so a later price never changes an old list. */
 const schema = z.object({
   kind: z.literal('price-list'),
   ...headShape,
   currency: z.string(),
-  rows: z.array(z.object({ cut: z.string(), name: z.string(), price: unitPriceSchema, pack: z.string() })),
+  rows: z.array(
+    z.object({
+      cut: z.string(),
+      name: z.string(),
+      price: unitPriceSchema,
+      pack: z.string(),
+      /** How it is cooked: rows are printed by it. */
+      to: z.enum(DESTINATIONS),
+    }),
+  ),
   words: z.array(z.string()),
 })
 export type PriceList = z.infer<typeof schema>
@@ -23,14 +33,33 @@ function inThousandths(data: Record<string, unknown>) {
   }
 }
 
+/** Rows of a list in groups by how they are cooked, in the order buyers read. */
+export const groupsOf = ({ rows }: Pick<PriceList, 'rows'>) =>
+  KITCHEN_ORDER.flatMap((to) => {
+    const own = rows.filter((r) => r.to === to)
+    return own.length > 0 ? [{ ...KITCHEN[to], rows: own }] : []
+  })
+
 /** Cuts in the order they earn, those without a price left off. */
 export const priceList = paperKind({
   title: 'Price list',
   asks: 'Price list',
   standsAt: ['sold'],
   forms: ['pdf', 'csv'],
+  wants: [
+    {
+      word: 'greeting',
+      asks: 'A line under the heading',
+      usual: 'Prices are for the weight on the pack.',
+      long: true,
+    },
+    { word: 'collection', asks: 'How to order and when to collect', long: true },
+  ],
   schema,
-  up: { 1: (data) => numbered(inThousandths(data)) },
+  up: {
+    1: (data) => numbered(inThousandths(data)),
+    2: (data) => headed({ ...data, rows: (data.rows as object[]).map((r) => ({ to: 'X', ...r })) }),
+  },
   make(about: About) {
     const { read, says, farm } = about
     const rule = ruleOf(read.plan.route)
@@ -47,8 +76,9 @@ export const priceList = paperKind({
       .map((c) => ({
         cut: c.cut.id,
         name: says.name(c.cut.names),
-        price: c.price,
+        price: priceIn(c.price, farm.massUnit),
         pack: c.packs > 0 ? `about ${says.mass(times(c.kg, 1 / c.packs))}` : '',
+        to: c.cut.destination,
       }))
     const words = [rule.says, cautionAt('labels', read.flow.anatomy.species)]
     return {

@@ -26,7 +26,7 @@ const shares = SHARES.map((v) => ({ v, w: SHARE_WORDS[v] }))
 /** The card as it would be printed now; empty before there is a weight. */
 const card = computed<BlockCard | null>(() => {
   const farm = { ...PLAIN, name: '', ...store.farm }
-  const about = { read: read.value, farm, lot: lot.value!.tag, date: '', share: 1 as const }
+  const about = { read: read.value, farm, lot: lot.value!.tag, date: '', share: 1 as const, words: {} }
   const out = drawUp('block-card', about)
   return out.ok ? (out.value as BlockCard) : null
 })
