@@ -7,21 +7,22 @@ const cutLb = async () =>
   figure((await stage(run.page, 'cut').innerText()).split('\n').find((l) => l.includes('lb'))!)
 
 describe('plans compared', () => {
-  it('sets house plans beside the one in force, and using one brings what was shown', async () => {
+  it('sets a plan beside the one in force, the biggest difference first, and using it brings what was shown', async () => {
     const { page } = run
     await openLot(run, 'Alder', 'block')
     await page.getByRole('link', { name: 'Plans compared' }).click()
-    await page.getByRole('checkbox', { name: /^Roasts for winter/ }).click()
+    await page.getByRole('radio', { name: /^Roasts for winter/ }).click()
     await page.locator('[data-column="Roasts for winter"]').waitFor()
     await page
-      .getByText(/Roasts for winter (brings|takes|costs|makes|leaves|trims) /)
+      .getByText(/Roasts for winter (brings|takes|costs|makes|leaves|trims|has) /)
       .first()
       .waitFor()
-    const columns = await page
-      .locator('thead [data-column]')
-      .evaluateAll((all) => all.map((th) => th.getAttribute('data-column')))
-    const at = columns.indexOf('Roasts for winter')
-    const shown = figure(await page.locator('tbody tr').first().locator('td').nth(at).innerText())
+    const home = page.getByRole('row').filter({ has: page.getByRole('rowheader', { name: 'Taken home' }) })
+    const shown = figure(await home.locator('td').nth(1).innerText())
+    const apart = await page.locator('[data-pair] .middle b').allInnerTexts()
+    const sizes = apart.map((t) => Math.abs(figure(t)))
+    expect(sizes).toEqual(sizes.toSorted((a, b) => b - a))
+    expect(Math.min(...sizes)).toBeGreaterThanOrEqual(0)
     await page.getByRole('button', { name: 'Use Roasts for winter' }).click()
     await expect.poll(cutLb).toBeCloseTo(shown, 0)
     await saved(page)

@@ -7,7 +7,9 @@ export function blockCardPaper(card: BlockCard): Content[] {
   return [
     ...headOf(card, `Block card: ${card.what}`, [markWords(card)]),
     { text: `Hanging ${card.hanging}. Dressed: ${card.dressing}.`, margin: [0, 0, 0, 4] },
-    ...(card.cautions.length > 0 ? [{ ...(caution(card.cautions.join(' ')) as object), margin: [0, 0, 0, 6] } as Content] : []),
+    ...(card.cautions.length > 0
+      ? [{ ...(caution(card.cautions.join(' ')) as object), margin: [0, 0, 0, 6] } as Content]
+      : []),
     ...typed('Note', card.said.instructions),
     ...longTable(
       [14, 104, '*', 104, 54, 54],

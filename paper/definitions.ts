@@ -23,7 +23,7 @@ function contentOf(data: PaperData): Content[] {
 export function definitionOf(data: PaperData): TDocumentDefinitions {
   return {
     pageSize: data.sheet,
-    pageMargins: [34, 32, 34, 40],
+    pageMargins: [32, 28, 32, 36],
     defaultStyle: { font: 'Fira', fontSize: 10.5, color: INK },
     content: contentOf(data),
     footer: (page, pages) => ({

@@ -33,7 +33,10 @@ export function headOf(data: PaperData, title: string, about: readonly string[])
           alignment: 'right',
           stack: [
             { text: farm, bold: true, fontSize: 12.5 },
-            ...address.split('\n').filter((t) => t !== '').map((text) => ({ text, fontSize: 9.5 })),
+            ...address
+              .split('\n')
+              .filter((t) => t !== '')
+              .map((text) => ({ text, fontSize: 9.5 })),
             ...(telephone ? [{ text: telephone, fontSize: 9.5 }] : []),
             { text: date, fontSize: 9.5 },
           ],
@@ -60,12 +63,7 @@ export function headOf(data: PaperData, title: string, about: readonly string[])
 
 /** Lot, tag, day and place of kill in one line; what nobody said is left out. */
 export const markWords = ({ lot, mark, killed, plant }: PaperData): string =>
-  [
-    `Lot ${lot}`,
-    mark && `tag ${mark}`,
-    killed && `killed ${killed}`,
-    plant && `at ${plant}`,
-  ]
+  [`Lot ${lot}`, mark && `tag ${mark}`, killed && `killed ${killed}`, plant && `at ${plant}`]
     .filter((t) => t !== '')
     .join(' · ')
 
@@ -73,8 +71,8 @@ export const ruled = {
   hLineWidth: () => 0.6,
   vLineWidth: () => 0,
   hLineColor: () => INK,
-  paddingTop: () => 2.6,
-  paddingBottom: () => 2.6,
+  paddingTop: () => 1.8,
+  paddingBottom: () => 1.8,
 }
 export const heads = (...names: string[]) => names.map((text) => ({ text, bold: true, fontSize: 9.5 }))
 export const right = (text: string, more: object = {}) => ({ text, alignment: 'right' as const, ...more })
@@ -85,11 +83,23 @@ export const pairs = (rows: readonly (readonly [string, string])[], first = 105)
     widths: [first, '*'],
     body: rows
       .filter(([, says]) => says !== '')
-      .map(([name, says]) => [{ text: name, bold: true, fontSize: 9.5 }, { text: says, fontSize: 9.5 }]),
+      .map(([name, says]) => [
+        { text: name, bold: true, fontSize: 9.5 },
+        { text: says, fontSize: 9.5 },
+      ]),
   },
   layout: ruled,
   margin: [0, 0, 0, 8],
 })
+
+/** Groups in two columns that are as near to one length as they can be, in their order. */
+export function inTwo<T>(groups: readonly T[], length: (group: T) => number): [T[], T[]] {
+  const lengths = groups.map(length)
+  const sum = (from: number, to: number) => lengths.slice(from, to).reduce((s, x) => s + x, 0)
+  const apart = (at: number) => Math.abs(sum(0, at) - sum(at, groups.length))
+  const at = groups.reduce((best, _, i) => (apart(i + 1) < apart(best) ? i + 1 : best), groups.length)
+  return [groups.slice(0, at), groups.slice(at)]
+}
 
 /** Words a person typed for this paper. */
 export const typed = (heading: string, text: string | undefined): Content[] =>

@@ -1,22 +1,9 @@
 import type { Content } from 'pdfmake/interfaces.js'
 import { formatPrice } from '#core/measure'
 import { priceGroupsOf, type PriceList } from '#core/papers'
-import { headOf, right, ruled, small, typed } from './design.ts'
+import { headOf, inTwo, right, ruled, small, typed } from './design.ts'
 
 type Group = ReturnType<typeof priceGroupsOf>[number]
-
-/** Groups in two columns of about the same length; a heading counts as two rows. */
-function columnsOf(groups: readonly Group[]): [Group[], Group[]] {
-  const length = (g: Group) => g.rows.length + 2
-  const all = groups.reduce((n, g) => n + length(g), 0)
-  let before = 0
-  const left = groups.filter((g) => {
-    const fits = before < all / 2
-    before += length(g)
-    return fits
-  })
-  return [left, groups.slice(left.length)]
-}
 
 /** Two columns by how it is cooked, with a line to write the order on. */
 export function priceListPaper(list: PriceList): Content[] {
@@ -29,7 +16,12 @@ export function priceListPaper(list: PriceList): Content[] {
         table: {
           widths: ['*', 'auto', 34],
           body: g.rows.map((r) => [
-            { stack: [{ text: r.name, bold: true }, ...(r.pack ? [{ text: r.pack, fontSize: 8.5 }] : [])] },
+            {
+              text: [
+                { text: r.name, bold: true },
+                { text: r.pack ? `  ${r.pack}` : '', fontSize: 8.5 },
+              ],
+            },
             right(formatPrice(r.price, list.currency), { noWrap: true }),
             { canvas: [{ type: 'line' as const, x1: 4, y1: 14, x2: 34, y2: 14, lineWidth: 0.6 }] },
           ]),
@@ -38,7 +30,7 @@ export function priceListPaper(list: PriceList): Content[] {
       },
     ],
   })
-  const [left, other] = columnsOf(priceGroupsOf(list))
+  const [left, other] = inTwo(priceGroupsOf(list), (g) => g.rows.length + 1.2)
   return [
     ...headOf(list, 'Prices', [list.said.greeting ?? '']),
     { text: 'Write on the line how many packs you would like.', fontSize: 9, margin: [0, 0, 0, 8] },

@@ -6,6 +6,7 @@ import { defineAsyncComponent, onMounted, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import AsideNote from './frame/AsideNote.vue'
 import StandingNote from './frame/StandingNote.vue'
+import { useHeadingFocus } from './frame/headingFocus.ts'
 import { barred } from './state/api.ts'
 import { useFarm } from './state/farm.ts'
 import { floorPage } from './stations/registry.ts'
@@ -16,6 +17,7 @@ const store = useFarm()
 const toast = useToast()
 const here = useRoute()
 const router = useRouter()
+useHeadingFocus()
 // What a device of the floor may not open leads to what it may.
 watch(
   () => store.isFloor && floorPage(here.name),

@@ -1,6 +1,6 @@
 import type { Interval } from './interval.ts'
 import { formatMass, formatMassRange } from './mass.ts'
-import { formatMoney, formatPrice, type UnitPrice } from './money.ts'
+import { formatMoney, formatPrice, priceIn, type UnitPrice } from './money.ts'
 import type { Names, NameSet } from './names.ts'
 import type { Kg, MassUnit, Minor } from './units.ts'
 
@@ -27,5 +27,5 @@ export const saysFor = ({ massUnit, nameSet, currency }: Tongue): Says => ({
   mass: (kg, digits) => formatMass(kg, massUnit, digits),
   massRange: (range) => formatMassRange(range, massUnit),
   money: (amount) => formatMoney(amount, currency),
-  price: (price) => formatPrice(price, currency),
+  price: (price) => formatPrice(priceIn(price, massUnit), currency),
 })

@@ -20,9 +20,7 @@ export type PaperData = PriceList | CutSheet | BlockCard | Letter
 /** Papers that are asked for at a place, in the registry's order. */
 export const papersAt = (place: 'sold' | 'bench') =>
   (Object.entries(PAPERS) as [PaperKind, PaperKindOf][]).flatMap(([kind, p]) =>
-    p.standsAt.includes(place)
-      ? [{ kind, title: p.title, asks: p.asks, forms: p.forms, shared: p.shared ?? false, wants: p.wants }]
-      : [],
+    p.standsAt.includes(place) ? [{ ...p, kind, shared: p.shared ?? false }] : [],
   )
 
 const kinds = Object.keys(PAPERS) as [PaperKind, ...PaperKind[]]

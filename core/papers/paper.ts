@@ -31,6 +31,8 @@ export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   asks: string
   standsAt: readonly ('sold' | 'bench')[]
   forms: readonly ('pdf' | 'csv')[]
+  /** Prices stand on it: there is none where cuts may not be sold by the piece. */
+  priced?: boolean
   /** For a part of the animal: whole, half, quarter. */
   shared?: boolean
   /** What is typed when it is asked for, with the words that stand there until a person writes others. */

@@ -63,7 +63,9 @@ describe('what a paper says adds up, over any plan and any packs', () => {
         const written = card.steps.flatMap((s) => s.cuts.map((c) => number(c.weight)))
         expect(sum(written)).toBeCloseTo(number(card.total), 6)
         const planned = new Set(
-          read.cutting.slots.flatMap((s) => s.rows.flatMap((r) => (r.cut && r.green > 1e-9 ? [r.cut.id] : []))),
+          read.cutting.slots.flatMap((s) =>
+            s.rows.flatMap((r) => (r.cut && r.green > 1e-9 ? [r.cut.id] : [])),
+          ),
         )
         const tray = shownWeights(read, 'lb').cuts
         const products = read.cuts.filter((c) => c.cut.kind === 'product' && planned.has(c.cut.id))
@@ -80,7 +82,9 @@ describe('what a paper says adds up, over any plan and any packs', () => {
         if (!out.ok) throw new Error(out.issues[0]!.code)
         const sheet = out.value as CutSheet
         const cuts = sheet.rows.flatMap((r) => r.cuts.map((c) => c.name))
-        const products = read.cuts.filter((c) => c.cut.kind === 'product' && c.kg > 1e-9 * KG_PER_LB && c.expectedKg > 1e-9)
+        const products = read.cuts.filter(
+          (c) => c.cut.kind === 'product' && c.kg > 1e-9 * KG_PER_LB && c.expectedKg > 1e-9,
+        )
         expect(cuts.toSorted()).toEqual(products.map((c) => c.cut.names.american).toSorted())
         const numbers = sheet.rows.map((r) => r.number)
         expect(numbers).toEqual(numbers.map((_, i) => i + 1))

@@ -30,6 +30,35 @@ export type Difference =
   | { about: 'take-home' | 'bone' | 'fat'; by: Kg }
   | { about: 'gains' | 'loses'; by: Kg; cut: Names }
 
+/** A cut as two plans give it. */
+export interface CutPair {
+  cut: Cut
+  first: Kg
+  second: Kg
+  packs: [number, number]
+  /** Second less first. */
+  by: Kg
+}
+
+/** Less than this is no difference, kg: what a scale does not tell. */
+const ALIKE = 0.02
+
+/** Products of two plans: those that differ, the biggest first, and those that are alike. */
+export function pairsOf(first: PlanFigures, second: PlanFigures): { differ: CutPair[]; alike: CutPair[] } {
+  const of = (p: PlanFigures, id: string) => p.read.cuts.find((c) => c.cut.id === id)
+  const pairs = first.read.flow.anatomy.cuts.flatMap((cut): CutPair[] => {
+    const [a, b] = [of(first, cut.id), of(second, cut.id)]
+    if (cut.kind !== 'product' || (!a && !b)) return []
+    const [x, y] = [a?.kg ?? kg(0), b?.kg ?? kg(0)]
+    return [{ cut, first: x, second: y, packs: [a?.packs ?? 0, b?.packs ?? 0], by: minus(y, x) }]
+  })
+  const differs = (p: CutPair) => Math.abs(p.by) > ALIKE || p.packs[0] !== p.packs[1]
+  return {
+    differ: pairs.filter(differs).sort((a, b) => Math.abs(b.by) - Math.abs(a.by)),
+    alike: pairs.filter((p) => !differs(p)),
+  }
+}
+
 /** Smaller differences than these shares of the first plan's figure are not worth a sentence. */
 const MATTERS = 0.02
 

@@ -18,7 +18,8 @@ describe('the block as it empties', () => {
         const e = emptyingOf(read, unit)
         expect(e.weighed + e.toCome + e.lost + e.missing).toBeCloseTo(e.into, 6)
         expect(sum(e.rows.values())).toBeCloseTo(e.toCome, 6)
-        const hung = (read.balance.carcass + read.balance.kept + read.balance.added) / (unit === 'lb' ? KG_PER_LB : 1)
+        const hung =
+          (read.balance.carcass + read.balance.kept + read.balance.added) / (unit === 'lb' ? KG_PER_LB : 1)
         expect(Math.abs(e.into - hung)).toBeLessThan(0.16)
       }),
       { numRuns: 60 },
@@ -66,7 +67,11 @@ describe('the verdict', () => {
     const ticks = packs.flatMap(([cut, , all]) => (all ? [cutDone(cut)] : []))
     const lot = lotOf('hog', ticks, 'hanging', 180)
     const weighings = [{ ...lot.weighings[0]!, basis: 'aged' as const }]
-    return reckon(flowOf('hog'), { ...lot, weighings, packs: packs.map(([cut, lb]) => packOf(cut, lb)) }, FARM)
+    return reckon(
+      flowOf('hog'),
+      { ...lot, weighings, packs: packs.map(([cut, lb]) => packOf(cut, lb)) },
+      FARM,
+    )
   }
   const expected = (cut: string) => read().cuts.find((c) => c.cut.id === cut)!.kg / KG_PER_LB
   const say = (...packs: [string, number, boolean][]) => sayVerdict(verdictOf(read(...packs)), says)
@@ -80,9 +85,13 @@ describe('the verdict', () => {
   it('says nothing of what is not all in, and that all is well where it is', () => {
     expect(say()).toBe('Nothing is all in yet.')
     expect(say(['bone-in-chop', 3, false])).toBe('Nothing is all in yet.')
-    expect(say(['bone-in-chop', expected('bone-in-chop'), true])).toMatch(/^1 of \d+ cuts all in, as expected\.$/)
+    expect(say(['bone-in-chop', expected('bone-in-chop'), true])).toMatch(
+      /^1 of \d+ cuts all in, as expected\.$/,
+    )
   })
   it('more than likely is said without waiting for the last pack', () => {
-    expect(say(['bone-in-chop', expected('bone-in-chop') + 16, false])).toMatch(/^16\.0 lb more than likely: /)
+    expect(say(['bone-in-chop', expected('bone-in-chop') + 16, false])).toMatch(
+      /^16\.0 lb more than likely: /,
+    )
   })
 })

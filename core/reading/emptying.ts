@@ -1,11 +1,23 @@
 import type { Cut } from '#core/anatomy'
-import { fromKg, kg, massDigits, minus, roundToSum, sumOf, type Kg, type MassUnit, type Says } from '#core/measure'
+import {
+  fromKg,
+  kg,
+  massDigits,
+  minus,
+  roundToSum,
+  sumOf,
+  type Kg,
+  type MassUnit,
+  type Says,
+} from '#core/measure'
 import type { CutFigure, Reckoning } from './lot.ts'
 import { shownWeights } from './shown.ts'
 
 /** Where everything that hung is, as a screen shows it in the farm's unit: `into` = weighed + toCome + lost + missing. */
 export interface Emptying {
-  /** The carcass, offal kept beside it and what is added in cure and seasoning. */
+  /** What hung; and offal kept beside it with what is added in cure and seasoning. Together `into`. */
+  hung: number
+  beside: number
   into: number
   weighed: number
   toCome: number
@@ -26,6 +38,8 @@ export function emptyingOf(read: Reckoning, unit: MassUnit): Emptying {
   const weighedOf = (c: CutFigure) => round(fromKg(c.weighedKg, unit))
   const rows = new Map(held.map((c) => [c.cut.id, round(shown.cuts.get(c.cut.id)! - weighedOf(c))]))
   return {
+    hung: shown.carcass,
+    beside: round(shown.kept + shown.added),
     into: round(shown.carcass + shown.kept + shown.added),
     weighed: round(sumOf(held, weighedOf)),
     toCome: round(sumOf(rows.values(), (x) => x)),

@@ -4,7 +4,15 @@ import { compile } from '#core/carcass'
 import { gramsOf, interval, KG_PER_LB, minor, priceOf, pricePer } from '#core/measure'
 import { NO_LOG, tried, type Log, type Said } from '#core/plan'
 import type { Decision, FactBody, WeighedStage } from '#core/records'
-import { figuresOf, reckon, shownWeights, whereItGoes, type LotState, type PackRow, type WeighingRow } from './index.ts'
+import {
+  figuresOf,
+  reckon,
+  shownWeights,
+  whereItGoes,
+  type LotState,
+  type PackRow,
+  type WeighingRow,
+} from './index.ts'
 import { packOf } from './testing.ts'
 import { cutDone, onLot, paid, routed } from '../plan/testing.ts'
 

@@ -21,12 +21,14 @@ export { fromHanging, whereItGoes } from './losses.ts'
 export type { Loss } from './losses.ts'
 export { LEAN_CLASSES, leanOptions, trimLedger } from './trim.ts'
 export type { LeanOption, TrimLedger, TrimSource } from './trim.ts'
+export { cascadeOf } from './cascade.ts'
+export type { Cascade, CascadePart } from './cascade.ts'
 export { flowPicture } from './picture.ts'
 export type { FlowLink } from './picture.ts'
 export { libraryOf } from './library.ts'
 export type { CutEntry, PartEntry } from './library.ts'
-export { differencesOf, sayDifference, valuePlan } from './compare.ts'
-export type { Difference, PlanFigures } from './compare.ts'
+export { differencesOf, pairsOf, sayDifference, valuePlan } from './compare.ts'
+export type { CutPair, Difference, PlanFigures } from './compare.ts'
 export {
   alternativesFor,
   cutAs,

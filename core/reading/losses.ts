@@ -23,7 +23,9 @@ export function whereItGoes(read: Reckoning): Loss[] {
     ['shrink', minus(weights.live, weights.shrunk)],
     ['dressing', dressedOff, liveParts(read, dressedOff)],
     ['cooler', minus(weights.hot, weights.aged)],
-    ...fromHanging(read).flatMap(({ id, kg: went }): [Loss['id'], Kg][] => (id === 'kept' ? [] : [[id, went]])),
+    ...fromHanging(read).flatMap(({ id, kg: went }): [Loss['id'], Kg][] =>
+      id === 'kept' ? [] : [[id, went]],
+    ),
   ]
   let left = weights.live
   return steps.flatMap(([id, went, of = []]) => {

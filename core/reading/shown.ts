@@ -68,19 +68,28 @@ export function shownWeights(read: Reckoning, unit: MassUnit): Shown {
     const own = read.cuts.filter((c) => c.cut.kind === kind)
     return { kind, own, open: own.filter((c) => !c.done), done: sumOf(own, (c) => cuts.get(c.cut.id) ?? 0) }
   })
-  let rest = round(whole.carcass + whole.kept + whole.added - whole.difference)
   const last = groups.findLast((g) => g.open.length > 0)
+  const into = round(whole.carcass + whole.kept + whole.added)
   const sums = { product: 0, 'by-product': 0, loss: 0 }
-  for (const g of groups) {
-    sums[g.kind] = g.open.length > 0 ? figure(sumOf(g.own, (c) => c.kg)) : round(g.done)
-    if (g !== last) rest = round(rest - sums[g.kind])
-  }
-  if (last) sums[last.kind] = rest
-  for (const g of groups)
-    roundToSum(
+  let rest = round(into - whole.difference)
+  // The group that takes up what rounding leaves comes when all the others are rounded.
+  for (const g of [...groups.filter((x) => x !== last), ...(last ? [last] : [])]) {
+    const all = g === last ? rest : figure(sumOf(g.own, (c) => c.kg))
+    const figures = roundToSum(
       g.open.map((c) => fromKg(c.kg, unit)),
       digits,
-      round(sums[g.kind] - g.done),
-    ).forEach((x, i) => cuts.set(g.open[i]!.cut.id, x))
-  return { ...whole, cuts, products: sums.product, byProducts: sums['by-product'], losses: sums.loss }
+      Math.max(0, round(all - g.done)),
+    )
+    g.open.forEach((c, i) => cuts.set(c.cut.id, figures[i]!))
+    sums[g.kind] = round(g.done + sumOf(figures, (x) => x))
+    rest = round(rest - sums[g.kind])
+  }
+  return {
+    ...whole,
+    difference: round(whole.difference + rest),
+    cuts,
+    products: sums.product,
+    byProducts: sums['by-product'],
+    losses: sums.loss,
+  }
 }

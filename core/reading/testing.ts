@@ -4,7 +4,14 @@ import { gramsOf, KG_PER_LB, priceOf } from '#core/measure'
 import { NO_LOG, takePath, tried, type Said } from '#core/plan'
 import type { FactBody, WeighedStage } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
-import { figuresOf, reckon, type FarmFigures, type LotState, type PackRow, type WeighingRow } from './index.ts'
+import {
+  figuresOf,
+  reckon,
+  type FarmFigures,
+  type LotState,
+  type PackRow,
+  type WeighingRow,
+} from './index.ts'
 
 /** Live weight of a usual lot, lb: one animal, or a flock. */
 const LIVE_LB: Record<Species, number> = { hog: 260, lamb: 115, steer: 1150, broiler: 240 }
@@ -92,7 +99,8 @@ export function anyLot(draw: readonly number[]): LotState {
     ...(weighed > 0 ? [scale('hot', hung.weights!.hot * (0.97 + (draw[7]! % 7) / 100))] : []),
     ...(weighed > 1 ? [scale('hanging', hung.weights!.aged * (0.96 + (draw[7]! % 5) / 100))] : []),
   ]
-  const cuts = draw[8]! % 4 === 0 ? [] : hung.cuts.filter((c, i) => c.cut.kind !== 'loss' && (draw[9]! >> i % 20) % 2)
+  const cuts =
+    draw[8]! % 4 === 0 ? [] : hung.cuts.filter((c, i) => c.cut.kind !== 'loss' && (draw[9]! >> (i % 20)) % 2)
   const packs = cuts.map((c, i) => {
     const kgOfIt = c.kg * (0.5 + ((draw[10]! + i * 7) % 70) / 100)
     return packOf(c.cut.id, kgOfIt / KG_PER_LB, 1 + (i % 5))

@@ -96,4 +96,25 @@ small {
     padding: 0.3rem 0.7rem;
   }
 }
+@media (max-width: 560px) {
+  .cover {
+    grid-column: auto;
+    grid-template: auto auto / auto;
+    gap: 0;
+    padding: 0.1rem 0.3rem;
+    border-top: 0;
+  }
+  .word {
+    font-size: 0.72rem;
+  }
+  .weight,
+  .none {
+    font-size: 0.9rem;
+  }
+  .cover > small,
+  .cover :deep(.bar),
+  .weight .pi {
+    display: none;
+  }
+}
 </style>

@@ -8,8 +8,10 @@ import { useFarm } from '../state/farm.ts'
 import { useLots } from '../state/lots.ts'
 import { useKeys } from '../state/keys.ts'
 import { provideLot } from '../state/lot.ts'
+import OtherLots from './OtherLots.vue'
 import PlaceHead from './PlaceHead.vue'
 import SaveState from './SaveState.vue'
+import StationTabs from './StationTabs.vue'
 import TheStair from './TheStair.vue'
 
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
@@ -30,7 +32,6 @@ const newer = computed(() => {
   return today && today !== by.value ? today : null
 })
 const isOff = computed(() => !!lot.value && readFacts(lot.value.facts).withdrawn)
-const others = computed(() => [...store.cards.values()].filter((l) => !l.withdrawn).slice(0, 7))
 
 /** Where the last key led, so that two quick ones go two stations even while the first still loads. */
 const heading = ref(stationOf(route.name))
@@ -76,26 +77,39 @@ useKeys(() => ({
   <div v-else class="frame">
     <header class="strip">
       <RouterLink :to="{ name: 'rail' }" class="back"
-        ><i class="pi pi-arrow-left" aria-hidden="true" /> The rail</RouterLink
+        ><i class="pi pi-arrow-left" aria-hidden="true" /> <span>The rail</span></RouterLink
       >
-      <h1>
-        {{ lot.tag }}<small v-if="lot.count > 1"> × {{ lot.count }}</small>
-      </h1>
-      <nav class="others" aria-label="Other lots">
-        <RouterLink
-          v-for="o in others.filter((x) => x.id !== lot!.id)"
-          :key="o.id"
-          :to="{ name: route.name!, params: { id: o.id } }"
-          class="chip"
-          >{{ o.tag }}</RouterLink
-        >
-      </nav>
+      <OtherLots :id="lot.id" :tag="lot.tag" :count="lot.count" />
+      <StationTabs />
       <span style="flex: 1" />
       <SaveState />
-      <Button text size="small" icon="pi pi-undo" label="Undo" :disabled="!undoable" @click="undo" />
-      <Button text size="small" icon="pi pi-refresh" label="Redo" :disabled="!redoable" @click="redo" />
+      <Button
+        text
+        size="small"
+        class="tool"
+        icon="pi pi-undo"
+        label="Undo"
+        :disabled="!undoable"
+        @click="undo"
+      />
+      <Button
+        text
+        size="small"
+        class="tool"
+        icon="pi pi-refresh"
+        label="Redo"
+        :disabled="!redoable"
+        @click="redo"
+      />
       <Button text size="small" icon="pi pi-search" aria-label="Find" @click="finding = true" />
-      <Button text size="small" icon="pi pi-question" aria-label="Keys" @click="helping = true" />
+      <Button
+        text
+        size="small"
+        icon="pi pi-question"
+        class="keys"
+        aria-label="Keys"
+        @click="helping = true"
+      />
     </header>
     <TheStair />
     <p v-if="isOff" class="note" role="note">
@@ -148,49 +162,36 @@ useKeys(() => ({
 .note i {
   margin-right: 0.4rem;
 }
-.strip h1 {
-  font-size: 1.15rem;
-  white-space: nowrap;
-}
-.strip small {
-  font: 400 0.9rem var(--body);
-  color: var(--muted);
-}
 .back {
   font-weight: 600;
   text-decoration: none;
   white-space: nowrap;
-}
-.others {
-  display: flex;
-  gap: 0.4rem;
-  overflow: hidden;
-}
-.chip {
-  border: 1px solid var(--rule);
-  border-top: 0;
-  padding: 0.1rem 0.5rem 0.2rem;
-  color: var(--muted);
-  text-decoration: none;
-  font-size: 0.9rem;
-  background: var(--sheet);
-  white-space: nowrap;
-}
-.chip:hover {
-  color: var(--ink);
-  border-color: var(--ink);
 }
 .station {
   flex: 1;
   padding: 0.8rem 1rem 1rem;
 }
 @media (max-width: 900px) {
-  .others {
+  .strip {
+    gap: 0.3rem 0.5rem;
+    padding: 0 0.6rem;
+  }
+  .strip :deep(.tool .p-button-label) {
     display: none;
   }
+}
+@media (max-width: 560px) {
   .strip {
     flex-wrap: wrap;
-    gap: 0.3rem 0.7rem;
+    min-height: 44px;
+    border-bottom-width: 3px;
+  }
+  .back span,
+  .strip :deep(.keys) {
+    display: none;
+  }
+  .station {
+    padding: 0.6rem 0.6rem 1rem;
   }
 }
 </style>

@@ -3,8 +3,6 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import type { StageFigure } from '#core/reading'
 import { useLot } from '../state/lot.ts'
-import { FLOOR_STATIONS, stationOf, STATIONS } from '../stations/registry.ts'
-import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
 import CoverFlag from './CoverFlag.vue'
 
@@ -17,8 +15,6 @@ const STEPS: { id: StageFigure['id']; word: string; station: string; empty: stri
 ]
 const route = useRoute()
 const { reading } = useLot()
-const store = useFarm()
-const stations = computed(() => STATIONS.filter((s) => !store.isFloor || FLOOR_STATIONS.includes(s.id)))
 const words = useWords()
 const stages = computed(() =>
   STEPS.map((step) => ({ ...step, figure: reading.value?.stages.find((s) => s.id === step.id) ?? null })),
@@ -71,16 +67,6 @@ const lost = (i: number) => {
       }}</small>
     </RouterLink>
     <CoverFlag />
-  </nav>
-  <nav class="stations" aria-label="Stations">
-    <RouterLink
-      v-for="s in stations"
-      :key="s.id"
-      :to="{ name: s.id }"
-      class="flag"
-      :class="{ here: stationOf(route.name) === s.id }"
-      >{{ s.word }}</RouterLink
-    >
   </nav>
 </template>
 
@@ -157,26 +143,6 @@ const lost = (i: number) => {
   white-space: nowrap;
   overflow: hidden;
 }
-.stations {
-  display: flex;
-  gap: 0.25rem;
-  padding: 0 1rem;
-  border-bottom: 1px solid var(--rule);
-}
-.flag {
-  padding: 0.3rem 1.1rem 0.35rem;
-  font-weight: 600;
-  color: var(--muted);
-  text-decoration: none;
-  border-bottom: 3px solid transparent;
-}
-.flag:hover {
-  color: var(--ink);
-}
-.flag.here {
-  color: var(--accent);
-  border-bottom-color: var(--accent);
-}
 @media (max-width: 900px) {
   .stair {
     grid-template-columns: repeat(5, minmax(0, 1fr));
@@ -192,6 +158,26 @@ const lost = (i: number) => {
   }
   .under {
     font-size: 0.72rem;
+  }
+}
+@media (max-width: 560px) {
+  .stair {
+    grid-template-columns: repeat(5, auto) minmax(3.4rem, 1fr);
+  }
+  .step {
+    grid-template-rows: auto auto;
+    padding: 0.1rem 0.25rem;
+  }
+  .word {
+    font-size: 0.72rem;
+  }
+  .weight,
+  .step > .muted {
+    font-size: 0.86rem;
+  }
+  .track,
+  .under {
+    display: none;
   }
 }
 </style>

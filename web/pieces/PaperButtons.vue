@@ -1,36 +1,46 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { papersAt } from '#core/papers'
-import type { Share } from '#core/records'
 import { usePapers } from '../state/papers.ts'
+import { useReading } from '../state/lot.ts'
 import FieldIssues from './FieldIssues.vue'
 
-/** A button for every paper that stands at a place, in every form it has; those of a share are for the share chosen. */
-const { lot, place, share = 1 } = defineProps<{ lot: string; place: 'sold' | 'bench'; share?: Share }>()
+/** A button for every paper that stands at a place, in every form it has; none with prices where nothing may be sold so. */
+const { lot, place } = defineProps<{ lot: string; place: 'sold' | 'bench' }>()
+const PaperDialog = defineAsyncComponent(() => import('./PaperDialog.vue'))
+const { priced } = useReading()
 const { issues, busy, take } = usePapers(() => lot)
 const FORMS = { pdf: { icon: 'pi pi-file-pdf', word: 'PDF' }, csv: { icon: 'pi pi-table', word: 'CSV' } }
-const buttons = papersAt(place).flatMap((p) =>
-  p.forms.map((form) => ({
-    ...p,
-    form,
-    icon: p.shared ? 'pi pi-envelope' : FORMS[form].icon,
-    label: place === 'sold' ? `${p.asks}, ${FORMS[form].word}` : p.asks,
-  })),
+type Asked = ReturnType<typeof papersAt>[number]
+const asking = ref<Asked | null>(null)
+const buttons = computed(() =>
+  papersAt(place)
+    .filter((p) => !p.priced || priced.value)
+    .flatMap((p) =>
+      p.forms.map((form) => ({
+        paper: p,
+        form,
+        icon: p.shared ? 'pi pi-envelope' : FORMS[form].icon,
+        label: place === 'sold' ? `${p.asks}, ${FORMS[form].word}` : p.asks,
+      })),
+    ),
 )
-const of = (shared: boolean): Share => (shared ? share : 1)
+const press = (b: { paper: Asked; form: 'pdf' | 'csv' }) =>
+  b.form === 'pdf' ? (asking.value = b.paper) : void take(b.paper.kind, b.form)
 </script>
 
 <template>
-  <template v-for="b in buttons" :key="b.kind + b.form">
-    <slot v-if="b.shared" name="share" />
-    <Button
-      size="small"
-      outlined
-      :icon="b.icon"
-      :label="b.label"
-      :loading="busy === b.kind + b.form + of(b.shared)"
-      @click="take(b.kind, b.form, of(b.shared))"
-    />
-  </template>
+  <Button
+    v-for="b in buttons"
+    :key="b.paper.kind + b.form"
+    size="small"
+    outlined
+    :icon="b.icon"
+    :label="b.label"
+    :loading="busy === b.paper.kind + b.form"
+    @click="press(b)"
+  />
   <FieldIssues :issues="issues" />
+  <PaperDialog v-if="asking" :lot="lot" :paper="asking" @close="asking = null" />
 </template>

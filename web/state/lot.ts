@@ -1,8 +1,10 @@
+import { useSessionStorage } from '@vueuse/core'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type InjectionKey } from 'vue'
 import type { NewPack, NewWeighing } from '#contracts'
 import { lookup, sidesOf, type Anatomy, type SideName } from '#core/anatomy'
 import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
 import { reckon, withRanges, type LotState, type Rank, type Reckoning } from '#core/reading'
+import { saleOf } from '#core/rules'
 import { inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ME } from './device.ts'
 import { drawings } from './figures.ts'
@@ -63,10 +65,15 @@ function openLot(id: () => string) {
   )
   const undoable = computed(() => (state.value ? nextUndo(state.value.commands, ME, store.passed) : null))
   const redoable = computed(() => (state.value ? nextRedo(state.value.commands, ME, store.passed) : null))
-  const picked = ref<string | null>(null)
+  /** The part that is looked at stays so over a reload, for each lot. */
+  const picked = useSessionStorage<Record<string, string>>('ekko-parts', {})
   const part = computed({
-    get: () => picked.value ?? firstPart(flow.value?.anatomy),
-    set: (id: string) => (picked.value = id),
+    get: () => {
+      const held = picked.value[id()]
+      const there = held !== undefined && flow.value?.anatomy.parts.some((p) => p.id === held)
+      return there ? held : firstPart(flow.value?.anatomy)
+    },
+    set: (now: string) => (picked.value = { ...picked.value, [id()]: now }),
   })
   const sides = ref<Sides>('both')
   const rank = ref<Rank>('listed')
@@ -131,5 +138,7 @@ export function useReading() {
     /** The same without intervals: what is worked out from it is worked out once. */
     central: computed(() => open.central.value!),
     body: computed(() => open.reading.value!.flow),
+    /** Whether cuts have prices at all: only where they may be sold by the piece. */
+    priced: computed(() => saleOf(open.central.value!.plan.route) === 'by-the-piece'),
   }
 }

@@ -63,6 +63,8 @@ export function useWords() {
     name: (names: Parameters<Says['name']>[0]) => says.value.name(names),
     mass: (kg: Kg) => says.value.mass(kg),
     massRange: (range: Parameters<Says['massRange']>[0]) => says.value.massRange(range),
+    /** A figure of the farm’s unit that was rounded with its neighbours. */
+    figure: (value: number) => `${value.toFixed(massDigits(unit.value))} ${unit.value}`,
     massFigure: (kg: Kg) => fromKg(kg, unit.value).toFixed(massDigits(unit.value)),
     massChange: (kg: Kg) => signed(formatMass(kg, unit.value), kg),
     /** An amount in whole minor units; a difference of two amounts is one too. */

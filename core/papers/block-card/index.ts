@@ -134,7 +134,7 @@ const AT_THE_BENCH = [
 function saidOnce(cautions: readonly string[], steps: readonly CardStep[]): CardStep[] {
   const said = new Set(cautions.flatMap(sentences))
   return steps.map((step) => {
-    const fresh = sentences(step.caution).filter((s) => !said.has(s))
+    const fresh = sentences(step.caution).filter((s) => ![...said].some((x) => x.startsWith(s.slice(0, -1))))
     fresh.forEach((s) => said.add(s))
     return { ...step, caution: fresh.join(' ') }
   })

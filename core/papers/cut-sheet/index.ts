@@ -110,7 +110,10 @@ function rowsOf(about: About): { row: CutSheet['rows'][number]; part: string }[]
     const word = (slot: CutSlot | null | undefined) => (slot ? wayWords(slot, says) : NOT_THERE)
     const cuts = made.get(part.id) ?? []
     // What is left as it is and becomes nothing of its own is no line for a processor.
-    if (cuts.length === 0 && [left, right].every((s) => !s || (s.path.leaves && sumOf(s.rows, (r) => r.product) < NOTHING)))
+    if (
+      cuts.length === 0 &&
+      [left, right].every((s) => !s || (s.path.leaves && sumOf(s.rows, (r) => r.product) < NOTHING))
+    )
       return []
     const row = {
       number: ++number,

@@ -152,7 +152,13 @@ export const letter = paperKind({
       ] as const
     ).flatMap(([name, s]) =>
       s
-        ? [{ name, weight: s.weighed ? says.mass(s.kg) : `about ${says.mass(s.kg)}`, of: s.kg / read.weights!.live }]
+        ? [
+            {
+              name,
+              weight: s.weighed ? says.mass(s.kg) : `about ${says.mass(s.kg)}`,
+              of: s.kg / read.weights!.live,
+            },
+          ]
         : [],
     )
     const packs = sumOf(products, (c) => c.billedPacks) / parts
@@ -175,7 +181,17 @@ export const letter = paperKind({
         groups: KITCHEN_ORDER.flatMap((to) => {
           const own = rows.filter((r) => r.destination === to)
           return own.length > 0
-            ? [{ ...KITCHEN[to], rows: own.map(({ name, weight, likely: l, packs: p }) => ({ name, weight, likely: l, packs: p })) }]
+            ? [
+                {
+                  ...KITCHEN[to],
+                  rows: own.map(({ name, weight, likely: l, packs: p }) => ({
+                    name,
+                    weight,
+                    likely: l,
+                    packs: p,
+                  })),
+                },
+              ]
             : []
         }),
         total: show(total),

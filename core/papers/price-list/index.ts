@@ -46,6 +46,7 @@ export const priceList = paperKind({
   asks: 'Price list',
   standsAt: ['sold'],
   forms: ['pdf', 'csv'],
+  priced: true,
   wants: [
     {
       word: 'greeting',

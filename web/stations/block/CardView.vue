@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import SelectButton from 'primevue/selectbutton'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { drawUp, stepDone, type BlockCard, type CardStep } from '#core/papers'
-import { SHARES, type FactBody, type Share } from '#core/records'
+import type { FactBody } from '#core/records'
 import { kg, PLAIN } from '#core/measure'
 import PaperButtons from '../../pieces/PaperButtons.vue'
 import { useReading } from '../../state/lot.ts'
@@ -19,9 +18,6 @@ const words = useWords()
 const store = useFarm()
 const mode = useLocalStorage('ekko-floor', false)
 const floor = computed(() => store.isFloor || mode.value)
-const share = ref<Share>(2)
-const SHARE_WORDS: Record<Share, string> = { 1: 'Whole', 2: 'Half', 4: 'Quarter' }
-const shares = SHARES.map((v) => ({ v, w: SHARE_WORDS[v] }))
 
 /** The card as it would be printed now; empty before there is a weight. */
 const card = computed<BlockCard | null>(() => {
@@ -70,21 +66,12 @@ function tick(step: CardStep) {
           @click="mode = !mode"
         />
         <template v-if="!floor">
-          <PaperButtons :lot="lot!.id" place="bench" :share="share">
-            <template #share>
-              <SelectButton
-                v-model="share"
-                :options="shares"
-                option-label="w"
-                option-value="v"
-                :allow-empty="false"
-                size="small"
-                aria-label="Share the letter is for"
-              />
-            </template>
-          </PaperButtons>
+          <PaperButtons :lot="lot!.id" place="bench" />
         </template>
       </div>
+      <p class="care room" role="note">
+        <i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ card.cautions.join(' ') }}
+      </p>
       <ReplanPane v-if="!floor" />
       <section v-if="floor && next" class="now" aria-label="Next step">
         <p class="huge">{{ next.title }}</p>
@@ -192,6 +179,10 @@ h2 {
 }
 .cuts span {
   display: block;
+}
+.room {
+  margin: 0;
+  padding: 0.4rem 0;
 }
 .total {
   font-size: 1.1rem;

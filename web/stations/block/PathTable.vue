@@ -6,7 +6,6 @@ import { openedFrom } from '#core/anatomy'
 import { perPlate } from '#core/ledger'
 import { PLATE } from '#core/plan'
 import { offered, type Alternative, type Rank } from '#core/reading'
-import { saleOf } from '#core/rules'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -18,7 +17,7 @@ import PartWeights from './PartWeights.vue'
 import SplitPane from './SplitPane.vue'
 import { usePathChoice } from './pathChoice.ts'
 
-const { body, central: read, lot, part, sides, rank } = useReading()
+const { body, central: read, lot, part, sides, rank, priced } = useReading()
 const { alternatives, choose, remedy, make, sides: chosenSides } = usePathChoice()
 const words = useWords()
 const anatomy = computed(() => body.value.anatomy)
@@ -89,8 +88,6 @@ const behind = computed(() => read.value.cutting.slot(part.value, chosenSides.va
 const tone = (n: number) => (n > 0 ? 'good' : n < 0 ? 'bad' : 'muted')
 const spoken = (a: Pick<Alternative, 'difference'>) =>
   `take-home ${words.massChange(a.difference.takeHome)}${priced.value ? `, money ${words.moneyChange(a.difference.money)}` : ''}`
-/** Cuts have prices only where they may be sold by the piece. */
-const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
 </script>
 
 <template>
@@ -102,7 +99,7 @@ const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
       <Select
         v-model="rank"
         class="rank"
-        :options="RANKS"
+        :options="RANKS.filter((r) => priced || r.v !== 'money')"
         option-label="w"
         option-value="v"
         size="small"

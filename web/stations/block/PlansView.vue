@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
+import RadioButton from 'primevue/radiobutton'
 import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
-import { differencesOf, sayDifference, valuePlan } from '#core/reading'
-import { afterBench } from '#core/ledger'
-import { formatPercent, sayIssue } from '#core/measure'
+import { valuePlan } from '#core/reading'
+import { sayIssue } from '#core/measure'
 import { cutPlanOf, housePlans, readCutPlan } from '#core/plan'
 import type { CutPlan } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
@@ -15,9 +14,9 @@ import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import BlockTabs from './BlockTabs.vue'
+import PlanPair from './PlanPair.vue'
 
-/** Plans side by side on this very animal: ours, the farm's own, and the one in force. */
-const MOST = 3
+/** The plan in force against another, on this very animal: ours, or one of the farm's own. */
 const store = useFarm()
 const words = useWords()
 const { flow, state, read, body, farmFigures, decide, central } = useReading()
@@ -29,64 +28,13 @@ const plans = computed(() => [
     .filter((p) => p.body.species === anatomy.value.species)
     .map((p) => ({ id: p.id, plan: p.body, own: true })),
 ])
-const picked = ref<string[]>([])
-const shownIds = computed(() =>
-  picked.value.length > 0 ? picked.value : plans.value.slice(0, 2).map((p) => p.id),
-)
-function pick(id: string, on: boolean) {
-  const now = shownIds.value.filter((x) => x !== id)
-  picked.value = on ? [...now, id].slice(-MOST) : now
-}
+const picked = ref<string | null>(null)
+const other = computed(() => plans.value.find((p) => p.id === picked.value) ?? plans.value[0] ?? null)
 const value = (plan: CutPlan | null) => valuePlan(flow.value!, state.value!, central.value, plan)
-const columns = computed(() => [
-  { id: 'now', name: 'In force', says: '', figures: value(null), plan: null as CutPlan | null },
-  ...plans.value
-    .filter((p) => shownIds.value.includes(p.id))
-    .map((p) => ({ id: p.id, name: p.plan.name, says: p.plan.says, figures: value(p.plan), plan: p.plan })),
-])
-const first = computed(() => columns.value[0]!)
-const cuts = computed(() => {
-  const ids = new Map(
-    columns.value.flatMap((c) =>
-      c.figures.read.cuts.filter((x) => x.cut.kind === 'product').map((x) => [x.cut.id, x.cut] as const),
-    ),
-  )
-  return anatomy.value.cuts.filter((c) => ids.has(c.id))
-})
-const cell = (c: (typeof columns.value)[number], id: string) =>
-  c.figures.read.cuts.find((x) => x.cut.id === id) ?? null
-const FIGURES = computed(() => [
-  { word: 'Taken home', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.worth.takeHome) },
-  {
-    word: 'of the carcass',
-    of: (c: (typeof columns.value)[number]) =>
-      formatPercent(c.figures.worth.takeHome / c.figures.read.balance.carcass, 1),
-  },
-  { word: 'Brings', of: (c: (typeof columns.value)[number]) => words.money(c.figures.worth.money) },
-  { word: 'Fees', of: (c: (typeof columns.value)[number]) => words.money(c.figures.worth.fees) },
-  ...(farmFigures.value.hour > 0
-    ? [
-        {
-          word: 'Labour',
-          of: (c: (typeof columns.value)[number]) => words.money(c.figures.worth.labour),
-        },
-      ]
-    : []),
-  {
-    word: farmFigures.value.hour > 0 ? 'After fees and labour' : 'After fees',
-    of: (c: (typeof columns.value)[number]) => words.money(afterBench(c.figures.worth)),
-  },
-  { word: 'Pieces', of: (c: (typeof columns.value)[number]) => String(c.figures.worth.pieces) },
-  { word: 'Packs', of: (c: (typeof columns.value)[number]) => String(c.figures.worth.packs) },
-  {
-    word: 'At the bench',
-    of: (c: (typeof columns.value)[number]) => `${Math.round(c.figures.worth.minutes)} min`,
-  },
-  { word: 'Bones', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.worth.bone) },
-  { word: 'Fat', of: (c: (typeof columns.value)[number]) => words.mass(c.figures.worth.fat) },
-])
-const sentences = (c: (typeof columns.value)[number]) =>
-  differencesOf(first.value.figures, c.figures).map((d) => sayDifference(d, c.name, words.says.value))
+const now = computed(() => value(null))
+const then = computed(() => (other.value ? value(other.value.plan) : null))
+/** What the plan cannot have here. */
+const leftOut = computed(() => then.value?.leftOut ?? [])
 
 const name = ref('')
 const issues = ref<FieldIssue[]>([])
@@ -136,11 +84,12 @@ function download(plan: CutPlan) {
         </div>
         <ul class="list">
           <li v-for="p in plans" :key="p.id" :data-plan="p.plan.name">
-            <Checkbox
-              :model-value="shownIds.includes(p.id)"
-              binary
+            <RadioButton
+              :model-value="other?.id"
+              :value="p.id"
               :input-id="`plan-${p.id}`"
-              @update:model-value="pick(p.id, Boolean($event))"
+              name="plan"
+              @update:model-value="picked = p.id"
             />
             <label :for="`plan-${p.id}`"
               ><b>{{ p.plan.name }}</b
@@ -182,62 +131,22 @@ function download(plan: CutPlan) {
         /></label>
         <FieldIssues :issues="issues" />
       </section>
-      <section class="stack compare">
+      <section v-if="other && then" class="stack compare">
         <div class="pane-head">
-          <h2>Side by side</h2>
-          <span class="muted"
-            >each valued whole on this animal, up to {{ MOST }} beside the one in force</span
-          >
+          <h2>In force, and “{{ other.plan.name }}”</h2>
+          <span style="flex: 1" />
+          <Button
+            size="small"
+            label="Use it"
+            :aria-label="`Use ${other.plan.name}`"
+            :disabled="then.decisions.length === 0"
+            @click="decide(...then.decisions)"
+          />
         </div>
-        <div class="scroll">
-          <table class="plain">
-            <thead>
-              <tr>
-                <th />
-                <th v-for="c in columns" :key="c.id" class="right" :data-column="c.name">
-                  {{ c.name }}
-                  <Button
-                    v-if="c.plan"
-                    size="small"
-                    label="Use it"
-                    :aria-label="`Use ${c.name}`"
-                    :disabled="c.figures.decisions.length === 0"
-                    @click="decide(...c.figures.decisions)"
-                  />
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="f in FIGURES" :key="f.word">
-                <th scope="row">{{ f.word }}</th>
-                <td v-for="c in columns" :key="c.id" class="right">{{ f.of(c) }}</td>
-              </tr>
-              <tr class="says">
-                <th scope="row">What differs</th>
-                <td v-for="c in columns" :key="c.id">
-                  <template v-if="c.plan">
-                    <p v-for="s in sentences(c)" :key="s">{{ s }}</p>
-                    <p v-if="sentences(c).length === 0" class="muted">Nothing that matters.</p>
-                    <p v-for="l in c.figures.leftOut" :key="l.what" class="left">
-                      <i class="pi pi-exclamation-triangle" aria-hidden="true" /> Not here: {{ l.what }}.
-                      {{ l.why }}
-                    </p>
-                  </template>
-                </td>
-              </tr>
-              <tr v-for="cut in cuts" :key="cut.id">
-                <th scope="row">{{ words.name(cut.names) }}</th>
-                <td v-for="c in columns" :key="c.id" class="right">
-                  <template v-if="cell(c, cut.id)"
-                    >{{ words.mass(cell(c, cut.id)!.kg) }}
-                    <small class="muted">{{ cell(c, cut.id)!.packs }} packs</small></template
-                  >
-                  <span v-else class="muted">–</span>
-                </td>
-              </tr>
-            </tbody>
-          </table>
-        </div>
+        <p v-for="l in leftOut" :key="l.what" class="left">
+          <i class="pi pi-exclamation-triangle" aria-hidden="true" /> Not here: {{ l.what }}. {{ l.why }}
+        </p>
+        <PlanPair :first="now" :second="then" :name="other.plan.name" :labour="farmFigures.hour > 0" />
       </section>
     </div>
   </div>
@@ -285,32 +194,8 @@ label small {
   opacity: 0;
   width: 1px;
 }
-.scroll {
-  overflow-x: auto;
-}
-tbody th {
-  text-align: left;
-  font-weight: 400;
-  vertical-align: top;
-  border-bottom: 1px solid var(--rule);
-}
-thead th {
-  vertical-align: bottom;
-  min-width: 9.5rem;
-}
-.says td {
-  vertical-align: top;
-  font-size: 0.92rem;
-  min-width: 12rem;
-}
-.says p {
-  margin: 0 0 0.3rem;
-}
 .left {
   color: var(--caution);
-}
-td small {
-  display: block;
 }
 @media (max-width: 900px) {
   .two {

@@ -9,7 +9,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Something went wrong at the bench: what is left, what it costs, and taking it. Steps already done stay as they are. */
-const { body, read, decide, by, flow, state, farmFigures } = useReading()
+const { body, read, decide, by, flow, state, farmFigures, priced } = useReading()
 const words = useWords()
 const trouble = ref<Trouble | null>(null)
 const TOOL_WORDS = { knife: 'knife', saw: 'saw', grinder: 'grinder', cure: 'cure room', none: '' }
@@ -86,7 +86,9 @@ const down = computed(() => [...read.value.plan.without])
         <p>
           Best of what is left, steps already done as they are:
           <b>{{ words.massChange(found.difference.takeHome) }}</b> to take home,
-          <b>{{ words.moneyChange(afterBench(found.difference)) }}</b> after fees,
+          <template v-if="priced"
+            ><b>{{ words.moneyChange(afterBench(found.difference)) }}</b> after fees,
+          </template>
           <b>{{ words.change(Math.round(found.difference.minutes), 'min') }}</b> at the bench.
         </p>
         <ul>

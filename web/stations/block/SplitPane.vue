@@ -4,13 +4,12 @@ import { computed, ref } from 'vue'
 import { mm, refuse, type Outcome, sayIssue } from '#core/measure'
 import { rearOptions } from '#core/reading'
 import { SPLIT_BOUNDS, type Decision, type Half } from '#core/records'
-import { saleOf } from '#core/rules'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Another way for what lies behind a place along the part: half a loin as chops, the rest a roast. */
-const { body, part, sidesOf, decide, central } = useReading()
+const { body, part, sidesOf, decide, central, priced } = useReading()
 const words = useWords()
 
 const HALF = 0.5
@@ -32,7 +31,6 @@ const differ = computed(() => !now.value && splits.value.some((s) => s))
 const place = ref(HALF)
 const at = computed(() => now.value?.at ?? place.value)
 const isOpen = ref(false)
-const priced = computed(() => saleOf(central.value.plan.route) === 'by-the-piece')
 /** What each way would change is worked out when it is asked for. */
 const options = computed(() => {
   const valued = isOpen.value ? rearOptions(central.value, part.value, halves.value, at.value) : []

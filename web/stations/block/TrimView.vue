@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { leanOptions, trimLedger } from '#core/reading'
 import { formatPercent, kg } from '#core/measure'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import BlockTabs from './BlockTabs.vue'
+import CascadeChart from './CascadeChart.vue'
 import WorthButton from './WorthButton.vue'
 
 /** Where every kilogram goes, and the trim against what it is to become. */
-const FlowChart = defineAsyncComponent(() => import('./FlowChart.vue'))
 const { read, part, decide, central } = useReading()
 const words = useWords()
 const ledger = computed(() => trimLedger(central.value))
@@ -28,15 +28,15 @@ const ask = (value: number | null) => decide({ field: 'lean', target: 'lot', sid
       There is no weight yet, so nothing goes anywhere.
       <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink> first.
     </p>
-    <div v-else class="two">
+    <div v-else class="stack">
       <section class="stack">
         <div class="pane-head">
           <h2>Where it goes</h2>
-          <span class="muted">live animal to what it becomes, weights and money</span>
+          <span class="muted">every block under what it came from, and as wide as it weighs</span>
         </div>
-        <FlowChart />
+        <CascadeChart />
       </section>
-      <section v-if="ledger" class="stack">
+      <section v-if="ledger" class="stack trim">
         <div class="pane-head"><h2>The trim</h2></div>
         <p v-if="ledger.kg < 0.005" class="muted">No part is trimmed under this plan.</p>
         <template v-else>
@@ -152,18 +152,11 @@ const ask = (value: number | null) => decide({ field: 'lean', target: 'lot', sid
   gap: 0.3rem;
   align-items: center;
 }
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1.6fr) minmax(320px, 1fr);
-  gap: 1.5rem;
+.trim {
+  max-width: 60rem;
 }
 .class {
   display: block;
   white-space: nowrap;
-}
-@media (max-width: 900px) {
-  .two {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -1,15 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Kg } from '#core/measure'
-import { saleOf } from '#core/rules'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** One of several places or settings: pressed where it is in force, else with what it would change in the whole plan. */
 defineProps<{ label: string; inForce: boolean; takeHome: Kg; money: number; note?: string }>()
-const { central: read } = useReading()
+const { priced } = useReading()
 const words = useWords()
-const priced = computed(() => saleOf(read.value.plan.route) === 'by-the-piece')
 </script>
 
 <template>

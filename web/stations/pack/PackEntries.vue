@@ -21,7 +21,7 @@ const name = (id: string) => {
   <section v-if="rows.length > 0">
     <div class="pane-head">
       <h3>On record</h3>
-      <span class="muted">{{ rows.length }} entries</span>
+      <span class="muted">{{ rows.length }} {{ rows.length === 1 ? 'entry' : 'entries' }}</span>
     </div>
     <div class="scroll">
       <table class="plain">
@@ -29,7 +29,7 @@ const name = (id: string) => {
           <tr v-for="p in rows" :key="p.id" :class="{ gone: !standing.has(p.id) }">
             <td>{{ name(p.cut) }}</td>
             <td class="right figure nowrap">{{ p.shown.value }} {{ p.shown.unit }}</td>
-            <td class="right nowrap">{{ p.packs }} pk</td>
+            <td class="right nowrap">{{ p.packs }} {{ p.packs === 1 ? 'pack' : 'packs' }}</td>
             <td class="right">
               <Button
                 v-if="standing.has(p.id)"

@@ -1,15 +1,34 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import { emptyingOf, sayVerdict, verdictOf } from '#core/reading'
 import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
 import PackEntries from './PackEntries.vue'
 import PackTable from './PackTable.vue'
 import WeighPack from './WeighPack.vue'
 
 const { read, body } = useReading()
+const words = useWords()
 const cut = ref<string | null>(null)
 const correcting = ref<string | null>(null)
+const verdict = computed(() => verdictOf(read.value))
+const emptying = computed(() => emptyingOf(read.value, words.unit.value))
+/** Where everything that hung is, as one sum a person can add. */
+const sum = computed(() => {
+  const { hung, beside, into, weighed, toCome, lost, missing } = emptying.value
+  return {
+    into,
+    from: beside > 0 ? `${words.figure(hung)} hung and ${words.figure(beside)} of offal and cure` : null,
+    parts: [
+      { id: 'weighed', kg: weighed, says: 'weighed' },
+      { id: 'to-come', kg: toCome, says: 'to come' },
+      { id: 'lost', kg: lost, says: 'saw dust, drip, smoke' },
+      { id: 'missing', kg: missing, says: missing < 0 ? 'more than came in' : 'in no pack or bin: missing' },
+    ].filter((p) => p.kg !== 0 || p.id === 'weighed' || p.id === 'to-come'),
+  }
+})
 </script>
 
 <template>
@@ -17,14 +36,40 @@ const correcting = ref<string | null>(null)
     Nothing can be expected before there is a weight.
     <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink>.
   </p>
-  <div v-else class="two">
-    <PackTable @weigh="cut = $event" />
-    <section class="stack">
-      <WeighPack v-model:cut="cut" v-model:correcting="correcting" />
-      <PackEntries @correct="correcting = $event" />
-      <CautionNote>{{ cautionAt('pack', body.anatomy.species) }}</CautionNote>
-    </section>
-  </div>
+  <template v-else>
+    <p
+      class="verdict"
+      :class="{ off: verdict.short.length > 0 || verdict.over.length > 0 }"
+      role="status"
+      data-testid="verdict"
+    >
+      <i
+        class="pi"
+        :class="
+          verdict.short.length + verdict.over.length > 0 ? 'pi-exclamation-triangle' : 'pi-check-circle'
+        "
+        aria-hidden="true"
+      />
+      {{ sayVerdict(verdict, words.says.value) }}
+    </p>
+    <div class="two">
+      <section class="stack now">
+        <WeighPack v-model:cut="cut" v-model:correcting="correcting" />
+        <CautionNote>{{ cautionAt('pack', body.anatomy.species) }}</CautionNote>
+      </section>
+      <section class="stack list">
+        <p class="sum" data-testid="sum">
+          <template v-if="sum.from">{{ sum.from }}: </template><b>{{ words.figure(sum.into) }}</b> came in:
+          <span v-for="(p, i) in sum.parts" :key="p.id" :data-sum="p.id"
+            ><b :class="{ estimate: p.id !== 'weighed' }">{{ words.figure(p.kg) }}</b> {{ p.says
+            }}{{ i < sum.parts.length - 1 ? ', ' : '' }}</span
+          >
+        </p>
+        <PackTable :to-come="emptying.rows" @weigh="cut = $event" />
+        <PackEntries @correct="correcting = $event" />
+      </section>
+    </div>
+  </template>
 </template>
 
 <style scoped>
@@ -33,15 +78,36 @@ const correcting = ref<string | null>(null)
   border: 1.5px dashed var(--rule-strong);
   max-width: 40rem;
 }
+.verdict {
+  font: 700 1.3rem var(--head);
+  padding-bottom: 0.7rem;
+}
+.verdict .pi {
+  color: var(--covered);
+  margin-right: 0.3rem;
+}
+.verdict.off .pi {
+  color: var(--caution);
+}
+.sum {
+  padding: 0.35rem 0;
+}
 .two {
   display: grid;
-  grid-template-columns: minmax(0, 1.35fr) minmax(340px, 1fr);
+  grid-template-columns: minmax(340px, 400px) minmax(0, 1fr);
   gap: 1.75rem;
   align-items: start;
 }
+.now {
+  position: sticky;
+  top: 0.5rem;
+}
 @media (max-width: 900px) {
   .two {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .now {
+    position: static;
   }
 }
 </style>

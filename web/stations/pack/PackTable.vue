@@ -2,13 +2,14 @@
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
-import { sumOf } from '#core/measure'
 import type { CutFigure } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 
+/** Every cut that is expected or was weighed, in cutting order; what is to come is rounded with the sum above it. */
+defineProps<{ toCome: ReadonlyMap<string, number> }>()
 const emit = defineEmits<{ weigh: [cut: string] }>()
 const { read, note, withdraw, factOf } = useReading()
 /** A cut of which all packs are weighed is ticked; unticked, the tick is withdrawn. */
@@ -22,31 +23,24 @@ const widest = computed(() =>
   Math.max(...rows.value.flatMap((c) => [c.range?.high ?? c.expectedKg, c.weighedKg])),
 )
 const at = (kg: number) => `${(100 * kg) / widest.value}%`
-const weighed = computed(() => sumOf(read.value.cuts, (c) => c.weighedKg))
 /** Weighed and done, yet outside what was likely: worth a second look before it is believed. */
 const odd = (c: CutFigure) =>
-  c.done && c.range !== null && (c.weighedKg < c.range.low || c.weighedKg > c.range.high)
+  c.range !== null && ((c.done && c.weighedKg < c.range.low) || c.weighedKg > c.range.high)
 </script>
 
 <template>
-  <section>
-    <div class="pane-head">
-      <h2>The block, emptying</h2>
-      <span class="muted"
-        >weighed <b>{{ words.mass(weighed) }}</b>, still on the block
-        <b data-testid="unweighed">{{ words.mass(read.unweighedKg) }}</b></span
-      >
-    </div>
+  <div>
+    <div class="pane-head"><h2>The block, emptying</h2></div>
     <table class="plain">
       <thead>
         <tr>
           <th>Cut</th>
-          <th>Expected and weighed</th>
+          <th class="lane-head"><span>Expected and weighed</span></th>
           <th class="right">Expected</th>
           <th class="right">Weighed</th>
           <th class="right">To come</th>
           <th>All in</th>
-          <th />
+          <th><span class="visually-hidden">Weigh</span></th>
         </tr>
       </thead>
       <tbody>
@@ -77,12 +71,12 @@ const odd = (c: CutFigure) =>
             <b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b><small
               v-if="c.weighedPacks > 0"
               class="muted pk"
-              >{{ c.weighedPacks }} pk</small
+              >{{ c.weighedPacks }} {{ c.weighedPacks === 1 ? 'pack' : 'packs' }}</small
             >
           </td>
           <td class="right nowrap">
-            <span v-if="!c.done && c.remainingKg > 0.005" class="estimate">{{
-              words.mass(c.remainingKg)
+            <span v-if="(toCome.get(c.cut.id) ?? 0) > 0" class="estimate">{{
+              words.figure(toCome.get(c.cut.id)!)
             }}</span><span
               v-else-if="odd(c)"
               v-tooltip="
@@ -107,6 +101,7 @@ const odd = (c: CutFigure) =>
               text
               size="small"
               icon="pi pi-plus"
+              class="weigh"
               :aria-label="`Weigh ${words.name(c.cut.names)}`"
               @click="emit('weigh', c.cut.id)"
             />
@@ -114,7 +109,7 @@ const odd = (c: CutFigure) =>
         </tr>
       </tbody>
     </table>
-  </section>
+  </div>
 </template>
 
 <style scoped>
@@ -163,9 +158,24 @@ td {
 .odd {
   color: var(--caution);
 }
+.weigh {
+  min-width: 44px;
+  min-height: 44px;
+}
 @media (max-width: 900px) {
   .lane {
     width: 18%;
+  }
+}
+@media (max-width: 560px) {
+  .lane,
+  .lane-head,
+  .likely {
+    display: none;
+  }
+  td,
+  th {
+    padding: 0.1rem 0.25rem !important;
   }
 }
 </style>

@@ -13,6 +13,7 @@ import VChart from 'vue-echarts'
 import type { Destination } from '#core/anatomy'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
+import { placesOf } from './skyline.ts'
 
 use([CustomChart, GridComponent, TooltipComponent, MarkLineComponent, AriaComponent, SVGRenderer])
 
@@ -28,16 +29,10 @@ export interface SkylineBar {
 const { bars, needed } = defineProps<{ bars: SkylineBar[]; needed: number | null }>()
 const words = useWords()
 const INK = '#241d16'
-/** A chart this wide gives the thinnest bar at least 24 px to hit. */
-const MIN_SHARE = 24 / 780
+/** Room under the bars for their handles. */
+const UNDER = 46
+const total = computed(() => bars.reduce((s, b) => s + b.weight, 0))
 
-/** Left and right edge of every bar; thin ones are widened at the cost of the wide ones. */
-const edges = computed(() => {
-  const total = bars.reduce((s, b) => s + b.weight, 0)
-  const wide = bars.map((b) => Math.max(b.weight, total * MIN_SHARE))
-  let at = 0
-  return wide.map((w) => [at, (at += w)] as const)
-})
 const highest = computed(() => Math.max(...bars.map((b) => b.price), needed ?? 0) * 1.12)
 
 function bar(
@@ -45,11 +40,22 @@ function bar(
   api: CustomSeriesRenderItemAPI,
 ): CustomSeriesRenderItemReturn {
   const b = bars[params.dataIndex]!
-  const [from, to] = edges.value[params.dataIndex]!
-  const [x0, top] = api.coord([from, b.price]) as [number, number]
-  const [x1, base] = api.coord([to, 0]) as [number, number]
+  const [left, top] = api.coord([0, b.price]) as [number, number]
+  const [right, base] = api.coord([total.value, 0]) as [number, number]
+  const place = placesOf(
+    bars.map((x) => x.weight),
+    right - left,
+  )[params.dataIndex]!
+  const [x0, x1] = [left + place.from, left + place.to]
+  const [h0, h1] = [left + place.handle[0], left + place.handle[1]]
   const full = base - top
-  const shape = (y: number, h: number) => ({ x: x0 + 1, y, width: Math.max(1, x1 - x0 - 2), height: h })
+  const gap = x1 - x0 > 4 ? 1 : 0
+  const shape = (y: number, h: number) => ({
+    x: x0 + gap,
+    y,
+    width: Math.max(0.5, x1 - x0 - 2 * gap),
+    height: h,
+  })
   const room = x1 - x0
   return {
     type: 'group',
@@ -61,12 +67,27 @@ function bar(
         style: { fill: DESTINATIONS[b.destination].fill, stroke: INK, lineWidth: 0.6 },
       },
       {
+        type: 'polyline',
+        shape: {
+          points: [
+            [(x0 + x1) / 2, base],
+            [(h0 + h1) / 2, base + 10],
+          ],
+        },
+        style: { stroke: INK, lineWidth: 0.8, fill: 'none' },
+      },
+      {
+        type: 'rect',
+        shape: { x: h0 + 1, y: base + 10, width: Math.max(1, h1 - h0 - 2), height: 24 },
+        style: { fill: DESTINATIONS[b.destination].fill, stroke: INK, lineWidth: 0.8 },
+      },
+      {
         type: 'text',
         x: (x0 + x1) / 2,
         y: base - 6,
         rotation: room > 90 ? 0 : Math.PI / 2,
         style: {
-          text: b.name,
+          text: room > 15 ? b.name : '',
           fontFamily: 'Fira Sans Condensed',
           fontSize: 13,
           fontWeight: 600,
@@ -86,7 +107,7 @@ function bar(
 const option = computed(() => ({
   animationDuration: 150,
   aria: { enabled: true, label: { description: bars.map((b) => b.said).join('; ') } },
-  grid: { left: 56, right: 12, top: 12, bottom: 26 },
+  grid: { left: 56, right: 12, top: 12, bottom: UNDER + 14 },
   tooltip: {
     trigger: 'item' as const,
     formatter: (p: { dataIndex: number }) => bars[p.dataIndex]?.said ?? '',
@@ -96,13 +117,13 @@ const option = computed(() => ({
   xAxis: {
     type: 'value' as const,
     min: 0,
-    max: edges.value.at(-1)?.[1] ?? 1,
+    max: total.value || 1,
     axisLabel: { show: false },
     splitLine: { show: false },
     axisLine: { lineStyle: { color: INK } },
-    name: `weight, ${words.unit.value} (total ${bars.reduce((s, b) => s + b.weight, 0).toFixed(1)})`,
+    name: `weight, ${words.unit.value} (total ${total.value.toFixed(1)})`,
     nameLocation: 'middle' as const,
-    nameGap: 8,
+    nameGap: UNDER - 6,
     nameTextStyle: { color: '#675c4d', fontFamily: 'Fira Sans Condensed' },
   },
   yAxis: {
@@ -121,7 +142,7 @@ const option = computed(() => ({
     {
       type: 'custom' as const,
       renderItem: bar,
-      data: bars.map((b, i) => [edges.value[i]![0], b.price]),
+      data: bars.map((b) => [0, b.price]),
       ...(needed !== null && {
         markLine: {
           silent: true,
@@ -143,6 +164,6 @@ const option = computed(() => ({
 <style scoped>
 .skyline {
   width: 100%;
-  height: 270px;
+  height: 300px;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
-import { minorOf, fromKg, pricePer } from '#core/measure'
+import { minorOf, fromKg, priceIn, pricePer } from '#core/measure'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -15,7 +15,7 @@ const bars = computed(() =>
       name: words.name(c.cut.names),
       destination: c.cut.destination,
       weight: fromKg(c.kg, words.unit.value),
-      price: minorOf(c.price),
+      price: minorOf(priceIn(c.price, words.unit.value)),
       sold: c.sold,
       said: `${words.name(c.cut.names)}: ${words.mass(c.kg)} at ${words.price(c.price)} = ${words.money(c.value)}`,
     })),

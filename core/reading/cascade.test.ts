@@ -1,0 +1,56 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { flowOf } from '../carcass/testing.ts'
+import { cascadeOf, reckon, shownWeights } from './index.ts'
+import { FARM, lotOf, someLots } from './testing.ts'
+
+const sum = (all: readonly number[]) => all.reduce((s, x) => s + x, 0)
+
+describe('the cascade of where it goes', () => {
+  it('nothing without a weight', () =>
+    expect(cascadeOf(reckon(flowOf('hog'), { ...lotOf('hog'), weighings: [] }, FARM, 0), 'lb')).toBeNull())
+  it('every row is as wide as the row above it, in any plan, packs weighed or not', () => {
+    fc.assert(
+      fc.property(someLots, ({ lot, species }) => {
+        const read = reckon(flowOf(species), lot, FARM, 0)
+        const c = cascadeOf(read, 'lb')!
+        const parts = sum(c.parts.map((p) => p.kg))
+        expect(parts + c.missing.kg).toBeCloseTo(c.block.kg, 4)
+        for (const p of c.parts) expect(sum(p.to.map((t) => t.kg))).toBeCloseTo(p.kg, 6)
+        expect(sum(c.destinations.map((d) => d.kg))).toBeCloseTo(parts + c.added.kg, 4)
+        const gone = sum(c.gone.map((g) => g.kg))
+        if (c.gone.length > 0 && c.block.kg + gone <= c.live + 1e-6)
+          expect(c.block.kg + gone).toBeCloseTo(c.live, 4)
+      }),
+      { numRuns: 60 },
+    )
+  })
+  it('what is shown adds up by hand, and the last row is the tray: weighed weight beside weighed money', () => {
+    fc.assert(
+      fc.property(someLots, fc.constantFrom('lb', 'kg'), ({ lot, species }, unit) => {
+        const read = reckon(flowOf(species), lot, FARM, 0)
+        const c = cascadeOf(read, unit)!
+        const tray = shownWeights(read, unit)
+        expect(sum(c.parts.map((p) => p.shown)) + c.missing.shown).toBeCloseTo(c.block.shown, 6)
+        expect(sum(c.destinations.map((d) => d.shown))).toBeCloseTo(
+          tray.products + tray.byProducts + tray.losses,
+          6,
+        )
+        for (const d of c.destinations) {
+          const own = read.cuts.filter((x) => x.cut.destination === d.destination)
+          expect(d.shown).toBeCloseTo(sum(own.map((x) => tray.cuts.get(x.cut.id)!)), 6)
+          expect(d.kg).toBeCloseTo(sum(own.map((x) => x.kg)), 6)
+        }
+        expect(sum(c.destinations.map((d) => d.money))).toBe(
+          sum(read.cuts.filter((x) => x.cut.kind === 'product').map((x) => x.value)),
+        )
+      }),
+      { numRuns: 60 },
+    )
+  })
+  it('the trim of a hog comes out of several parts and is minced under each of them', () => {
+    const c = cascadeOf(reckon(flowOf('hog'), lotOf('hog'), FARM, 0), 'lb')!
+    const minced = c.parts.filter((p) => p.to.some((t) => t.destination === 'G'))
+    expect(minced.map((p) => p.part)).toEqual(expect.arrayContaining(['belly', 'loin', 'shoulder']))
+  })
+})
