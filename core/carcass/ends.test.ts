@@ -40,7 +40,8 @@ describe('ends that make no good piece go where the plan says', () => {
     expect(dust('trim')).toBeCloseTo(dust('pack'), 9)
   })
   it('the last pack has no ends then, and there are as many pieces', () => {
-    const portions = (ends: 'pack' | 'trim') => portionsOf(chops(ends).cutting, 1, kg(0.5)).get('bone-in-chop')!
+    const portions = (ends: 'pack' | 'trim') =>
+      portionsOf(chops(ends).cutting, 1, kg(0.5)).get('bone-in-chop')!
     expect(portions('pack').end).toBeGreaterThan(0)
     expect(portions('trim')).toMatchObject({ end: 0, pieces: portions('pack').pieces })
     expect(portions('trim').endMm).toBe(portions('pack').endMm)

@@ -14,7 +14,16 @@ export {
   times,
 } from './units.ts'
 export type { Grams, Kg, MassUnit, Milli, Minor, Mm, TypedMass } from './units.ts'
-export { formatMass, formatMassRange, fromKg, gramsOf, massDigits, parseMass, toKg } from './mass.ts'
+export {
+  formatMass,
+  formatMassRange,
+  fromKg,
+  gramsOf,
+  knownDigits,
+  massDigits,
+  parseMass,
+  toKg,
+} from './mass.ts'
 export {
   currencyDigits,
   formatMoney,

@@ -48,6 +48,9 @@ interface IssueFigures {
   'shut-out': { reason: string; part: string; path: string }
   'door-closed': { wanted: string; is: string }
   'both-sides': Nothing
+  /** A part is cut in one piece over both sides: what is decided of one is decided of both. */
+  'in-one-piece': { part: Names }
+  'line-in-one-piece': { part: Names; line: Names }
   /** A way that the anatomy a lot is read by does not have (any more). */
   'way-gone': Nothing
   'anatomy-unknown': Nothing

@@ -61,6 +61,19 @@ export const gramsOf = (mass: TypedMass): Grams => grams(toKg(mass.value, mass.u
 /** Decimals a screen shows for a unit: a tenth of a pound, five hundredths of a kilogram's worth. */
 export const massDigits = (unit: MassUnit) => (unit === 'kg' ? 2 : 1)
 
+/** Half the width of a likely range, in the unit shown, from which on whole units or tenths are all that is known. */
+const KNOWN_TO = [
+  { from: 5, digits: 0 },
+  { from: 0.5, digits: 1 },
+]
+
+/** Decimals an estimate is known to: ± 8 kg is no reason to show ten grams. A weighed figure has all of its unit's. */
+export function knownDigits(range: Interval | null, unit: MassUnit): number {
+  const half = range ? fromKg(kg(range.high - range.low), unit) / 2 : 0
+  const known = KNOWN_TO.find((k) => half >= k.from)?.digits ?? massDigits(unit)
+  return Math.min(known, massDigits(unit))
+}
+
 /** "187.4 lb": a mass in kg, in the unit asked for. */
 export function formatMass(mass: Kg, unit: MassUnit, digits = massDigits(unit)): string {
   return `${fromKg(mass, unit).toFixed(digits)} ${unit}`

@@ -5,14 +5,18 @@ import {
   formatMoney,
   gramsOf,
   kg,
+  knownDigits,
+  massDigits,
   minor,
   parseMass,
   parseMoney,
   perKg,
+  PLAIN,
   priceIn,
   priceOf,
   roundToSum,
   sayIssue,
+  saysFor,
   type TypedMass,
 } from './index.ts'
 
@@ -99,5 +103,16 @@ describe('figures on one screen', () => {
   it('carry their unit', () => {
     expect(formatMass(kg(85), 'lb')).toBe('187.4 lb')
     expect(formatMass(kg(85), 'kg')).toBe('85.00 kg')
+  })
+  it('show an estimate to what is known of it: ± 8 kg in whole kilograms, ± 0.6 to a tenth, a scale’s figure to the end', () => {
+    const known = (low: number, high: number, unit: 'kg' | 'lb') =>
+      saysFor({ ...PLAIN, massUnit: unit }).known(kg((low + high) / 2), { low, high })
+    expect(known(110, 126, 'kg')).toBe('118 kg')
+    expect(known(117.4, 118.6, 'kg')).toBe('118.0 kg')
+    expect(known(0.81, 0.89, 'kg')).toBe('0.85 kg')
+    expect(known(110, 126, 'lb')).toBe('260 lb')
+    expect(knownDigits(null, 'kg')).toBe(massDigits('kg'))
+    expect(saysFor(PLAIN).massRange({ low: 100, high: 104 })).toBe('220.5–229.3 lb')
+    expect(saysFor(PLAIN).massRange({ low: 100, high: 110 })).toBe('220–243 lb')
   })
 })

@@ -67,6 +67,10 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `${says.name(issue.figures.what)} was weighed or ticked off, and the newer figures have nothing of that name: this lot keeps the figures it has.`
     case 'both-sides':
       return 'This takes both sides at once. Choose “Both sides” to take it.'
+    case 'in-one-piece':
+      return `The ${small(issue.figures.part)} is cut in one piece over both sides. Choose “Both sides” to cut it another way.`
+    case 'line-in-one-piece':
+      return `${says.name(issue.figures.line)} lies at the ${small(issue.figures.part)}, which is cut in one piece over both sides: it cannot lie apart. Move it on both sides, or cut that part another way first.`
     case 'other-half':
       return `This is cut in one with the ${small(issue.figures.part)}, which is planned otherwise.`
     case 'tool-gone':

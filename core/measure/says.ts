@@ -1,5 +1,5 @@
 import type { Interval } from './interval.ts'
-import { formatMass, formatMassRange } from './mass.ts'
+import { formatMass, formatMassRange, knownDigits } from './mass.ts'
 import { formatMoney, formatPrice, priceIn, type UnitPrice } from './money.ts'
 import type { Names, NameSet } from './names.ts'
 import type { Kg, MassUnit, Minor } from './units.ts'
@@ -10,6 +10,8 @@ export interface Says {
   name: (names: Names) => string
   mass: (kg: Kg, digits?: number) => string
   massRange: (range: Interval) => string
+  /** A mass and its likely range to what is known of it: "118 kg" of 110–126 kg. */
+  known: (kg: Kg, range: Interval | null) => string
   money: (amount: Minor) => string
   price: (price: UnitPrice) => string
 }
@@ -25,7 +27,8 @@ export const saysFor = ({ massUnit, nameSet, currency }: Tongue): Says => ({
   unit: massUnit,
   name: (names) => names[nameSet],
   mass: (kg, digits) => formatMass(kg, massUnit, digits),
-  massRange: (range) => formatMassRange(range, massUnit),
+  massRange: (range) => formatMassRange(range, massUnit, knownDigits(range, massUnit)),
+  known: (kg, range) => formatMass(kg, massUnit, knownDigits(range, massUnit)),
   money: (amount) => formatMoney(amount, currency),
   price: (price) => formatPrice(priceIn(price, massUnit), currency),
 })

@@ -97,7 +97,7 @@ export function hangingWords({ read, says }: About): string | null {
   if (!hanging) return null
   if (hanging.weighed) return `${says.mass(hanging.kg)} (weighed, as hung on the day of cutting)`
   const likely = hanging.range ? `, likely ${says.massRange(hanging.range)}` : ''
-  return `about ${says.mass(hanging.kg)}${likely} (aged ${read.plan.days} days; estimate)`
+  return `about ${says.known(hanging.kg, hanging.range)}${likely} (aged ${read.plan.days} days; estimate)`
 }
 
 /** Every weight that was written down or follows from one, and how it is known. */
@@ -111,7 +111,7 @@ export const weightWords = ({ read, says }: About): { name: string; says: string
   ).flatMap(([id, name]) => {
     const s = read.stages.find((x) => x.id === id)
     if (!s) return []
-    return [{ name, says: s.weighed ? `${says.mass(s.kg)}, weighed` : `about ${says.mass(s.kg)}` }]
+    return [{ name, says: s.weighed ? `${says.mass(s.kg)}, weighed` : `about ${says.known(s.kg, s.range)}` }]
   })
 
 export const dressingWords = ({ read }: About): string =>

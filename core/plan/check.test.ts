@@ -10,7 +10,11 @@ import {
   tried,
   unknownFact,
   cutPlanOf,
+  moveLine,
+  partsAt,
   readPlan,
+  refusalOf,
+  wayTo,
 } from './index.ts'
 import {
   dressed,
@@ -184,5 +188,39 @@ describe('a plan kept under a name', () => {
       `mm.1 ${none('long line', 'moon')}`,
       `portions.0 ${none('cut', 'tbone')}`,
     ])
+  })
+})
+
+describe('a lamb left whole: what is one piece over both sides is decided for both', () => {
+  const { lamb } = ANATOMIES
+  const whole = [dressed('split', false), ...takePath(lamb, 'loin', ['left', 'right'], 'loin-saddle')]
+  const log = tried(NO_LOG, whole)
+  const codes = (...d: Decision[]) => checkDecisions(lamb, log, d, false).map((i) => i.code)
+  const [line] = partsAtLoin()
+  function partsAtLoin() {
+    return lamb.lines.filter(
+      (l) => l.kind === 'across' && l.settings.length > 1 && partsAt(lamb, l.id).includes('loin'),
+    )
+  }
+  const other = line!.kind === 'across' ? line!.settings.find((x) => x.id !== line!.fallback)!.id : ''
+  it('its line cannot lie apart; moved on both sides it can, and moved by hand it always is', () => {
+    expect(codes(lineAt(line!.id, other, 'left'))).toEqual(['line-in-one-piece'])
+    const moved = moveLine(lamb, readPlan(lamb, log), 'line', line!.id, ['left'], other)
+    expect(moved).toHaveLength(2)
+    expect(codes(...moved)).toEqual([])
+    expect(moveLine(lamb, readPlan(lamb, NO_LOG), 'line', line!.id, ['left'], other)).toHaveLength(1)
+  })
+  it('a way on one side does not quietly make something else of the other: it is refused, and both sides offered', () => {
+    expect(codes(way('loin', 'loin-chops', 'left'))).toEqual(['in-one-piece'])
+    const plan = readPlan(lamb, log)
+    expect(refusalOf(lamb, plan, 'loin', ['left'], 'loin-chops')?.code).toBe('in-one-piece')
+    expect(refusalOf(lamb, plan, 'loin', ['left', 'right'], 'loin-chops')).toBeNull()
+    const out = wayTo(lamb, plan, 'loin', ['left'], 'loin-chops')!
+    expect(out.bothSides).toBe(true)
+    expect(codes(...out.decisions)).toEqual([])
+  })
+  it('says what to do', () => {
+    const [issue] = checkDecisions(lamb, log, [lineAt(line!.id, other, 'left')], false)
+    expect(sayIssue(issue!)).toMatch(/lies at the loin, .* Move it on both sides/)
   })
 })

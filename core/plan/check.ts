@@ -4,6 +4,7 @@ import { issueOf, mm, type Issue, type Names } from '#core/measure'
 import type { Decision, FactBody } from '#core/records'
 import { routesFor } from '#core/rules'
 import { tried, type Log } from './history.ts'
+import { heldBy, inOnePiece } from './inOnePiece.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
 
 const unknown = (field: string, kind: string, id: string): Issue => issueOf('unknown-id', field, { kind, id })
@@ -161,6 +162,25 @@ function frozenBy(anatomy: Anatomy, plan: Plan, d: Decision): Issue | null {
   return line && plan.steps.get('break', 'animal') ? issueOf('step-done', 'value', { part: LINE }) : null
 }
 
+/** What lies in one piece over both sides is decided for both: its lines, and the way it is cut. */
+function tornBy(anatomy: Anatomy, before: Plan, after: Plan, d: Decision): Issue | null {
+  if (d.field === 'path' && d.side !== 'animal' && inOnePiece(anatomy, before, d.target)) {
+    const other = d.side === 'left' ? 'right' : 'left'
+    const lost = after.dropped.some((x) => x.part === d.target && x.side === other)
+    return lost ? issueOf('in-one-piece', 'value', { part: lookup(anatomy).part(d.target)!.names }) : null
+  }
+  if (d.field !== 'line' && d.field !== 'mm') return null
+  const held = heldBy(anatomy, after, d.target)
+  const line = anatomy.lines.find((l) => l.id === d.target)!
+  const at = (side: 'left' | 'right') =>
+    line.kind === 'across'
+      ? (after.choices.lines.get(line.id, side) ?? line.fallback)
+      : (after.choices.mm.get(line.id, side) ?? line.mm.usual)
+  return held && at('left') !== at('right')
+    ? issueOf('line-in-one-piece', 'value', { part: held.names, line: line.names })
+    : null
+}
+
 /**
  * What is wrong with decisions about to be kept: ids the anatomy does not have, and paths that the plan,
  * with all of them taken, would shut out. `restoring` (an undo or redo) is only checked for ids.
@@ -192,6 +212,8 @@ export function checkDecisions(
       const issue = lost?.issue ?? refusalOf(anatomy, after, d.target, [d.side], d.value.path)
       return issue ? [at(issue, i, 'value')] : []
     }
+    const torn = tornBy(anatomy, before, after, d)
+    if (torn) return [at(torn, i, 'value')]
     if (d.field !== 'path' || !d.value) return []
     const lost = after.dropped.find((x) => x.part === d.target && x.side === d.side && x.path === d.value)
     const taken = sidesOf({ scope: d.side === 'animal' ? 'animal' : 'side' }).filter(

@@ -14,6 +14,7 @@ export {
 export type { CommandRow, Conflict, FactConflict, Inverse, Log, Said } from './history.ts'
 export { readFacts } from './facts.ts'
 export type { CostLine, FactRow, Facts } from './facts.ts'
+export { heldBy, inOnePiece, moveLine, partsAt } from './inOnePiece.ts'
 export { choicesWith, conventionsOf, readPlan, refusalOf, settle, takePath, unableSplit } from './read.ts'
 export type { CutTerms, Dropped, Plan } from './read.ts'
 export { regionsOf } from './regions.ts'

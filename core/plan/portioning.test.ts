@@ -46,7 +46,8 @@ describe('what is odd about how a cut is divided', () => {
 })
 
 describe('how a cut is divided, said', () => {
-  const say = (p: Portion, massUnit: 'kg' | 'lb' = 'kg') => sayPortion(p, saysFor({ ...PLAIN, massUnit }), PACKS[massUnit])
+  const say = (p: Portion, massUnit: 'kg' | 'lb' = 'kg') =>
+    sayPortion(p, saysFor({ ...PLAIN, massUnit }), PACKS[massUnit])
   it.each([
     [{ ...sawn(25) }, '25 mm (1 in) thick, 2 to a pack'],
     [{ ...sawn(12), even: true }, 'about 12 mm (½ in) thick, 2 to a pack'],

@@ -58,8 +58,7 @@ export function portionsOf(
     if (!portion || mass <= 1e-9) continue
     const held = out.get(cut.id) ?? { ...NONE }
     out.set(cut.id, held)
-    if (portion.kind === 'pack')
-      held.pieces = held.packs = Math.ceil(mass / packSize(portion, pack) - 1e-9)
+    if (portion.kind === 'pack') held.pieces = held.packs = Math.ceil(mass / packSize(portion, pack) - 1e-9)
     else held.packs = Math.ceil(held.pieces / portion.perPack)
   }
   return out

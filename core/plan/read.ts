@@ -19,6 +19,7 @@ import {
 import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
 import type { Decision, Ending, Skill } from '#core/records'
 import { readFacts, type Facts } from './facts.ts'
+import { inOnePiece } from './inOnePiece.ts'
 import { LEAVES } from './minutes.ts'
 import { latest, type CommandRow, type Log } from './history.ts'
 
@@ -269,6 +270,8 @@ export function refusalOf(
   const door = closed(anatomy, [...(partData.needs ?? []), ...(path.needs ?? [])], plan.conventions)
   if (door) return door
   if (path.pair && sides.length < 2) return issueOf('both-sides', 'path', {})
+  if (!path.pair && sides.length < 2 && inOnePiece(anatomy, plan, part))
+    return issueOf('in-one-piece', 'path', { part: partData.names })
   const companions = new Set(path.together?.map((t) => t.part))
   for (const side of sides) {
     for (const other of anatomy.parts) {

@@ -1,6 +1,7 @@
 import { lookup, type Anatomy, type SideName } from '#core/anatomy'
 import { SidedMap, unmet } from '#core/carcass'
 import type { Decision, FactBody } from '#core/records'
+import { inOnePiece } from './inOnePiece.ts'
 import { choicesWith, refusalOf, takePath, type Plan } from './read.ts'
 
 /** What would have to change for a refused path: how the animal is dressed, and decisions. */
@@ -38,7 +39,8 @@ export function wayTo(
     }
   }
   openDoors([...(partData.needs ?? []), ...(path.needs ?? [])])
-  const wanted: readonly SideName[] = path.pair ? ['left', 'right'] : sides
+  const whole = partData.scope !== 'animal' && inOnePiece(anatomy, plan, part)
+  const wanted: readonly SideName[] = path.pair || whole ? ['left', 'right'] : sides
   way.bothSides = wanted.length > sides.length
   const taken = new SidedMap(plan.choices.paths)
   for (const d of takePath(anatomy, part, wanted, pathId)) taken.set(d.target, d.side, d.value!)

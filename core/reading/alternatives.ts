@@ -2,7 +2,18 @@ import { lookup, type SideName } from '#core/anatomy'
 import { cutUp, SidedMap, type Choices, type CutUp, type SidedEntry, type Split } from '#core/carcass'
 import { afterBench, lessWorth, worthOf, type Worth } from '#core/ledger'
 import { kg, plus, type Issue, type Kg, sumOf } from '#core/measure'
-import { allMinutes, minutesOf, choicesWith, refusalOf, takePath, unableSplit, type Plan } from '#core/plan'
+import {
+  allMinutes,
+  choicesWith,
+  heldBy,
+  minutesOf,
+  partsAt,
+  refusalOf,
+  takePath,
+  unableSplit,
+  type Plan,
+} from '#core/plan'
+import { HALVES, type Half } from '#core/records'
 import { plannedCuts } from './cuts.ts'
 import type { Reckoning } from './lot.ts'
 
@@ -168,17 +179,14 @@ export const rankedBy = (by: Rank, all: readonly Alternative[]): Alternative[] =
 /** What each place of the transverse lines at a part would give: take-home and money against the place in force. */
 export function lineOptions(read: Reckoning, part: string, sides: readonly SideName[]) {
   const { anatomy } = read.flow
-  const halves = sides.filter((s) => s !== 'animal')
-  if (halves.length === 0) return []
-  const touching = new Set(
-    anatomy.bands.flatMap((b) =>
-      b.spans.flatMap((span, i) => (span.part === part ? [span.until, b.spans[i - 1]?.until ?? ''] : [])),
-    ),
-  )
+  const asked = sides.filter((s) => s !== 'animal')
+  if (asked.length === 0) return []
   const { choices } = read.plan
   const now = worthAs(read, read.cutting)
   return anatomy.lines.flatMap((line) => {
-    if (line.kind !== 'across' || line.settings.length < 2 || !touching.has(line.id)) return []
+    if (line.kind !== 'across' || line.settings.length < 2 || !partsAt(anatomy, line.id).includes(part))
+      return []
+    const halves: readonly Half[] = heldBy(anatomy, read.plan, line.id) ? HALVES : asked
     const settings = line.settings.map((s) => {
       const taken = new SidedMap([
         ...choices.lines,

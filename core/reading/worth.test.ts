@@ -1,13 +1,14 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES, extendAnatomy, type Species } from '#core/anatomy'
 import { compile } from '#core/carcass'
 import { perPlate, takings, worthOf, type ValuedCut } from '#core/ledger'
 import { kg, KG_PER_LB, minor, priceOf } from '#core/measure'
-import { PLATE, takePath, type Said } from '#core/plan'
+import { PLATE, takePath, tried, type Said } from '#core/plan'
 import type { FactBody, Fee } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { alternativesFor, lineOptions, reckon, replan, solveLot, takePrices, valuePlan } from './index.ts'
-import { FARM, lotOf, packOf } from './testing.ts'
+import { FARM, lotOf, packOf, someLots } from './testing.ts'
 import { cutDone, onLot, paid, routed } from '../plan/testing.ts'
 
 const { hog } = ANATOMIES
@@ -196,5 +197,36 @@ describe('solving prices by the cut, not by its name', () => {
     )
     expect(after.money.net).toBeGreaterThanOrEqual(after.money.costs.total)
     expect(after.money.net).toBe(after.cuts.reduce((s, c) => s + takings(c.kg, c.price, c.sold), 0))
+  })
+})
+
+describe('the unit on the screen', () => {
+  it('changes no money: Cover, packs and fees are the same in kilograms and in pounds, in any plan', () => {
+    fc.assert(
+      fc.property(someLots, ({ lot, species }) => {
+        const billed: FactBody[] = [
+          paid(41_237),
+          { kind: 'fee', fee: 'pack', amount: 35, per: 'pack', basis: null },
+          { kind: 'fee', fee: 'cut-wrap', amount: 98, per: 'lb', basis: 'hot' },
+        ]
+        const priced = { ...lot, ...tried(lot, billed) }
+        const farm = { ...FARM, mince: priceOf(595, 'lb'), hour: minor(2_000) }
+        const [a, b] = (['lb', 'kg'] as const).map((massUnit) =>
+          reckon(flowOf(species), priced, { ...farm, massUnit }, 0),
+        )
+        expect(b!.money).toEqual(a!.money)
+        expect(b!.cuts.map((c) => [c.packs, c.value])).toEqual(a!.cuts.map((c) => [c.packs, c.value]))
+      }),
+      { numRuns: 40 },
+    )
+  })
+  it('a species with its own price of mince is priced by it', () => {
+    const farm = { ...FARM, minces: { lamb: priceOf(1_000, 'lb') } }
+    const price = (species: Species) =>
+      reckon(flowOf(species), lotOf(species), farm, 0).cuts.find((c) => c.cut.id.startsWith('ground'))!
+    const index = (species: Species) =>
+      reckon(flowOf(species), lotOf(species), farm, 0).plan.terms.get(price(species).cut.id)!.index
+    expect(price('lamb').price).toEqual(priceOf(1_000 * index('lamb'), 'lb'))
+    expect(price('hog').price.per).toBe('kg')
   })
 })

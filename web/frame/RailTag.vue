@@ -20,7 +20,9 @@ const words = useWords()
     >
     <span class="name">{{ card.tag }}</span>
     <span v-if="summary.key" class="weight" :class="{ pale: !summary.key.weighed }"
-      ><span :class="{ estimate: !summary.key.weighed }">{{ words.mass(summary.key.kg) }}</span>
+      ><span :class="{ estimate: !summary.key.weighed }">{{
+        summary.key.weighed ? words.mass(summary.key.kg) : words.about(summary.key.kg)
+      }}</span>
       <small>{{ summary.key.is }}</small></span
     >
     <span v-else class="muted">no weight yet</span>

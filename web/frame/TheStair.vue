@@ -25,7 +25,7 @@ const full = computed(() =>
 const at = (kg: number) => `${(100 * kg) / full.value}%`
 const spoken = (s: (typeof stages.value)[number]) =>
   s.figure
-    ? `${words.mass(s.figure.kg)}, ${s.figure.weighed ? 'weighed' : `estimate${s.figure.range ? `, likely ${words.massRange(s.figure.range)}` : ''}`}`
+    ? `${words.known(s.figure.kg, s.figure.range)}, ${s.figure.weighed ? 'weighed' : `estimate${s.figure.range ? `, likely ${words.massRange(s.figure.range)}` : ''}`}`
     : s.empty
 /** Notches: what went between a step and the one before it. */
 const lost = (i: number) => {
@@ -51,7 +51,9 @@ const lost = (i: number) => {
         >{{ s.word }} <small v-if="lost(i)" class="notch">{{ lost(i) }}</small></span
       >
       <span v-if="s.figure" class="weight"
-        ><span :class="{ estimate: !s.figure.weighed }">{{ words.mass(s.figure.kg) }}</span></span
+        ><span :class="{ estimate: !s.figure.weighed }">{{
+          words.known(s.figure.kg, s.figure.range)
+        }}</span></span
       >
       <span v-else class="muted">{{ s.empty }}</span>
       <span class="track">

@@ -9,7 +9,7 @@ const words = useWords()
 
 <template>
   <span class="mass" :class="{ inline }">
-    <span class="nowrap" :class="{ estimate: range }">{{ words.mass(kg) }}</span>
+    <span class="nowrap" :class="{ estimate: range }">{{ words.known(kg, range ?? null) }}</span>
     <span v-if="range" class="muted range nowrap">{{ words.massRange(range) }}</span>
   </span>
 </template>

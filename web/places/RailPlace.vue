@@ -142,7 +142,9 @@ const listed = computed(() => {
             <td>{{ STANDING_WORDS[s.standing] }}</td>
             <td class="right">
               <template v-if="s.key"
-                ><span :class="{ estimate: !s.key.weighed }">{{ words.mass(s.key.kg) }}</span>
+                ><span :class="{ estimate: !s.key.weighed }">{{
+                  s.key.weighed ? words.mass(s.key.kg) : words.about(s.key.kg)
+                }}</span>
                 {{ s.key.is }}</template
               ><span v-else class="muted">none yet</span>
             </td>

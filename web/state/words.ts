@@ -62,6 +62,13 @@ export function useWords() {
     says,
     name: (names: Parameters<Says['name']>[0]) => says.value.name(names),
     mass: (kg: Kg) => says.value.mass(kg),
+    known: (kg: Kg, range: Parameters<Says['known']>[1]) => says.value.known(kg, range),
+    /** An estimate of which no range is at hand: three figures of it. */
+    about: (kg: Kg) => {
+      const value = fromKg(kg, unit.value)
+      const digits = Math.max(0, Math.min(massDigits(unit.value), 2 - Math.floor(Math.log10(value || 1))))
+      return says.value.mass(kg, digits)
+    },
     massRange: (range: Parameters<Says['massRange']>[0]) => says.value.massRange(range),
     /** A figure of the farm’s unit that was rounded with its neighbours. */
     figure: (value: number) => `${value.toFixed(massDigits(unit.value))} ${unit.value}`,

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { CrossLine, LineMark } from '#core/anatomy'
-import type { Decision } from '#core/records'
+import { moveLine } from '#core/plan'
+import { HALVES, type Decision } from '#core/records'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -15,7 +16,8 @@ const { line, side, marks, setting, handleY, edgeOf, x } = defineProps<{
   edgeOf: (mark: LineMark) => number
   x: (value: number) => number
 }>()
-const { sides, decide, preview } = useReading()
+const { sides, decide, preview, body, central } = useReading()
+const plan = computed(() => central.value.plan)
 const words = useWords()
 const ordered = computed(() => [...marks].sort((a, b) => b.y - a.y))
 const now = computed(() => ordered.value.findIndex((m) => m.setting === setting))
@@ -33,12 +35,7 @@ function take(index: number) {
   if (wanted.setting !== setting) decide(...decisions(wanted.setting))
 }
 const decisions = (value: string): Decision[] =>
-  (sides.value === 'both' ? (['left', 'right'] as const) : ([side] as const)).map((s) => ({
-    field: 'line',
-    target: line.id,
-    side: s,
-    value,
-  }))
+  moveLine(body.value.anatomy, plan.value, 'line', line.id, sides.value === 'both' ? HALVES : [side], value)
 /** Where it was when it was taken hold of: while it moves the plan shows it where it is. */
 const held = ref(0)
 function nearest(event: PointerEvent): number {

@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue'
 import type { LongLine, Point } from '#core/anatomy'
 import { mm as millimetres } from '#core/measure'
-import type { Decision } from '#core/records'
+import { moveLine } from '#core/plan'
+import { HALVES, type Decision } from '#core/records'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -34,12 +35,14 @@ function take(value: number) {
   if (wanted !== mm.value) decide(...decisions(wanted))
 }
 const decisions = (value: number): Decision[] =>
-  (sides.value === 'both' ? (['left', 'right'] as const) : ([side] as const)).map((s) => ({
-    field: 'mm',
-    target: line.id,
-    side: s,
-    value: millimetres(value),
-  }))
+  moveLine(
+    read.value.flow.anatomy,
+    read.value.plan,
+    'mm',
+    line.id,
+    sides.value === 'both' ? HALVES : [side],
+    millimetres(value),
+  )
 const along = (event: PointerEvent) =>
   new DOMPoint(event.clientX, event.clientY).matrixTransform(
     handle.value!.ownerSVGElement!.getScreenCTM()!.inverse(),
