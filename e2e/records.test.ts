@@ -9,9 +9,9 @@ describe('a lot hung by mistake', () => {
   it('is taken off the rail, and hung again with all its records, by keyboard', async () => {
     const { page } = run
     await openLot(run, 'Teasel', 'hang')
-    await page.getByText('Hung by mistake?').press('Enter')
-    await page.getByLabel('Why the lot is taken off').fill('Entered twice')
-    await page.getByLabel('Why the lot is taken off').press('Enter')
+    await page.getByText('Hung by mistake?').click()
+    await page.getByLabel('Why, if you like').fill('Entered twice')
+    await page.getByLabel('Why, if you like').press('Enter')
     await page.getByText('Taken off the rail (1)').waitFor()
     await saved(page)
     expect(await page.getByRole('link', { name: 'Teasel' }).count()).toBe(0)
@@ -27,7 +27,7 @@ describe('a lot hung by mistake', () => {
     const other = await run.open()
     await openLot(run, 'Thistle', 'hang', other.page)
     await openLot(run, 'Thistle', 'hang')
-    await page.getByText('Hung by mistake?').press('Enter')
+    await page.getByText('Hung by mistake?').click()
     await page.getByRole('button', { name: 'Take Thistle off the rail' }).press('Enter')
     await other.page.getByText('Thistle is taken off the rail').waitFor()
     expect(await other.page.getByText('Hung by mistake?').count()).toBe(0)
@@ -46,6 +46,7 @@ describe('slips and photos', () => {
       writeFileSync(path, text)
       return path
     }
+    await page.getByText('Slips and photos').click()
     const input = page.getByLabel('Slip or photo')
     await input.setInputFiles(file('notes.txt', 'hung 189'))
     await page.getByText('“notes.txt” is no picture').waitFor()
@@ -54,6 +55,7 @@ describe('slips and photos', () => {
     await saved(page)
     await run.restart('SIGTERM')
     await page.reload()
+    await page.getByText('Slips and photos').click()
     const link = page.getByRole('link', { name: 'slip.pdf' })
     await link.waitFor()
     const res = await fetch(run.url + (await link.getAttribute('href')))

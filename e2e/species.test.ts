@@ -22,11 +22,12 @@ describe('a lamb', () => {
     await page.getByLabel('Name or lot number').fill('Sorrel')
     await page.getByLabel('Live weight, if weighed').fill('110 lb')
     await page.getByRole('button', { name: 'Hang the lot' }).click()
-    await page.getByRole('heading', { name: 'How is it slaughtered?' }).waitFor()
+    await page.getByText('How is it slaughtered?').waitFor()
     await page.getByRole('link', { name: 'Block', exact: true }).click()
     await way('loin-saddle').waitFor()
     await page.getByText('This needs the carcass left whole; this one is split into sides.').first().waitFor()
     await page.getByRole('link', { name: 'Hang', exact: true }).click()
+    await page.getByText('How it was dressed').click()
     await page.getByRole('button', { name: 'left whole' }).click()
     await page.getByRole('link', { name: 'Block', exact: true }).click()
     await way('loin-saddle').click()
@@ -34,6 +35,7 @@ describe('a lamb', () => {
     await page.getByRole('button', { name: 'Left', exact: true }).click()
     await page.getByText('This takes both sides at once').first().waitFor()
     await page.getByRole('link', { name: 'Hang', exact: true }).click()
+    await page.getByText('How it was dressed').click()
     await page.getByRole('button', { name: 'split into sides' }).click()
     await page.getByText('“Saddle roast” can no longer be had').first().waitFor()
     await saved(page)
@@ -97,6 +99,7 @@ describe('a steer', () => {
   it('measured fat shifts the estimate, by how much is said; a figure out of bounds is kept and explained', async () => {
     const { page } = run
     await page.getByRole('link', { name: 'Hang', exact: true }).click()
+    await page.getByText('Measured on the carcass').click()
     const fat = page.locator('[data-measure=fat-depth]')
     await fat.fill('19')
     await page.keyboard.press('Tab')
@@ -111,7 +114,7 @@ describe('a steer', () => {
   it('is made of what its type makes it, chosen by keyboard; a weight no such animal has is said, and it stays over a reload', async () => {
     const { page } = run
     const made = () => page.getByTestId('made').innerText()
-    const type = page.getByRole('combobox', { name: 'What animal is it?' })
+    const type = page.getByRole('combobox', { name: 'What animal it is' })
     const choose = async (name: string) => {
       await type.focus()
       await page.keyboard.press('Enter')
@@ -121,7 +124,7 @@ describe('a steer', () => {
     }
     const grain = await made()
     await choose('Grass-finished steer')
-    await page.getByText('Dressing expected: 57.0 ± 2.2 %').waitFor()
+    await page.getByText('dresses at 57.0 ± 2.2 %').waitFor()
     await expect.poll(made).not.toBe(grain)
     expect(await made()).toMatch(/lean \d+ %, fat \d+ %, bone \d+ %/)
     await choose('Calf')
@@ -136,6 +139,7 @@ describe('a steer', () => {
   })
   it('from 30 months has no T-bones: they go from the plan, and stay visible with the reason', async () => {
     const { page } = run
+    await page.getByText('How it was dressed').click()
     await page.getByRole('button', { name: '30 months or older' }).click()
     await page.getByText('can no longer be had').first().waitFor()
     await page.getByRole('link', { name: 'Block', exact: true }).click()
@@ -167,6 +171,7 @@ describe('another lot in the strip', () => {
     const { page } = run
     await openLot(run, 'Alder', 'block')
     await pick('chuck')
+    await page.getByRole('button', { name: 'Other lots' }).click()
     await page.getByRole('navigation', { name: 'Other lots' }).getByRole('link', { name: 'Thistle' }).click()
     await page.getByRole('heading', { name: 'Thistle' }).waitFor()
     await part('rack').waitFor()

@@ -1,6 +1,8 @@
 import { lookup, type Anatomy, type Part } from '#core/anatomy'
 import type { Decision, Half } from '#core/records'
-import type { Plan } from './read.ts'
+import type { Choices } from '#core/carcass'
+
+type Chosen = { choices: Pick<Choices, 'paths'> }
 
 /** The parts a line lies at: those it divides, and those it ends. */
 export function partsAt(anatomy: Anatomy, line: string): string[] {
@@ -14,14 +16,14 @@ export function partsAt(anatomy: Anatomy, line: string): string[] {
 }
 
 /** Whether a part is cut in one piece over both sides: a saddle, a crown. */
-export function inOnePiece(anatomy: Anatomy, plan: Pick<Plan, 'choices'>, part: string): boolean {
+export function inOnePiece(anatomy: Anatomy, plan: Chosen, part: string): boolean {
   const find = lookup(anatomy)
   const way = find.path(plan.choices.paths.get(part, 'left') ?? find.part(part)?.fallback ?? '')
   return way?.pair === true && plan.choices.paths.get(part, 'right') === way.id
 }
 
 /** The part that holds a line to the same place on both sides, being one piece over both; null where none does. */
-export function heldBy(anatomy: Anatomy, plan: Pick<Plan, 'choices'>, line: string): Part | null {
+export function heldBy(anatomy: Anatomy, plan: Chosen, line: string): Part | null {
   const held = partsAt(anatomy, line).find((p) => inOnePiece(anatomy, plan, p))
   return held === undefined ? null : lookup(anatomy).part(held)!
 }
@@ -32,7 +34,7 @@ export function heldBy(anatomy: Anatomy, plan: Pick<Plan, 'choices'>, line: stri
  */
 export function moveLine<F extends 'line' | 'mm'>(
   anatomy: Anatomy,
-  plan: Pick<Plan, 'choices'>,
+  plan: Chosen,
   field: F,
   line: string,
   sides: readonly Half[],

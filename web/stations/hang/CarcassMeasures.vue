@@ -57,7 +57,6 @@ function take(m: Measure, event: Event) {
 
 <template>
   <template v-if="measures.length > 0">
-    <div class="pane-head"><h2>Measured on the carcass?</h2></div>
     <div class="row fields">
       <label v-for="m in measures" :key="m.id">
         <span>{{ words.name(m.names) }}, {{ m.unit }}</span>
@@ -65,11 +64,12 @@ function take(m: Measure, event: Event) {
           :model-value="read.plan.measured[m.id] === undefined ? '' : String(read.plan.measured[m.id])"
           size="small"
           inputmode="decimal"
-          :placeholder="`usual ${usual(m)}`"
+          :aria-describedby="`usual-${m.id}`"
           :data-measure="m.id"
           :invalid="issues.some((i) => i.field === m.id)"
           @change="take(m, $event)"
         />
+        <small :id="`usual-${m.id}`" class="muted">{{ usual(m) }} {{ m.unit }} is usual</small>
       </label>
     </div>
     <FieldIssues :issues="issues" />

@@ -1,76 +1,106 @@
 <script setup lang="ts">
-import { cautionAt } from '#core/rules'
-import CautionNote from '../../pieces/CautionNote.vue'
+import { computed } from 'vue'
+import { chainUnder } from '#core/carcass'
+import { conventionsOf } from '#core/plan'
+import FoldedPane from '../../pieces/FoldedPane.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import AnimalFacts from './AnimalFacts.vue'
 import CarcassMeasures from './CarcassMeasures.vue'
+import DayScales from './DayScales.vue'
 import DressingChoice from './DressingChoice.vue'
+import DroppedWays from './DroppedWays.vue'
 import RouteChoice from './RouteChoice.vue'
 import TypeChoice from './TypeChoice.vue'
 import SlipList from './SlipList.vue'
 import WeighingList from './WeighingList.vue'
-import WeightEntry from './WeightEntry.vue'
 import WhereFrom from './WhereFrom.vue'
 import WhereItGoes from './WhereItGoes.vue'
 import WithdrawLot from './WithdrawLot.vue'
 
-const { read, body } = useReading()
+const { read, body, lot } = useReading()
 const words = useWords()
 const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'cold', aged: 'aged' }
+const anatomy = computed(() => body.value.anatomy)
+const dressed = computed(() => {
+  const { conventions, type } = read.value.plan
+  const { mean, sd } = chainUnder(anatomy.value, conventions, type).dressing
+  const is = conventionsOf(anatomy.value, conventions).map(({ convention: c, is: on }) => (on ? c.on : c.off))
+  return `${is.join(', ')}: dresses at ${(mean * 100).toFixed(1)} ± ${(sd * 100).toFixed(1)} %`
+})
+const measured = computed(() => {
+  const known = anatomy.value.measures.filter((m) => read.value.plan.measured[m.id] !== undefined)
+  return known.length > 0
+    ? known
+        .map((m) => `${words.name(m.names).toLowerCase()} ${read.value.plan.measured[m.id]} ${m.unit}`)
+        .join(', ')
+    : 'nothing yet: they shift lean and fat, and narrow every estimate'
+})
+const slips = computed(() => {
+  const n = read.value.plan.attachments.length
+  return n === 0 ? 'none yet' : n === 1 ? '1 kept' : `${n} kept`
+})
 </script>
 
 <template>
-  <div class="two">
-    <section class="stack picture">
-      <div class="pane-head"><h2>Where the rest of the animal goes</h2></div>
-      <WhereItGoes />
-      <WhereFrom />
-      <div v-if="read.disagreements.length > 0" class="caution" role="alert">
-        <i class="pi pi-exclamation-triangle" aria-hidden="true" />
-        <span>
-          <b>The weighings disagree.</b> One of them may be wrong, or have another basis.
-          <template v-for="d in read.disagreements" :key="d.stage">
-            The {{ STAGE_WORDS[d.stage] }} weight is {{ Math.abs(d.z).toFixed(1) }} standard deviations
-            {{ d.z > 0 ? 'above' : 'below' }} what the others say ({{ words.mass(d.expectedKg) }}).</template
-          >
-        </span>
-      </div>
-      <WeighingList />
-      <SlipList />
-      <WithdrawLot v-if="!read.plan.withdrawn" />
-    </section>
-    <section class="stack">
-      <div class="pane-head"><h2>What does it weigh?</h2></div>
-      <p class="muted">
-        Type what you know, in any order: “260 lb”, “118 kg”, “12lb 6oz”. What is missing is estimated,
-        forward and back.
-      </p>
-      <WeightEntry stage="live" label="Live weight" />
-      <WeightEntry stage="hot" label="Hot carcass weight" />
-      <WeightEntry stage="hanging" label="Hanging weight" />
-      <CautionNote>{{ cautionAt('chill', body.anatomy.species) }}</CautionNote>
-      <TypeChoice />
-      <div class="pane-head"><h2>How is it slaughtered?</h2></div>
-      <RouteChoice />
-      <DressingChoice />
-      <CarcassMeasures />
-      <CautionNote>{{ cautionAt('slaughter', body.anatomy.species) }}</CautionNote>
-    </section>
+  <div class="stack">
+    <DayScales />
+    <div v-if="read.disagreements.length > 0" class="caution" role="alert">
+      <i class="pi pi-exclamation-triangle" aria-hidden="true" />
+      <span>
+        <b>The weighings disagree.</b> One of them may be wrong, or have another basis.
+        <template v-for="d in read.disagreements" :key="d.stage">
+          The {{ STAGE_WORDS[d.stage] }} weight is {{ Math.abs(d.z).toFixed(1) }} standard deviations
+          {{ d.z > 0 ? 'above' : 'below' }} what the others say ({{ words.mass(d.expectedKg) }}).</template
+        >
+      </span>
+    </div>
+    <DroppedWays />
+    <div class="two">
+      <section class="stack">
+        <div class="pane-head"><h2>The animal and its kill</h2></div>
+        <AnimalFacts />
+        <TypeChoice />
+        <RouteChoice />
+      </section>
+      <section class="stack">
+        <div class="pane-head"><h2>Where the rest of the animal goes</h2></div>
+        <WhereItGoes />
+        <WhereFrom />
+      </section>
+    </div>
+    <div>
+      <FoldedPane title="How it was dressed" :says="dressed"><DressingChoice /></FoldedPane>
+      <FoldedPane v-if="anatomy.measures.length > 0" title="Measured on the carcass" :says="measured"
+        ><CarcassMeasures
+      /></FoldedPane>
+      <FoldedPane title="Slips and photos" :says="slips"><SlipList /></FoldedPane>
+      <FoldedPane
+        v-if="lot!.weighings.length > 0"
+        title="Every weighing on record"
+        :says="`${lot!.weighings.length}, none ever lost`"
+        ><WeighingList
+      /></FoldedPane>
+      <FoldedPane
+        v-if="!read.plan.withdrawn"
+        title="Hung by mistake?"
+        says="it leaves the rail and can be hung again"
+        ><WithdrawLot
+      /></FoldedPane>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .two {
   display: grid;
-  grid-template-columns: minmax(0, 1.2fr) minmax(340px, 1fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.25fr);
   gap: 2rem;
+  align-items: start;
 }
 @media (max-width: 900px) {
   .two {
-    grid-template-columns: 1fr;
-  }
-  .picture {
-    order: 2;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -11,7 +11,8 @@ const take = (value: Route) => note({ kind: 'observation', what: 'route', value 
 <template>
   <fieldset>
     <legend>
-      Inspection decides what may be sold (usual United States rule; your own authority decides)
+      <b>How is it slaughtered?</b> That decides what may be sold (usual United States rule; your own
+      authority decides)
     </legend>
     <label
       v-for="r in routesFor(body.anatomy.species)"
@@ -26,8 +27,7 @@ const take = (value: Route) => note({ kind: 'observation', what: 'route', value 
         @update:model-value="take(r.id)"
       />
       <span
-        ><b>{{ r.label }}. </b>
-        <span v-if="read.plan.route === r.id || !read.plan.route" class="muted">{{ r.says }}</span></span
+        ><b>{{ r.label }}. </b> <span v-if="read.plan.route === r.id" class="muted">{{ r.says }}</span></span
       >
     </label>
   </fieldset>
@@ -43,8 +43,6 @@ fieldset {
 }
 legend {
   padding: 0 0 0.3rem;
-  color: var(--muted);
-  font-size: 0.92rem;
 }
 .route {
   display: flex;

@@ -22,10 +22,7 @@ async function chosen(event: Event) {
 
 <template>
   <section class="stack" aria-label="Slips and photos">
-    <div class="pane-head">
-      <h2>Slips and photos</h2>
-      <span class="muted">kept with the lot, and in every bundle</span>
-    </div>
+    <p class="muted">Kept with the lot, and in every bundle.</p>
     <ul v-if="slips.length > 0" class="slips">
       <li v-for="s in slips" :key="s.id" class="row">
         <a :href="addressOf(s)" target="_blank" rel="noopener">

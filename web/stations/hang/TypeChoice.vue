@@ -32,21 +32,22 @@ const take = (value: string) => {
 
 <template>
   <template v-if="options.length > 1">
-    <div class="pane-head"><h2 id="type-head">What animal is it?</h2></div>
-    <div class="row">
+    <div class="field">
+      <label id="type-head" for="animal-type">What animal it is</label>
       <Select
+        input-id="animal-type"
         :model-value="chosen ?? anatomy.types[0]!.id"
         :options="options"
         option-label="name"
         option-value="id"
-        size="small"
         aria-labelledby="type-head"
         data-testid="type"
         @update:model-value="take"
       />
-      <small v-if="chosen === null" class="muted">assumed until you say</small>
+      <small class="muted"
+        ><template v-if="chosen === null">Assumed until you say. </template>{{ says }}</small
+      >
     </div>
-    <p class="muted">{{ says }}</p>
     <p class="muted" data-testid="made">
       Whole carcass<template v-if="read.weights"> at this weight</template>: {{ made }}.
     </p>

@@ -12,43 +12,35 @@ const when = (at: string) => new Date(at).toLocaleString('en', { dateStyle: 'med
 </script>
 
 <template>
-  <details v-if="rows.length > 0" :open="rows.length < 6">
-    <summary>Every weighing on record ({{ rows.length }})</summary>
-    <table class="plain">
-      <thead>
-        <tr>
-          <th>Stage</th>
-          <th class="right">Weight</th>
-          <th>Known by</th>
-          <th>Entered</th>
-          <th />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="w in rows" :key="w.id" :class="{ gone: !standing.has(w.id) }">
-          <td>{{ STAGE_WORDS[w.stage] }}</td>
-          <td class="right figure">{{ w.shown.value }} {{ w.shown.unit }}</td>
-          <td>
-            {{ SOURCE_WORDS[w.source] }}<template v-if="w.basis">, {{ BASIS_WORDS[w.basis] }}</template>
-          </td>
-          <td>{{ when(w.at) }}</td>
-          <td>
-            {{
-              !w.stands ? 'withdrawal' : !standing.has(w.id) ? 'corrected' : w.corrects ? 'a correction' : ''
-            }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </details>
+  <table class="plain">
+    <thead>
+      <tr>
+        <th>Stage</th>
+        <th class="right">Weight</th>
+        <th>Known by</th>
+        <th>Entered</th>
+        <th />
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="w in rows" :key="w.id" :class="{ gone: !standing.has(w.id) }">
+        <td>{{ STAGE_WORDS[w.stage] }}</td>
+        <td class="right figure">{{ w.shown.value }} {{ w.shown.unit }}</td>
+        <td>
+          {{ SOURCE_WORDS[w.source] }}<template v-if="w.basis">, {{ BASIS_WORDS[w.basis] }}</template>
+        </td>
+        <td>{{ when(w.at) }}</td>
+        <td>
+          {{
+            !w.stands ? 'withdrawal' : !standing.has(w.id) ? 'corrected' : w.corrects ? 'a correction' : ''
+          }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
 </template>
 
 <style scoped>
-summary {
-  cursor: pointer;
-  font-weight: 600;
-  padding: 0.3rem 0;
-}
 .gone {
   color: var(--muted);
 }

@@ -7,30 +7,26 @@ import { computed, ref } from 'vue'
 import type { NewWeighing } from '#contracts'
 import { tapeWeightLb } from '#core/carcass'
 import { inForce } from '#core/records'
-import { fromKg, kg as kilograms, parseMass, type TypedMass, sayIssue } from '#core/measure'
+import { parseMass, type TypedMass, sayIssue } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { BASIS_WORDS, SOURCE_WORDS } from './weighingWords.ts'
 
-const { stage, label } = defineProps<{ stage: 'live' | 'hot' | 'hanging'; label: string }>()
-const { lot, weigh, body } = useReading()
+/** A scale of the day as a plate on the rail: what it said, or what is expected of it; the next one to read stands open. */
+const { stage, label, now } = defineProps<{
+  stage: 'live' | 'hot' | 'hanging'
+  label: string
+  /** Whether this is the weight to write down next. */
+  now: boolean
+}>()
+const { lot, weigh, body, read } = useReading()
 const words = useWords()
-/** What to type, for one animal of the species at its reference carcass. */
-const example = computed(() => {
-  const { referenceKg, chain } = body.value.anatomy
-  const kg = {
-    live: referenceKg / chain.dressing.mean / chain.shrink.mean,
-    hot: referenceKg,
-    hanging: referenceKg * 0.98,
-  }
-  const each = fromKg(kilograms(kg[stage] * lot.value!.count), words.unit.value)
-  return `${each.toFixed(each < 20 ? 1 : 0)} ${words.unit.value}`
-})
+const expected = computed(() => read.value.stages.find((s) => s.id === stage) ?? null)
 const held = computed(() => inForce(lot.value!.weighings).findLast((w) => w.stage === stage) ?? null)
-const mode = ref<'rest' | 'correct' | 'again'>('rest')
-const open = computed(() => !held.value || mode.value !== 'rest')
+const mode = ref<'rest' | 'first' | 'correct' | 'again'>('rest')
+const open = computed(() => (now && !held.value) || mode.value !== 'rest')
 const text = ref('')
 const source = ref<NewWeighing['source']>(stage === 'live' ? 'scale' : 'plant')
 const basis = ref<NonNullable<NewWeighing['basis']>>('hot')
@@ -82,7 +78,7 @@ async function post(shown: TypedMass, stands: boolean, confirmed: boolean) {
   text.value = ''
 }
 
-function start(next: 'correct' | 'again') {
+function start(next: 'first' | 'correct' | 'again') {
   mode.value = next
   issues.value = []
   if (held.value) {
@@ -94,18 +90,27 @@ function start(next: 'correct' | 'again') {
 </script>
 
 <template>
-  <div class="entry" :data-entry="stage">
-    <div class="row">
-      <label :for="`weight-${stage}`" class="name"
-        >{{ label }}<small v-if="lot!.count > 1" class="muted">, all {{ lot!.count }} together</small></label
+  <div class="plate" :class="{ weighed: held, now: open }" :data-entry="stage">
+    <h3>
+      <component :is="open ? 'label' : 'span'" :for="open ? `weight-${stage}` : undefined">{{
+        label
+      }}</component><small v-if="lot!.count > 1" class="muted">, all {{ lot!.count }} together</small>
+    </h3>
+    <p v-if="held" class="figure">
+      <span>{{ held.shown.value }} {{ held.shown.unit }}</span>
+      <small class="muted"
+        >{{ SOURCE_WORDS[held.source]
+        }}<template v-if="held.basis">, {{ BASIS_WORDS[held.basis] }}</template></small
       >
-      <template v-if="held && !open">
-        <span class="weight">{{ held.shown.value }} {{ held.shown.unit }}</span>
-        <span class="muted"
-          >{{ SOURCE_WORDS[held.source]
-          }}<template v-if="held.basis">, {{ BASIS_WORDS[held.basis] }}</template></span
-        >
-        <span style="flex: 1" />
+    </p>
+    <p v-else-if="expected" class="figure">
+      <span class="estimate">{{ words.known(expected.kg, expected.range) }}</span>
+      <small class="muted"
+        >expected<template v-if="expected.range">, {{ words.massRange(expected.range) }}</template></small
+      >
+    </p>
+    <div v-if="!open" class="row acts">
+      <template v-if="held">
         <Button text size="small" label="Correct" @click="start('correct')" />
         <Button text size="small" label="Weigh again" @click="start('again')" />
         <Button
@@ -116,81 +121,133 @@ function start(next: 'correct' | 'again') {
           @click="post(held.shown, false, true)"
         />
       </template>
-    </div>
-    <form v-if="open" class="row form" novalidate @submit.prevent="send(false)">
-      <InputText
-        :id="`weight-${stage}`"
-        v-model="text"
-        class="figure"
-        autocomplete="off"
-        :placeholder="example"
-        :invalid="issues.length > 0"
-        @input="issues = []"
-      />
-      <Select
-        v-model="source"
-        :options="sources"
-        option-label="word"
-        option-value="id"
-        :aria-label="`${label}: how it is known`"
-        size="small"
-      />
-      <Select
-        v-if="stage === 'hanging'"
-        v-model="basis"
-        :options="bases"
-        option-label="word"
-        option-value="id"
-        aria-label="Basis of the hanging weight"
-        size="small"
-      />
-      <Button type="submit" :label="mode === 'correct' ? 'Put right' : 'Keep weight'" size="small" />
       <Button
-        v-if="held"
-        text
+        v-else
+        outlined
         size="small"
-        severity="secondary"
-        label="Leave as it is"
-        @click="mode = 'rest'"
+        label="Write it down"
+        :aria-label="`Write down the ${label.toLowerCase()}`"
+        @click="start('first')"
       />
-    </form>
-    <div v-if="open && source === 'tape'" class="row tape">
-      <label
-        >Heart girth, {{ tapeUnit }}
-        <InputText v-model="girth" size="small" inputmode="decimal" @input="fromTape"
-      /></label>
-      <label
-        >Body length, {{ tapeUnit }}
-        <InputText v-model="length" size="small" inputmode="decimal" @input="fromTape"
-      /></label>
-      <small class="muted">girth² × length ÷ {{ divisor }} in inches, about ± 5–10 %</small>
     </div>
-    <FieldIssues :issues="issues" />
-    <Button
-      v-if="issues.length > 0 && issues.every((i) => i.confirmable)"
-      size="small"
-      outlined
-      label="Keep it all the same"
-      @click="send(true)"
-    />
+    <form v-else class="form" novalidate @submit.prevent="send(false)">
+      <div class="field">
+        <InputText
+          :id="`weight-${stage}`"
+          v-model="text"
+          class="typed"
+          autocomplete="off"
+          :aria-describedby="`weight-${stage}-how`"
+          :invalid="issues.length > 0"
+          @input="issues = []"
+        />
+        <small :id="`weight-${stage}-how`" class="muted"
+          >in {{ words.unit.value }}; “118 kg” and “12lb 6oz” are understood</small
+        >
+      </div>
+      <div class="row">
+        <Select
+          v-model="source"
+          :options="sources"
+          option-label="word"
+          option-value="id"
+          :aria-label="`${label}: how it is known`"
+          size="small"
+        />
+        <Select
+          v-if="stage === 'hanging'"
+          v-model="basis"
+          :options="bases"
+          option-label="word"
+          option-value="id"
+          aria-label="Basis of the hanging weight"
+          size="small"
+        />
+      </div>
+      <div v-if="source === 'tape'" class="row tape">
+        <label
+          >Heart girth, {{ tapeUnit }}
+          <InputText v-model="girth" size="small" inputmode="decimal" @input="fromTape"
+        /></label>
+        <label
+          >Body length, {{ tapeUnit }}
+          <InputText v-model="length" size="small" inputmode="decimal" @input="fromTape"
+        /></label>
+        <small class="muted">girth² × length ÷ {{ divisor }} in inches, about ± 5–10 %</small>
+      </div>
+      <FieldIssues :issues="issues" />
+      <div class="row">
+        <Button type="submit" :label="mode === 'correct' ? 'Put right' : 'Keep weight'" size="small" />
+        <Button
+          v-if="issues.length > 0 && issues.every((i) => i.confirmable)"
+          size="small"
+          outlined
+          label="Keep it all the same"
+          @click="send(true)"
+        />
+        <Button
+          v-if="mode !== 'rest'"
+          text
+          size="small"
+          severity="secondary"
+          label="Leave as it is"
+          @click="mode = 'rest'"
+        />
+      </div>
+    </form>
+    <slot />
   </div>
 </template>
 
 <style scoped>
-.entry {
+.plate {
   display: grid;
-  gap: 0.3rem;
-  border-bottom: 1px solid var(--rule);
-  padding-bottom: 0.5rem;
+  gap: 0.4rem;
+  align-content: start;
+  background: var(--sheet);
+  border: 1.5px dashed #8a7452;
+  padding: 0.6rem 0.8rem 0.7rem;
+  position: relative;
 }
-.name {
-  font-weight: 600;
-  min-width: 9.5rem;
+.plate::before {
+  content: '';
+  position: absolute;
+  left: 50%;
+  top: -17px;
+  height: 17px;
+  border-left: 3px solid var(--ink);
+}
+.weighed {
+  border: 1.5px solid var(--ink);
+}
+.now {
+  border: 2px solid var(--accent);
+}
+h3 {
+  font: 600 1rem var(--body);
 }
 .figure {
-  width: 9rem;
-  font-family: var(--head);
-  font-weight: 700;
+  font: 700 1.7rem/1.1 var(--head);
+}
+small {
+  margin-left: 0.3rem;
+}
+.figure small {
+  font: 400 0.9rem var(--body);
+}
+.form {
+  display: grid;
+  gap: 0.5rem;
+}
+.typed {
+  font: 700 1.5rem var(--head);
+  width: 100%;
+}
+.acts {
+  margin-left: -0.5rem;
+}
+.acts :deep(.p-button-outlined) {
+  margin-left: 0.5rem;
 }
 .tape input {
   width: 4.5rem;

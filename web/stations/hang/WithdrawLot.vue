@@ -16,31 +16,16 @@ async function withdraw() {
 </script>
 
 <template>
-  <details class="mistake">
-    <summary>Hung by mistake?</summary>
-    <form class="row" novalidate @submit.prevent="withdraw">
-      <InputText
-        v-model="why"
-        size="small"
-        maxlength="300"
-        placeholder="What went wrong, if you like"
-        aria-label="Why the lot is taken off"
-      />
-      <Button
-        type="submit"
-        size="small"
-        outlined
-        severity="secondary"
-        :label="`Take ${lot!.tag} off the rail`"
-      />
-    </form>
-    <small class="muted">Its records stay. It can be hung again from the rail.</small>
-  </details>
+  <form class="row" novalidate @submit.prevent="withdraw">
+    <label for="off-why">Why, if you like</label>
+    <InputText id="off-why" v-model="why" size="small" maxlength="300" />
+    <Button
+      type="submit"
+      size="small"
+      outlined
+      severity="secondary"
+      :label="`Take ${lot!.tag} off the rail`"
+    />
+  </form>
+  <small class="muted">Its records stay. It can be hung again from the rail.</small>
 </template>
-
-<style scoped>
-.mistake .row {
-  padding: 0.5rem 0 0.2rem;
-  gap: 0.6rem;
-}
-</style>

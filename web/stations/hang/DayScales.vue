@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { inForce } from '#core/records'
+import { cautionAt } from '#core/rules'
+import CautionNote from '../../pieces/CautionNote.vue'
+import { useReading } from '../../state/lot.ts'
+import DaysHung from './DaysHung.vue'
+import WeightEntry from './WeightEntry.vue'
+
+/** The scales of the day in their order, hung from the rail, and what goes from each to the next. */
+const { lot, read, body } = useReading()
+const isBird = computed(() => body.value.anatomy.map.kind === 'laid')
+const PLATES = computed(
+  () =>
+    [
+      { stage: 'live', label: 'Live weight' },
+      { stage: 'hot', label: isBird.value ? 'Weight after dressing' : 'Hot carcass weight' },
+      { stage: 'hanging', label: isBird.value ? 'Weight after chilling' : 'Hanging weight' },
+    ] as const,
+)
+const weighed = computed(() => new Set(inForce(lot.value!.weighings).map((w) => w.stage)))
+/** The first one after the last that was read; the first of all where none was. */
+const now = computed(() => {
+  const last = PLATES.value.findLastIndex((p) => weighed.value.has(p.stage))
+  return PLATES.value[last + 1]?.stage ?? null
+})
+const at = (id: string) => read.value.stages.find((s) => s.id === id)
+/** What the next scale shows less, and what it is that goes. */
+const between = (i: number) => {
+  const [a, b] = [at(PLATES.value[i]!.stage), at(PLATES.value[i + 1]?.stage ?? '')]
+  if (!a || !b) return null
+  const change = 100 * (b.kg / a.kg - 1)
+  const what = i === 0 ? 'fasting, blood, hide or feathers, guts' : change > 0 ? 'water taken up' : 'drying'
+  return { figure: `${change > 0 ? '+' : '−'}${Math.abs(change).toFixed(1)} %`, what }
+}
+</script>
+
+<template>
+  <section aria-label="The scales of the day">
+    <div class="beam" aria-hidden="true" />
+    <div class="plates">
+      <template v-for="(p, i) in PLATES" :key="p.stage">
+        <div class="stack">
+          <WeightEntry :stage="p.stage" :label="p.label" :now="now === p.stage">
+            <DaysHung v-if="p.stage === 'hanging'" />
+          </WeightEntry>
+          <CautionNote v-if="p.stage === 'live'">{{
+            cautionAt('slaughter', body.anatomy.species)
+          }}</CautionNote>
+          <CautionNote v-if="p.stage === 'hot'">{{ cautionAt('chill', body.anatomy.species) }}</CautionNote>
+        </div>
+        <p v-if="i < 2" class="loss">
+          <template v-if="between(i)"
+            ><b>{{ between(i)!.figure }}</b> <small class="muted">{{ between(i)!.what }}</small></template
+          >
+        </p>
+      </template>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.beam {
+  height: 8px;
+  background: var(--ink);
+  margin-bottom: 16px;
+}
+.plates {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 7rem minmax(0, 1fr) 7rem minmax(0, 1fr);
+  align-items: start;
+}
+.loss {
+  display: grid;
+  justify-items: center;
+  text-align: center;
+  padding: 1.6rem 0.4rem 0;
+}
+.loss b {
+  font: 700 1.1rem var(--head);
+}
+@media (max-width: 760px) {
+  .plates {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 0.4rem;
+  }
+  .loss {
+    padding: 0;
+    justify-items: start;
+    display: flex;
+    gap: 0.5rem;
+  }
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { chainUnder } from '#core/carcass'
+import InputText from 'primevue/inputtext'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+
+/** How long it hangs, and what that takes. */
+const { read, decide, body } = useReading()
+const words = useWords()
+const issues = ref<FieldIssue[]>([])
+const chain = computed(() =>
+  chainUnder(body.value.anatomy, read.value.plan.conventions, read.value.plan.type),
+)
+const kind = computed(() => words.name(body.value.anatomy.names).toLowerCase())
+function take(event: Event) {
+  const typed = (event.target as HTMLInputElement).value.trim()
+  const value = Number(typed)
+  const right = typed !== '' && Number.isInteger(value) && value >= 0 && value <= 60
+  const { low, high } = body.value.anatomy.chain.days
+  issues.value = right
+    ? []
+    : [
+        fieldIssue(
+          'days',
+          `“${typed}” is not a number from 0 to 60. A ${kind.value} usually hangs ${low} to ${high}.`,
+        ),
+      ]
+  if (right && value !== read.value.plan.days) decide({ field: 'days', target: 'lot', side: 'animal', value })
+}
+</script>
+
+<template>
+  <div class="days">
+    <label for="days">Days hung</label>
+    <InputText
+      id="days"
+      :model-value="String(read.plan.days)"
+      size="small"
+      inputmode="numeric"
+      :invalid="issues.length > 0"
+      @change="take"
+    />
+    <small class="muted">each takes {{ (chain.ageingPerDay.mean * 100).toFixed(1) }} %</small>
+  </div>
+  <FieldIssues :issues="issues" />
+</template>
+
+<style scoped>
+.days {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+}
+label {
+  font-weight: 600;
+}
+input {
+  width: 3.6rem;
+}
+</style>
