@@ -8,13 +8,27 @@ describe('the cut library', () => {
     const { page } = run
     await page.goto(run.url)
     await page.getByRole('link', { name: 'Cuts', exact: true }).click()
-    await page.getByRole('button', { name: 'Steer' }).click()
-    await page.getByLabel('Find a cut, part or way').fill('scotch fillet')
-    await page.locator('[data-library-cut=rib-eye]').getByText('Boneless rib-eye and back ribs').waitFor()
-    await page.getByLabel('Find a cut, part or way').fill('zebra')
+    const search = page.getByLabel('Find a cut, whatever you call it')
+    for (const [typed, id] of [
+      ['scotch fillet', 'rib-eye'],
+      ['Ribeye', 'rib-eye'],
+      ['new york', 'strip'],
+      ['gigot', 'leg-whole'],
+    ] as const) {
+      await search.fill(typed)
+      await page.locator(`[data-library-cut=${id}]`).first().waitFor()
+    }
+    await search.fill('zebra')
     await page.getByText('Nothing here is called “zebra”').waitFor()
-    await page.getByLabel('Find a cut, part or way').fill('')
-    await page.getByRole('button', { name: 'Parts and their ways' }).click()
+    await search.fill('rib eye')
+    await page.locator('[data-library-cut=rib-eye]').press('Enter')
+    await page.getByRole('heading', { name: 'Rib-eye steaks' }).waitFor()
+    await page.getByText('Boneless rib-eye and back ribs').first().waitFor()
+    await page.getByRole('link', { name: 'Alder' }).waitFor()
+    await page.getByTestId('starts-at').getByText('$15.47/lb').waitFor()
+    await page.getByRole('link', { name: 'All cuts' }).click()
+    await page.getByRole('link', { name: 'Parts, ways, and our own' }).click()
+    await page.getByRole('button', { name: 'Steer' }).click()
     await page.locator('[data-library-part=knuckle]').getByText('out of Round').waitFor()
   })
   it('keeps a way of the farm’s own once every tissue closes; new lots can be cut so, old plans are untouched', async () => {
@@ -38,7 +52,7 @@ describe('the cut library', () => {
     await page.getByLabel('Name or lot number').fill('Teal')
     await page.getByLabel('Live weight, if weighed').fill('108 lb')
     await page.getByRole('button', { name: 'Hang the lot' }).click()
-    await page.getByRole('heading', { name: 'How is it slaughtered?' }).waitFor()
+    await page.getByText('How is it slaughtered?').waitFor()
     await page.getByRole('link', { name: 'Block', exact: true }).click()
     await page.locator('[data-part=neck]').first().focus()
     await page.keyboard.press('Enter')

@@ -7,7 +7,9 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'rail', component: RailPlace },
     { path: '/new', name: 'new', component: () => import('./places/NewLot.vue') },
-    { path: '/cuts', name: 'cuts', component: () => import('./places/LibraryPlace.vue') },
+    { path: '/cuts', name: 'cuts', component: () => import('./places/cuts/CutsPlace.vue') },
+    { path: '/cuts/ways', name: 'ways', component: () => import('./places/cuts/WaysPlace.vue') },
+    { path: '/cuts/:species/:cut', name: 'cut', component: () => import('./places/cuts/CutPage.vue') },
     { path: '/farm', name: 'farm', component: () => import('./places/farm/FarmPlace.vue') },
     {
       path: '/lots/:id',

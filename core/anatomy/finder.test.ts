@@ -33,7 +33,11 @@ describe('finding a cut by what anyone calls it (names: common practice)', () =>
     expect(ids.some((x) => x.startsWith(id))).toBe(true)
   })
   it('gigot is a leg of lamb, part or cut', () =>
-    expect(find('gigot').slice(0, 2).map((c) => [c.species, c.id])).toEqual(
+    expect(
+      find('gigot')
+        .slice(0, 2)
+        .map((c) => [c.species, c.id]),
+    ).toEqual(
       expect.arrayContaining([
         ['lamb', 'leg'],
         ['lamb', 'leg-whole'],
@@ -51,7 +55,10 @@ describe('finding a cut by what anyone calls it (names: common practice)', () =>
     for (const species of SPECIES) {
       const { cuts, parts } = ANATOMIES[species]
       const known = new Set([...cuts, ...parts].map((x) => x.id))
-      expect(Object.keys(ALSO[species]).filter((id) => !known.has(id)), species).toEqual([])
+      expect(
+        Object.keys(ALSO[species]).filter((id) => !known.has(id)),
+        species,
+      ).toEqual([])
     }
   })
 })

@@ -41,8 +41,20 @@ export function finderOf(anatomies: readonly Anatomy[]): (text: string, prefer?:
     ...a.cuts
       .filter((c) => c.kind !== 'loss')
       .map((c) => ({ species: a.species, kind: 'cut' as const, id: c.id, names: c.names, part: null })),
-    ...a.parts.map((p) => ({ species: a.species, kind: 'part' as const, id: p.id, names: p.names, part: null })),
-    ...a.paths.map((p) => ({ species: a.species, kind: 'way' as const, id: p.id, names: p.names, part: p.part })),
+    ...a.parts.map((p) => ({
+      species: a.species,
+      kind: 'part' as const,
+      id: p.id,
+      names: p.names,
+      part: null,
+    })),
+    ...a.paths.map((p) => ({
+      species: a.species,
+      kind: 'way' as const,
+      id: p.id,
+      names: p.names,
+      part: p.part,
+    })),
   ])
   const index = new MiniSearch<{ id: number; names: string; also: string }>({
     fields: ['names', 'also'],

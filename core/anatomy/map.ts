@@ -1,4 +1,4 @@
-import { positionOf } from './axis.ts'
+import { linePositions, positionOf } from './axis.ts'
 import type { Anatomy, CrossLine, Edge, LaidMap, Level, MapShape, Point, SidesMap } from './types.ts'
 
 export interface PartShape {
@@ -90,6 +90,23 @@ export function drawHung(anatomy: Anatomy, lines: LinesAt, whole = false): Hung 
     kind: outline === map.outline ? 'sides' : 'whole',
     side: drawSide(anatomy, { ...map, outline, limb }, lines),
   }
+}
+
+const usual = new WeakMap<Anatomy, { kind: 'hung' | 'laid'; shapes: PartShape[] }>()
+/** A half carcass, or a bird, with every line where it usually lies: where a part is, whatever the plan. */
+export function drawUsual(anatomy: Anatomy): { kind: 'hung' | 'laid'; shapes: PartShape[] } {
+  const held = usual.get(anatomy)
+  if (held) return held
+  const mm = Object.fromEntries(
+    anatomy.lines.flatMap((l) => (l.kind === 'along' ? [[l.id, l.mm.usual] as const] : [])),
+  )
+  const hung = drawHung(anatomy, { at: linePositions(anatomy, () => undefined).at, mm })
+  const made =
+    hung.kind === 'laid'
+      ? { kind: 'laid' as const, shapes: hung.parts }
+      : { kind: 'hung' as const, shapes: hung.side.parts }
+  usual.set(anatomy, made)
+  return made
 }
 
 /** Catmull-Rom through a closed outline, as points. */

@@ -4,8 +4,11 @@ import InputText from 'primevue/inputtext'
 import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
+import { ANATOMIES, lookup, type Called, type Names } from '#core/anatomy'
 import { useFarm } from '../state/farm.ts'
+import { useFinder } from '../state/finder.ts'
 import { useLot } from '../state/lot.ts'
+import { useWords } from '../state/words.ts'
 
 interface Found {
   id: string
@@ -16,55 +19,49 @@ interface Found {
 
 const emit = defineEmits<{ close: [] }>()
 const store = useFarm()
+const words = useWords()
 const { flow, part } = useLot()
 const router = useRouter()
 const text = ref('')
 const chosen = ref(0)
 watchDebounced(text, (now) => void store.search(now, []), { debounce: 200 })
 
-const everything = computed<(Found & { words: string })[]>(() => {
-  const a = flow.value?.anatomy
-  const both = (names: { american: string; commonwealth: string }) =>
-    `${names.american} ${names.commonwealth}`
-  const shown = (names: { american: string; commonwealth: string }) => {
-    const own = names[store.farm?.nameSet ?? 'american']
-    const other = names[store.farm?.nameSet === 'commonwealth' ? 'american' : 'commonwealth']
-    return own === other ? own : `${own} (${other})`
+const find = useFinder()
+const MOST = 9
+const KIND_WORDS = { cut: 'cut', part: 'part', way: 'way to cut' } as const
+const own = computed(() => flow.value?.anatomy ?? null)
+const name = (n: Names) => {
+  const also = words.name(n) === n.american ? n.commonwealth : n.american
+  return also === words.name(n) ? also : `${words.name(n)} (${also})`
+}
+/** Parts and ways of this animal are gone to on its Block; a cut has a page of its own. */
+function leadsTo(c: Called): Found | null {
+  const here = own.value?.species === c.species
+  if (c.kind !== 'cut' && !here) return null
+  const anatomy = here ? own.value! : ANATOMIES[c.species]
+  const part = c.kind === 'way' ? c.part! : c.id
+  const known = c.kind === 'cut' ? lookup(anatomy).cut(c.id) : lookup(anatomy).part(part)
+  if (!known) return null
+  const of = here ? '' : `, ${words.name(anatomy.names).toLowerCase()}`
+  return {
+    id: `${c.species} ${c.id}`,
+    name: name(c.names),
+    kind:
+      c.kind === 'way' ? `way to cut the ${words.name(known.names).toLowerCase()}` : KIND_WORDS[c.kind] + of,
+    to:
+      c.kind === 'cut'
+        ? { name: 'cut', params: { species: c.species, cut: c.id } }
+        : { name: 'block', query: { part } },
   }
-  return [
-    ...[...store.cards.values()].map((l) => ({
-      id: l.id,
-      name: l.tag,
-      kind: 'lot',
-      to: { name: 'hang', params: { id: l.id } },
-      words: l.tag,
-    })),
-    ...(a?.parts ?? []).map((p) => ({
-      id: p.id,
-      name: shown(p.names),
-      kind: 'part',
-      to: { name: 'block', query: { part: p.id } },
-      words: both(p.names),
-    })),
-    ...(a?.paths ?? []).map((p) => ({
-      id: p.id,
-      name: shown(p.names),
-      kind: `way to cut the ${p.part}`,
-      to: { name: 'block', query: { part: p.part } },
-      words: both(p.names),
-    })),
-    ...(a?.cuts ?? []).map((c) => ({
-      id: c.id,
-      name: shown(c.names),
-      kind: 'cut',
-      to: { name: 'pack', query: { cut: c.id } },
-      words: both(c.names),
-    })),
-  ]
-})
-const found = computed(() => {
+}
+const found = computed<Found[]>(() => {
   const wanted = text.value.trim().toLowerCase()
-  return wanted ? everything.value.filter((x) => x.words.toLowerCase().includes(wanted)).slice(0, 9) : []
+  if (!wanted) return []
+  const lots = [...store.cards.values()]
+    .filter((l) => l.tag.toLowerCase().includes(wanted))
+    .map((l): Found => ({ id: l.id, name: l.tag, kind: 'lot', to: { name: 'hang', params: { id: l.id } } }))
+  const called = find(text.value, own.value?.species).flatMap((c) => leadsTo(c) ?? [])
+  return [...lots, ...called].slice(0, MOST)
 })
 
 function go(item: Found | undefined) {
@@ -91,7 +88,6 @@ function go(item: Found | undefined) {
       autofocus
       fluid
       aria-label="Find a lot, part or cut"
-      placeholder="A lot, a part or a cut, by either name"
       @input="chosen = 0"
       @keydown.down.prevent="chosen = Math.min(chosen + 1, found.length - 1)"
       @keydown.up.prevent="chosen = Math.max(chosen - 1, 0)"

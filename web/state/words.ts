@@ -60,6 +60,10 @@ export function useWords() {
     unit,
     currency,
     says,
+    /** What minced meat is called. */
+    get minced() {
+      return tongue.value.nameSet === 'american' ? 'ground meat' : 'mince'
+    },
     name: (names: Parameters<Says['name']>[0]) => says.value.name(names),
     mass: (kg: Kg) => says.value.mass(kg),
     known: (kg: Kg, range: Parameters<Says['known']>[1]) => says.value.known(kg, range),

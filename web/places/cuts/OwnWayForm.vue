@@ -20,10 +20,10 @@ import {
   type WayLine,
 } from '#core/anatomy'
 import { ownAdditionsSchema, type OwnAdditions } from '#core/records'
-import FieldIssues from '../pieces/FieldIssues.vue'
-import { ask, fieldIssue, issuesOf, type FieldIssue } from '../state/api.ts'
-import { useWords } from '../state/words.ts'
-import { DESTINATIONS } from '../theme/destinations.ts'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { ask, fieldIssue, issuesOf, type FieldIssue } from '../../state/api.ts'
+import { useWords } from '../../state/words.ts'
+import { DESTINATIONS } from '../../theme/destinations.ts'
 
 /** A farm's own way to open a part, with a new cut where it needs one. Checked before it is kept; old plans stay as they are. */
 const {

@@ -1,0 +1,25 @@
+import { computed, ref, watch, type Ref } from 'vue'
+import type { OwnVersion } from '#contracts'
+import { ANATOMIES, extendAnatomy, type Species } from '#core/anatomy'
+import type { OwnAdditions } from '#core/records'
+import { ask } from '../../state/api.ts'
+
+/** A species with the farm's own parts and ways, as they were kept last. */
+export function useOwn(species: Ref<Species>) {
+  const versions = ref<OwnVersion[]>([])
+  const failed = ref(false)
+  const own = computed<OwnAdditions>(
+    () => versions.value.at(-1)?.body ?? { species: species.value, cuts: [], parts: [], paths: [] },
+  )
+  async function load() {
+    const answer = await ask<OwnVersion[]>('GET', `/own/${species.value}`)
+    failed.value = answer.kind !== 'ok'
+    versions.value = answer.kind === 'ok' ? answer.body : []
+  }
+  watch(species, load, { immediate: true })
+  const anatomy = computed(() => {
+    const out = extendAnatomy(ANATOMIES[species.value], own.value)
+    return out.ok ? out.value : ANATOMIES[species.value]
+  })
+  return { versions, failed, own, load, anatomy }
+}

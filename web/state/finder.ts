@@ -1,0 +1,5 @@
+import { ANATOMIES, finderOf, SPECIES } from '#core/anatomy'
+
+let made: ReturnType<typeof finderOf> | null = null
+/** Finds cuts, parts and ways of all animals by any name; indexed once for the page. */
+export const useFinder = () => (made ??= finderOf(SPECIES.map((s) => ANATOMIES[s])))
