@@ -22,6 +22,10 @@ const FARM: FarmChange = {
   zone: 'America/New_York',
   mince: priceOf(595, 'lb'),
   hour: 0,
+  address: 'Fallow Hill Road 3\nUpper Mere',
+  telephone: '555 0117',
+  minces: { lamb: priceOf(895, 'lb'), steer: priceOf(745, 'lb'), broiler: priceOf(650, 'lb') },
+  pack: { value: 1, unit: 'lb' },
 }
 /** The device that the demo was entered on. */
 const DEVICE = '01a20000-0000-7000-8000-00000000fa11'
@@ -133,7 +137,7 @@ export async function loadFallowmere(address: string): Promise<void> {
   const juniper = await hang(post, 'Juniper')
   await juniper.weigh('live', 236, { source: 'tape' })
   await juniper.say(
-    cost('Weaner', 9500),
+    cost('Feeder pig', 9500),
     cost('Feed so far', 27400),
     cost('Feed to come', 9000),
     cost('Own labour', 11000),
@@ -145,7 +149,7 @@ export async function loadFallowmere(address: string): Promise<void> {
   await bramble.weigh('hot', 189)
   await bramble.say(route('inspected'), animal('commercial'))
   await bramble.say(
-    cost('Weaner', 9500),
+    cost('Feeder pig', 9500),
     cost('Feed', 44850),
     cost('Bedding and vet', 2600),
     cost('Haulage', 4000),
@@ -161,7 +165,7 @@ export async function loadFallowmere(address: string): Promise<void> {
   await clover.weigh('hanging', 173, { basis: 'aged' })
   await clover.say(route('inspected'))
   await clover.say(
-    cost('Weaner', 9000),
+    cost('Feeder pig', 9000),
     cost('Feed', 32800),
     cost('Bedding and vet', 2600),
     cost('Haulage', 4000),

@@ -48,7 +48,7 @@ describe('the cut library', () => {
     await page.getByRole('button', { name: 'Check and keep' }).click()
     await page.getByText('version 1', { exact: true }).waitFor()
     await page.goto(`${run.url}/new`)
-    await page.getByRole('button', { name: 'Lamb' }).click()
+    await page.getByRole('radio', { name: 'Lamb' }).click()
     await page.getByLabel('Name or lot number').fill('Teal')
     await page.getByLabel('Live weight, if weighed').fill('108 lb')
     await page.getByRole('button', { name: 'Hang the lot' }).click()

@@ -15,7 +15,8 @@ describe('the Block', () => {
     const change = figure(await row.locator('td').nth(3).locator('small').innerText())
     expect(change).toBeLessThan(0)
     await way('loin-roasts').click()
-    await expect.poll(take).toBeCloseTo(before + change, 0)
+    // The stair shows an estimate to what is known of it: whole pounds here.
+    await expect.poll(async () => Math.abs((await take()) - before - change)).toBeLessThanOrEqual(1)
     await saved(page)
     expect(await way('loin-roasts').getAttribute('aria-checked')).toBe('true')
   })
@@ -41,11 +42,12 @@ describe('the Block', () => {
     )
   })
 
-  it('undoes and redoes, also after a reload', async () => {
+  it('undoes and redoes, also after a reload; the part stays chosen', async () => {
     const { page } = run
     await saved(page)
     await page.reload()
-    await page.locator('[data-part=loin]').first().waitFor()
+    await page.locator('.paths h2', { hasText: 'Belly' }).waitFor()
+    await page.locator('[data-part=loin]').first().click()
     for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click()
     await expect.poll(() => way('loin-roasts').getAttribute('aria-checked')).toBe('false')
     await page.locator('body').press('Control+Shift+Z')
@@ -88,7 +90,8 @@ describe('the Block', () => {
     const hanging = figure(
       (await stage(run.page, 'hanging').innerText()).split('\n').find((l) => l.includes('lb'))!,
     )
-    expect(carcass).toBeCloseTo(hanging, 6)
+    // The stair shows an estimate to what is known of it, whole pounds here.
+    expect(Math.abs(carcass! - hanging)).toBeLessThanOrEqual(0.5)
     const products = await run.page.locator('.product li .kg').allInnerTexts()
     expect(products.map(figure).reduce((a, b) => a + b, 0)).toBeCloseTo(out[0]!, 6)
   })
@@ -96,6 +99,7 @@ describe('the Block', () => {
   it('is walked by keyboard: arrows for parts, numbers for ways, L R B for sides', async () => {
     const { page } = run
     await openLot(run, 'Juniper', 'block')
+    await page.locator('[data-part=loin]').first().click()
     const heading = page.locator('.paths h2')
     const first = await heading.innerText()
     await page.locator('body').press('ArrowRight')
@@ -124,6 +128,7 @@ describe('two windows', () => {
     const other = await run.open()
     await openLot(run, 'Juniper', 'block')
     await openLot(run, 'Juniper', 'block', other.page)
+    for (const p of [run.page, other.page]) await p.locator('[data-part=loin]').first().click()
     const theirs = (path: string) => other.page.locator(`[data-path=${path}]`)
     await way('loin-boneless-chops').click()
     await expect.poll(() => theirs('loin-boneless-chops').getAttribute('aria-checked')).toBe('true')

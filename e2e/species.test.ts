@@ -18,7 +18,7 @@ describe('a lamb', () => {
   it('is hung, left whole, and cut into a saddle; split again it says what can no longer be had', async () => {
     const { page } = run
     await page.goto(`${run.url}/new`)
-    await page.getByRole('button', { name: 'Lamb' }).click()
+    await page.getByRole('radio', { name: 'Lamb' }).click()
     await page.getByLabel('Name or lot number').fill('Sorrel')
     await page.getByLabel('Live weight, if weighed').fill('110 lb')
     await page.getByRole('button', { name: 'Hang the lot' }).click()

@@ -11,8 +11,8 @@ interface House {
 
 const BONE_IN = 'Chops, steaks and roasts with their bone: weighs most, costs least time on the knife.'
 const BONELESS = 'Everything boned: smaller, dearer packs that can all be eaten; bones aside.'
-const FREEZER = 'For one family’s freezer: roasts for four, mince and stew, nothing that needs a saw.'
-const SAUSAGE = 'Most of it ground: sausage and mince for the market, only the best cuts kept.'
+const FREEZER = 'For one family’s freezer: roasts for four, ground meat and stew, nothing that needs a saw.'
+const SAUSAGE = 'Most of it ground: sausage and ground meat for the market, only the best cuts kept.'
 const WINTER = 'Big roasts and braises for the cold months.'
 const STRICT = 'A home cutter with a knife: boned, every scrap of outside fat and silver skin off, shanks to stock.'
 

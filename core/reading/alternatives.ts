@@ -1,7 +1,7 @@
-import { lookup, type SideName } from '#core/anatomy'
+import { lookup, type Names, type SideName } from '#core/anatomy'
 import { cutUp, SidedMap, type Choices, type CutUp, type SidedEntry, type Split } from '#core/carcass'
 import { afterBench, lessWorth, worthOf, type Worth } from '#core/ledger'
-import { kg, plus, type Issue, type Kg, sumOf } from '#core/measure'
+import { kg, mm, plus, type Issue, type Kg, type Minor, type Mm, sumOf } from '#core/measure'
 import {
   allMinutes,
   choicesWith,
@@ -176,27 +176,81 @@ export const rankedBy = (by: Rank, all: readonly Alternative[]): Alternative[] =
         (a, b) => Number(!!a.refusal) - Number(!!b.refusal) || MERIT[by](b.whole) - MERIT[by](a.whole),
       )
 
+/** A place a line can lie at, and what the whole plan would come to with it there, against the place in force. */
+export interface LinePlace {
+  value: string | Mm
+  label: string
+  /** Where that is, as a cutter says it. */
+  says: string
+  inForce: boolean
+  kg: Kg
+  money: Minor
+  /** Parts that would weigh more or less, the most changed first. */
+  parts: { names: Names; by: Kg }[]
+}
+
+/** So many steps of a long line either way are worth seeing. */
+const STEPS = 2
+/** Parts named beside a place, and the least that is worth naming, kg. */
+const PARTS = { most: 3, least: 0.02 }
+
+/** The places of a line on these sides: every school of a transverse line, a little nearer and further of a long one. */
+export function linePlaces(read: Reckoning, id: string, sides: readonly Half[]): LinePlace[] {
+  const { anatomy } = read.flow
+  const { choices } = read.plan
+  const line = anatomy.lines.find((l) => l.id === id)!
+  const halves: readonly Half[] = heldBy(anatomy, read.plan, id) ? HALVES : sides
+  const now = worthAs(read, read.cutting)
+  const moved = (cutting: CutUp) =>
+    partsAt(anatomy, id)
+      .map((part) => ({
+        names: lookup(anatomy).part(part)!.names,
+        by: kg(cutting.partKg(part) - read.cutting.partKg(part)),
+      }))
+      .filter((p) => Math.abs(p.by) >= PARTS.least)
+      .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
+      .slice(0, PARTS.most)
+  const placed = (
+    value: string | Mm,
+    inForce: boolean,
+    then: Choices,
+    words: { label: string; says: string },
+  ) => {
+    const cutting = inForce ? read.cutting : cutAs(read, then)
+    const { takeHome, money } = lessWorth(worthAs(read, cutting), now)
+    return { value, ...words, inForce, kg: takeHome, money, parts: inForce ? [] : moved(cutting) }
+  }
+  const entries = <V>(value: V) => halves.map((side) => ({ id, side, value }))
+  if (line.kind === 'across')
+    return line.settings.map((s) => {
+      const inForce = halves.every((side) => (choices.lines.get(id, side) ?? line.fallback) === s.id)
+      const lines = new SidedMap([...choices.lines, ...entries(s.id)])
+      return placed(s.id, inForce, { ...choices, lines }, { label: s.label, says: s.school })
+    })
+  const { low, high, step, usual } = line.mm
+  const at = choices.mm.get(id, halves[0]!) ?? mm(usual)
+  const steps = [-STEPS, 0, STEPS].map((n) => mm(Math.min(high, Math.max(low, at + n * step))))
+  return [...new Set(steps)].map((value) => {
+    const inForce = halves.every((side) => (choices.mm.get(id, side) ?? usual) === value)
+    const then = { ...choices, mm: new SidedMap([...choices.mm, ...entries(value)]) }
+    return placed(value, inForce, then, { label: `${value} mm`, says: `${value} mm from the eye` })
+  })
+}
+
 /** What each place of the transverse lines at a part would give: take-home and money against the place in force. */
 export function lineOptions(read: Reckoning, part: string, sides: readonly SideName[]) {
   const { anatomy } = read.flow
-  const asked = sides.filter((s) => s !== 'animal')
+  const asked = sides.filter((s): s is Half => s !== 'animal')
   if (asked.length === 0) return []
-  const { choices } = read.plan
-  const now = worthAs(read, read.cutting)
   return anatomy.lines.flatMap((line) => {
     if (line.kind !== 'across' || line.settings.length < 2 || !partsAt(anatomy, line.id).includes(part))
       return []
     const halves: readonly Half[] = heldBy(anatomy, read.plan, line.id) ? HALVES : asked
-    const settings = line.settings.map((s) => {
-      const taken = new SidedMap([
-        ...choices.lines,
-        ...halves.map((side) => ({ id: line.id, side, value: s.id })),
-      ])
-      const then = worthAs(read, cutAs(read, { ...choices, lines: taken }))
-      const inForce = halves.every((side) => (choices.lines.get(line.id, side) ?? line.fallback) === s.id)
-      const { takeHome, money } = lessWorth(then, now)
-      return { ...s, inForce, kg: takeHome, money }
-    })
+    const settings = linePlaces(read, line.id, asked).map((p) => ({
+      ...p,
+      id: String(p.value),
+      school: p.says,
+    }))
     return [{ line, sides: halves, settings }]
   })
 }

@@ -33,13 +33,14 @@ export {
   alternativesFor,
   cutAs,
   lineOptions,
+  linePlaces,
   outputsOf,
   rankedBy,
   RANKS,
   rearOptions,
   worthAs,
 } from './alternatives.ts'
-export type { Alternative, Output, Rank, RearOption } from './alternatives.ts'
+export type { Alternative, LinePlace, Output, Rank, RearOption } from './alternatives.ts'
 export { moveUp, weighedOnly } from './moveUp.ts'
 export type { MoveUp } from './moveUp.ts'
 export { replan } from './replan.ts'

@@ -5,6 +5,7 @@ const emit = defineEmits<{ close: [] }>()
 const KEYS: [string, string][] = [
   ['[  ]   or   ,  .', 'previous and next station'],
   ['← → ↑ ↓', 'walk the parts of the carcass (on the Block)'],
+  ['Page ↑  Page ↓', 'from one break line to the next; Enter opens its places, arrows move it'],
   ['1 – 9', 'take that way of cutting the part'],
   ['L  R  B', 'left, right or both sides'],
   ['P', 'portions: thickness, count, pack'],

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
+import { vRoving } from '../pieces/roving.ts'
 import { FLOOR_STATIONS, stationOf, STATIONS } from '../stations/registry.ts'
 import { useFarm } from '../state/farm.ts'
 
@@ -12,7 +13,7 @@ const here = computed(() => stationOf(route.name))
 </script>
 
 <template>
-  <nav class="stations" aria-label="Stations">
+  <nav v-roving class="stations" aria-label="Stations">
     <RouterLink
       v-for="s in stations"
       :key="s.id"

@@ -43,6 +43,7 @@ const lost = (i: number) => {
       :key="s.id"
       :to="{ name: s.station }"
       class="step"
+      tabindex="-1"
       :class="{ here: route.name === s.station, weighed: s.figure?.weighed, none: !s.figure }"
       :aria-label="`${s.word}: ${spoken(s)}`"
       :data-stage="s.id"

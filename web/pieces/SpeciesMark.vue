@@ -2,7 +2,7 @@
 import type { Species } from '#core/anatomy'
 
 /** The animal a lot is of, in our own outline. */
-const { of } = defineProps<{ of: Species }>()
+const { of, height = 20 } = defineProps<{ of: Species; height?: number }>()
 const OUTLINES: Record<Species, string> = {
   hog: 'M5 12c2-4 6-6 11-6 6-2 13-2 18 0 1-2 3-3 5-3l-.6 4c2 1.200 3.300 2.600 4 4.300l2.600.7c.7 1.600.6 3-.2 4l-4 1c-1.500 2-3.300 3-5 3.400L35 26h-3l-.8-5c-4 .8-9 .8-13 0L17 26h-3l-1.400-6C8 18.500 5.500 16 5 12Zm-.5 0c-1.500-.4-2.500-1.600-2.300-3 .1-1 .9-1.500 1.600-1.200.7.4.5 1.300-.2 1.300',
   lamb: 'M8 13c-1-3 1-5 3.500-5 .5-2 3-3 5-2 1.500-1.800 4.500-1.800 6 0 1.800-1.200 4.600-.8 5.600 1 1.800-1 4.200-.4 5 1.200l2-2.800c1.200-1 3-1 4 0l3.600 3.400c.8.8.6 2-.4 2.600l-4 1.200c-.4 3-1.600 5-3.600 6L34 26h-2.600l-.6-6c-4 1-10 1-14.400 0L15.800 26h-2.600l-.6-6.600C9.600 18.600 8.200 16 8 13Zm-.4.600C6 14 5 15.600 5.400 17.200l1.800-.6Z',
@@ -14,15 +14,18 @@ const OUTLINES: Record<Species, string> = {
 </script>
 
 <template>
-  <svg viewBox="0 0 48 28" aria-hidden="true" class="mark">
+  <svg
+    viewBox="0 0 48 28"
+    aria-hidden="true"
+    class="mark"
+    :style="{ width: `${height * 1.714}px`, height: `${height}px` }"
+  >
     <path :d="OUTLINES[of]" fill="currentColor" />
   </svg>
 </template>
 
 <style scoped>
 .mark {
-  width: 34px;
-  height: 20px;
   display: block;
 }
 </style>

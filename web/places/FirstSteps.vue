@@ -3,54 +3,77 @@ import { useFarm } from '../state/farm.ts'
 import FarmForm from './farm/FarmForm.vue'
 import LotForm from './LotForm.vue'
 
+/** A farm with nothing on its rail: one thing to do at a time, and the three things to know beside it. */
 const store = useFarm()
+const KNOW = [
+  ['One weight is enough', 'Live, hot or hanging: the others are estimated forward and back, with a range.'],
+  ['Say it before the saw does', 'Every way to cut a part shows what it changes before it is taken.'],
+  [
+    'Cover',
+    'How much of what the animal cost the cuts pay back. It stands at the top from the first cost on.',
+  ],
+] as const
 </script>
 
 <template>
-  <section class="steps">
-    <ol>
-      <li :class="{ done: store.farm }">
-        <h2>1. Name the farm</h2>
-        <p class="muted">Units, money and the names of cuts: all of it can be changed later.</p>
-        <FarmForm v-if="!store.farm" action="Open the farm" />
-        <p v-else class="good">
+  <section class="first">
+    <div class="do">
+      <template v-if="!store.farm">
+        <h2>Whose rail is this?</h2>
+        <p class="muted">Units, money and the names of cuts can all be changed later.</p>
+        <FarmForm action="Open the farm" />
+      </template>
+      <template v-else>
+        <p class="good">
           <i class="pi pi-check" aria-hidden="true" /> {{ store.farm.name }}, {{ store.farm.massUnit }},
           {{ store.farm.currency }}
         </p>
-      </li>
-      <li>
-        <h2>2. Hang the first lot</h2>
-        <p class="muted">One animal, or several that are weighed and cut together.</p>
-        <LotForm v-if="store.farm" />
-      </li>
-      <li>
-        <h2>3. See its Cover</h2>
-        <p class="muted">
-          Enter one weight and one cost: Ekko estimates every cut, and shows how much of the cost the cuts pay
-          back.
-        </p>
-      </li>
-    </ol>
+        <h2>What hangs first?</h2>
+        <LotForm />
+      </template>
+    </div>
+    <aside class="know" aria-label="Three things to know">
+      <dl>
+        <template v-for="[what, says] in KNOW" :key="what">
+          <dt>{{ what }}</dt>
+          <dd>{{ says }}</dd>
+        </template>
+      </dl>
+      <p class="muted">
+        To look round a full rail first, stop Ekko and run <code>npm run demo</code>: that farm is kept apart
+        from yours.
+      </p>
+    </aside>
   </section>
 </template>
 
 <style scoped>
-ol {
-  list-style: none;
-  padding: 0;
-  margin: 0;
+.first {
   display: grid;
-  gap: 1.25rem;
-  grid-template-columns: repeat(auto-fit, minmax(250px, 1fr));
+  grid-template-columns: minmax(0, 1.5fr) minmax(240px, 1fr);
+  gap: 3rem;
+  padding-top: 1rem;
 }
-li {
-  border-top: 3px solid var(--ink);
-  padding-top: 0.6rem;
+.do {
   display: grid;
   gap: 0.6rem;
   align-content: start;
+  max-width: 44rem;
 }
-li.done {
-  border-top-color: var(--covered);
+.know {
+  border-left: 3px solid var(--ink);
+  padding-left: 1.2rem;
+}
+dt {
+  font: 700 1.05rem var(--head);
+}
+dd {
+  margin: 0 0 1rem;
+}
+@media (max-width: 760px) {
+  .first {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 1.2rem;
+  }
 }
 </style>

@@ -1,29 +1,31 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import SelectButton from 'primevue/selectbutton'
 import { v7 as uuid } from 'uuid'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Species } from '#core/anatomy'
+import { ANATOMIES, type Species } from '#core/anatomy'
 import { parseMass, sayIssue } from '#core/measure'
 import FieldIssues from '../pieces/FieldIssues.vue'
+import { vRoving } from '../pieces/roving.ts'
 import SpeciesMark from '../pieces/SpeciesMark.vue'
-import type { FieldIssue } from '../state/api.ts'
+import { fieldIssue, type FieldIssue } from '../state/api.ts'
 import { useFarm } from '../state/farm.ts'
 import { useLots } from '../state/lots.ts'
 import { useWords } from '../state/words.ts'
 
+/** The animals a farm may hang on one ground line, to one scale; one is pressed, the rest has an answer already. */
 const store = useFarm()
 const router = useRouter()
 const { unit } = useWords()
-const KINDS: Record<Species, { one: string; many: string; example: string }> = {
-  hog: { one: 'Hog', many: 'hogs', example: '260 lb, 118 kg…' },
-  lamb: { one: 'Lamb', many: 'lambs', example: '110 lb, 50 kg…' },
-  steer: { one: 'Steer', many: 'steers', example: '1,150 lb, 520 kg…' },
-  broiler: { one: 'Birds', many: 'birds', example: '140 lb, 64 kg…' },
+/** Height at the withers, or of a bird as it stands, beside the tallest (common practice). */
+const KINDS: Record<Species, { one: string; many: string; tall: number; usual: number }> = {
+  steer: { one: 'Steer', many: 'steers', tall: 1, usual: 1 },
+  hog: { one: 'Hog', many: 'hogs', tall: 0.62, usual: 1 },
+  lamb: { one: 'Lamb', many: 'lambs', tall: 0.48, usual: 1 },
+  broiler: { one: 'Birds', many: 'birds', tall: 0.26, usual: 40 },
 }
-const kinds = (Object.keys(KINDS) as Species[]).map((v) => ({ v, w: KINDS[v].one }))
+const TALLEST = 118
 const form = reactive<{ species: Species; tag: string; count: string; live: string }>({
   species: 'hog',
   tag: '',
@@ -31,10 +33,28 @@ const form = reactive<{ species: Species; tag: string; count: string; live: stri
   live: '',
 })
 const kind = computed(() => KINDS[form.species])
+/** A name that is free: what kind, and how many came before. Typed in, so that it can be typed over. */
+const free = computed(() => {
+  const names = new Set([...store.cards.values()].map((c) => c.tag.toLowerCase()))
+  const stem = form.species === 'broiler' ? 'Flock' : kind.value.one
+  for (let n = 1; ; n++) if (!names.has(`${stem} ${n}`.toLowerCase())) return `${stem} ${n}`
+})
+const isOwn = ref(false)
+watch(
+  free,
+  (name) => {
+    if (!isOwn.value) form.tag = name
+  },
+  { immediate: true },
+)
+watch(
+  () => form.species,
+  (s) => (form.count = String(KINDS[s].usual)),
+)
 const issues = ref<FieldIssue[]>([])
 const id = uuid()
 const at = (field: string) => issues.value.filter((i) => i.field === field)
-const issue = (field: string, detail: string): FieldIssue => ({ field, detail, confirmable: false })
+const more = (by: number) => (form.count = String(Math.max(1, (Number(form.count) || 1) + by)))
 
 async function hang() {
   const count = Number(form.count)
@@ -42,11 +62,11 @@ async function hang() {
   issues.value = [
     ...(form.tag.trim()
       ? []
-      : [issue('tag', 'The lot has no name or number yet. Type what stands on its ear tag.')]),
+      : [fieldIssue('tag', 'The lot has no name or number yet. Type what stands on its ear tag.')]),
     ...(Number.isInteger(count) && count >= 1 && count <= 2000
       ? []
-      : [issue('count', `“${form.count}” is not a number of animals from 1 to 2000.`)]),
-    ...(live && !live.ok ? live.issues.map((i) => issue('live', sayIssue(i))) : []),
+      : [fieldIssue('count', `“${form.count}” is not a number of animals from 1 to 2000.`)]),
+    ...(live && !live.ok ? live.issues.map((i) => fieldIssue('live', sayIssue(i))) : []),
   ]
   if (issues.value.length > 0) return
   const refusals = await store.hangLot({ id, tag: form.tag, species: form.species, count })
@@ -70,32 +90,51 @@ async function hang() {
 
 <template>
   <form class="stack" novalidate @submit.prevent="hang">
-    <SelectButton
-      v-model="form.species"
-      :options="kinds"
-      option-value="v"
-      option-label="w"
-      :allow-empty="false"
-      aria-label="What kind of animal"
-    >
-      <template #option="{ option }"
-        ><span class="kind"><SpeciesMark :of="option.v" />{{ option.w }}</span></template
+    <div v-roving class="ground" role="radiogroup" aria-label="What kind of animal">
+      <button
+        v-for="(k, species) in KINDS"
+        :key="species"
+        type="button"
+        role="radio"
+        class="animal"
+        :class="{ chosen: form.species === species }"
+        :aria-checked="form.species === species"
+        @click="form.species = species"
+        @focus="form.species = species"
       >
-    </SelectButton>
-    <div class="field">
-      <label for="lot-tag">Name or lot number</label>
-      <InputText id="lot-tag" v-model="form.tag" :invalid="at('tag').length > 0" autocomplete="off" />
-      <FieldIssues :issues="at('tag')" />
+        <span class="stand"><SpeciesMark :of="species" :height="k.tall * TALLEST" /></span>
+        <span class="name">{{ k.one }}</span>
+      </button>
     </div>
-    <div class="pair">
+    <p class="muted">
+      A whole {{ ANATOMIES[form.species].names.american.toLowerCase() }} hangs; the others are drawn to the
+      same scale.
+    </p>
+    <div class="trio">
+      <div class="field">
+        <label for="lot-tag">Name or lot number</label>
+        <InputText
+          id="lot-tag"
+          v-model="form.tag"
+          :invalid="at('tag').length > 0"
+          autocomplete="off"
+          @input="isOwn = true"
+          @focus="($event.target as HTMLInputElement).select()"
+        />
+        <FieldIssues :issues="at('tag')" />
+      </div>
       <div class="field">
         <label for="lot-count">How many {{ kind.many }}</label>
-        <InputText
-          id="lot-count"
-          v-model="form.count"
-          inputmode="numeric"
-          :invalid="at('count').length > 0"
-        />
+        <span class="stepper">
+          <button type="button" :aria-label="`One of the ${kind.many} fewer`" @click="more(-1)">−</button>
+          <InputText
+            id="lot-count"
+            v-model="form.count"
+            inputmode="numeric"
+            :invalid="at('count').length > 0"
+          />
+          <button type="button" :aria-label="`One of the ${kind.many} more`" @click="more(1)">+</button>
+        </span>
         <FieldIssues :issues="at('count')" />
       </div>
       <div class="field">
@@ -103,31 +142,81 @@ async function hang() {
         <InputText
           id="lot-live"
           v-model="form.live"
-          :placeholder="kind.example"
           :invalid="at('live').length > 0"
           autocomplete="off"
+          aria-describedby="lot-live-how"
         />
+        <small id="lot-live-how" class="muted"
+          >in {{ unit }}{{ Number(form.count) > 1 ? ', all together' : '' }}; a tape or a guess comes on the
+          next page</small
+        >
       </div>
     </div>
-    <small class="muted"
-      >Several animals: the weight of all of them together. A tape or a guess can be entered on the next
-      page.</small
-    >
     <FieldIssues :issues="issues.filter((i) => !['tag', 'count'].includes(i.field))" />
     <div><Button type="submit" label="Hang the lot" /></div>
   </form>
 </template>
 
 <style scoped>
-.kind {
-  display: inline-flex;
-  align-items: center;
+.ground {
+  display: flex;
+  align-items: flex-end;
   gap: 0.4rem;
+  border-bottom: 3px solid var(--ink);
+  overflow-x: auto;
+  padding: 4px 4px 0;
 }
-.pair {
+.animal {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  justify-items: center;
+  align-content: end;
+  gap: 0.2rem;
+  border: 0;
+  background: none;
+  color: #8c7d68;
+  font: 600 1rem var(--body);
+  padding: 0.3rem 0.7rem 0.4rem;
+  cursor: pointer;
+  min-width: 76px;
+}
+.animal:hover {
+  color: var(--ink);
+}
+.stand {
+  display: grid;
+  align-items: end;
+}
+.chosen {
+  color: var(--ink);
+  background: #eaddc6;
+  box-shadow: inset 0 -4px 0 var(--accent);
+}
+.name {
+  color: var(--ink);
+}
+.trio {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
   gap: 0.75rem;
   align-items: start;
+}
+.trio :deep(input) {
+  width: 100%;
+}
+.stepper {
+  display: flex;
+}
+.stepper button {
+  width: 44px;
+  flex: none;
+  font: 700 1.3rem var(--head);
+  color: var(--ink);
+  background: var(--sheet);
+  border: 1px solid var(--ink);
+  cursor: pointer;
+}
+.stepper :deep(input) {
+  text-align: center;
+  min-width: 3.5rem;
 }
 </style>

@@ -10,7 +10,7 @@ import LotForm from './LotForm.vue'
 
 <style scoped>
 .narrow {
-  max-width: 34rem;
+  max-width: 46rem;
   margin: 0 auto;
   padding: 1.5rem;
 }

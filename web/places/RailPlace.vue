@@ -76,7 +76,7 @@ const listed = computed(() => {
       <div v-if="hung.length === 0" class="hooks">
         <div class="group bundle">
           <div class="hook" />
-          <p class="empty">An empty hook.<br />Hang the first animal below.</p>
+          <p class="empty">An empty hook.</p>
         </div>
       </div>
       <div v-else-if="!bundled" class="hooks">

@@ -2,14 +2,17 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { nextTick, reactive, ref, watch } from 'vue'
+import Textarea from 'primevue/textarea'
+import { computed, nextTick, reactive, ref, watch } from 'vue'
 import type { KeptFarm } from '#contracts'
+import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
 import {
   currencyDigits,
   formatMoney,
   formatPrice,
   minor,
   minorOf,
+  parseMass,
   parseMoney,
   priceIn,
   priceOf,
@@ -19,9 +22,12 @@ import {
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
+import type { Draft } from './FarmPreview.vue'
 
-defineProps<{ action: string }>()
-const emit = defineEmits<{ saved: [] }>()
+/** `full` asks all there is to say of a farm; without it only what the first lot needs. */
+const { full } = defineProps<{ action: string; full?: boolean }>()
+const emit = defineEmits<{ saved: []; typed: [draft: Draft] }>()
+const SHOWN = ['name', 'mince', 'hour', 'pack', 'address', 'telephone']
 const store = useFarm()
 let held = store.farm
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
@@ -32,7 +38,16 @@ const filled = (f: KeptFarm | null) => ({
   massUnit: f?.massUnit ?? ('lb' as MassUnit),
   currency: f?.currency ?? 'USD',
   nameSet: f?.nameSet ?? ('american' as const),
+  address: f?.address ?? '',
+  telephone: f?.telephone ?? '',
   mince: f ? shown(minorOf(priceIn(f.mince, f.massUnit)), f.currency) : '7.50',
+  minces: Object.fromEntries(
+    SPECIES.map((s) => {
+      const price = f?.minces?.[s]
+      return [s, price ? shown(minorOf(priceIn(price, f!.massUnit)), f!.currency) : '']
+    }),
+  ) as Record<Species, string>,
+  pack: f?.pack ? `${f.pack.value} ${f.pack.unit}` : '',
   hour: f ? shown(f.hour, f.currency) : '0.00',
 })
 const form = reactive(filled(held))
@@ -50,8 +65,15 @@ watch(
     if (isFilling) return
     const typed = parseMoney(form.mince, form.currency)
     if (typed.ok) form.mince = shown(minorOf(priceIn(priceOf(typed.value, before), unit)), form.currency)
+    for (const s of SPECIES) {
+      const own = parseMoney(form.minces[s], form.currency)
+      if (own.ok) form.minces[s] = shown(minorOf(priceIn(priceOf(own.value, before), unit)), form.currency)
+    }
   },
 )
+watch(form, () => emit('typed', { ...form }), { immediate: true })
+const minced = computed(() => (form.nameSet === 'american' ? 'ground meat' : 'mince'))
+const nameOf = (s: Species) => ANATOMIES[s].names[form.nameSet]
 const issues = ref<FieldIssue[]>([])
 const CURRENCIES = ['USD', 'CAD', 'GBP', 'EUR', 'AUD', 'NZD'].map((id) => ({
   id,
@@ -76,12 +98,22 @@ const said = (f: KeptFarm) =>
 async function save() {
   const mince = parseMoney(form.mince, form.currency, 'mince')
   const hour = parseMoney(form.hour.trim() || '0', form.currency, 'hour')
+  const minces = SPECIES.flatMap((s) =>
+    form.minces[s].trim() === ''
+      ? []
+      : [[s, parseMoney(form.minces[s], form.currency, `minces-${s}`)] as const],
+  )
+  const pack = form.pack.trim() === '' ? null : parseMass(form.pack, form.massUnit, 'pack')
   issues.value = [
     ...(form.name.trim()
       ? []
       : [fieldIssue('name', 'The farm has no name yet. Type one; it stands on every paper.')]),
     ...(mince.ok ? [] : mince.issues.map((i) => fieldIssue('mince', sayIssue(i)))),
     ...(hour.ok ? [] : hour.issues.map((i) => fieldIssue('hour', sayIssue(i)))),
+    ...minces.flatMap(([s, out]) =>
+      out.ok ? [] : out.issues.map((i) => fieldIssue(`minces-${s}`, sayIssue(i))),
+    ),
+    ...(!pack || pack.ok ? [] : pack.issues.map((i) => fieldIssue('pack', sayIssue(i)))),
   ]
   if (!mince.ok || !hour.ok || issues.value.length > 0) return
   const base = theirs.value?.revision ?? held?.revision ?? 0
@@ -94,6 +126,14 @@ async function save() {
       zone: held?.zone ?? zone,
       mince: priceOf(mince.value, form.massUnit),
       hour: hour.value,
+      ...(form.address.trim() && { address: form.address.trim() }),
+      ...(form.telephone.trim() && { telephone: form.telephone.trim() }),
+      ...(minces.length > 0 && {
+        minces: Object.fromEntries(
+          minces.flatMap(([s, out]) => (out.ok ? [[s, priceOf(out.value, form.massUnit)]] : [])),
+        ),
+      }),
+      ...(pack?.ok && { pack: pack.value }),
     },
     base,
   )
@@ -121,6 +161,18 @@ function takeTheirs() {
         autocomplete="organization"
       />
       <FieldIssues :issues="at('name')" />
+    </div>
+    <div v-if="full" class="pair">
+      <div class="field">
+        <label for="farm-address">Address, as it stands on papers</label>
+        <Textarea id="farm-address" v-model="form.address" rows="2" auto-resize />
+        <FieldIssues :issues="at('address')" />
+      </div>
+      <div class="field">
+        <label for="farm-telephone">Telephone</label>
+        <InputText id="farm-telephone" v-model="form.telephone" autocomplete="tel" />
+        <FieldIssues :issues="at('telephone')" />
+      </div>
     </div>
     <div class="pair">
       <div class="field">
@@ -162,7 +214,7 @@ function takeTheirs() {
       />
     </div>
     <div class="field">
-      <label for="farm-mince">Your usual price of mince, per {{ form.massUnit }}</label>
+      <label for="farm-mince">Your usual price of {{ minced }}, per {{ form.massUnit }}</label>
       <InputText
         id="farm-mince"
         v-model="form.mince"
@@ -175,7 +227,33 @@ function takeTheirs() {
       >
       <FieldIssues :issues="at('mince')" />
     </div>
-    <div class="field">
+    <template v-if="full">
+      <fieldset class="each">
+        <legend>Where an animal’s {{ minced }} costs something else</legend>
+        <div v-for="s in SPECIES" :key="s" class="field">
+          <label :for="`farm-mince-${s}`">{{ nameOf(s) }}</label>
+          <InputText
+            :id="`farm-mince-${s}`"
+            v-model="form.minces[s]"
+            inputmode="decimal"
+            :invalid="at(`minces-${s}`).length > 0"
+          />
+          <FieldIssues :issues="at(`minces-${s}`)" />
+        </div>
+      </fieldset>
+      <div class="field">
+        <label for="farm-pack">The pack it is filled in</label>
+        <InputText
+          id="farm-pack"
+          v-model="form.pack"
+          :invalid="at('pack').length > 0"
+          aria-describedby="farm-pack-why"
+        />
+        <small id="farm-pack-why" class="muted">1 lb or 500 g are usual; left empty it is that.</small>
+        <FieldIssues :issues="at('pack')" />
+      </div>
+    </template>
+    <div v-if="full" class="field">
       <label for="farm-hour">What an hour at the bench costs you</label>
       <InputText
         id="farm-hour"
@@ -189,7 +267,7 @@ function takeTheirs() {
       >
       <FieldIssues :issues="at('hour')" />
     </div>
-    <FieldIssues :issues="issues.filter((i) => !['name', 'mince', 'hour'].includes(i.field))" />
+    <FieldIssues :issues="issues.filter((i) => !SHOWN.some((f) => i.field.startsWith(f)))" />
     <div v-if="theirs" class="theirs" role="alert">
       <p>
         <b>Another window saved the farm meanwhile.</b> It stands as: {{ said(theirs) }}. Yours is still in
@@ -217,6 +295,23 @@ function takeTheirs() {
   padding: 0.6rem 0.75rem;
   background: var(--caution-sheet);
   border-left: 3px solid var(--caution);
+}
+.each {
+  border: 0;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(5.5rem, 1fr));
+  gap: 0.5rem;
+}
+.each legend {
+  font-weight: 600;
+  font-size: 0.92rem;
+  padding-bottom: 0.2rem;
+}
+.each :deep(input),
+.pair :deep(input) {
+  width: 100%;
 }
 .pair {
   display: grid;

@@ -6,8 +6,10 @@ import { singleKeys } from '../../state/keys.ts'
 import CopiesPane from './CopiesPane.vue'
 import DevicesPane from './DevicesPane.vue'
 import FarmForm from './FarmForm.vue'
+import FarmPreview, { type Draft } from './FarmPreview.vue'
 
 const saved = ref(false)
+const draft = ref<Draft | null>(null)
 const keys = singleKeys()
 </script>
 
@@ -15,8 +17,9 @@ const keys = singleKeys()
   <PlaceHead title="Farm" />
   <main id="main" class="farm">
     <section class="stack">
-      <div class="pane-head"><h2>Names, units, money</h2></div>
-      <FarmForm action="Save the farm" @saved="saved = true" />
+      <div class="pane-head"><h2>What others see of the farm</h2></div>
+      <FarmPreview v-if="draft" :draft="draft" />
+      <FarmForm full action="Save the farm" @saved="saved = true" @typed="draft = $event" />
       <p v-if="saved" class="good" role="status">
         <i class="pi pi-check" aria-hidden="true" /> Saved. Every page and paper uses it from now on; papers
         already issued stay as they were.
@@ -40,7 +43,7 @@ const keys = singleKeys()
 }
 .farm {
   display: grid;
-  grid-template-columns: minmax(290px, 1fr) minmax(0, 2.3fr);
+  grid-template-columns: minmax(380px, 1fr) minmax(0, 1.7fr);
   gap: 2rem;
   max-width: 1240px;
   margin: 0 auto;

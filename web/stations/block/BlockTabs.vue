@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useRoute } from 'vue-router'
+import { vRoving } from '../../pieces/roving.ts'
 
 /** The rooms of the Block: deciding, comparing plans, following the meat, and the card taken to the bench. */
 const route = useRoute()
@@ -12,7 +13,7 @@ const TABS = [
 </script>
 
 <template>
-  <nav class="tabs" aria-label="On the Block">
+  <nav v-roving class="tabs" aria-label="On the Block">
     <RouterLink
       v-for="[name, word] in TABS"
       :key="name"

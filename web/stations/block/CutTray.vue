@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useTemplateRef } from 'vue'
+import Select from 'primevue/select'
+import { TRIM_LEVELS, type TrimLevel } from '#core/anatomy'
 import { shownWeights, type CutFigure } from '#core/reading'
 import { massDigits } from '#core/measure'
 import CutOrigin from './CutOrigin.vue'
@@ -8,11 +10,19 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** All that comes off, in figures that add up as shown. */
-const { read } = useReading()
+const { read, decide } = useReading()
 const words = useWords()
 const open = ref(true)
 const origin = useTemplateRef('origin')
 const shown = computed(() => shownWeights(read.value, words.unit.value))
+const TRIM_WORDS: Record<TrimLevel, string> = {
+  generous: 'generously: fat cap on',
+  standard: 'as usual: 6 mm of fat on',
+  close: 'closely: 3 mm of fat on',
+  strict: 'strictly: all outside fat and silver skin off',
+}
+const trims = TRIM_LEVELS.map((v) => ({ v, w: TRIM_WORDS[v] }))
+const trim = (value: TrimLevel) => decide({ field: 'trim', target: 'lot', side: 'animal', value })
 const KINDS = [
   ['product', 'Products'],
   ['by-product', 'By-products'],
@@ -51,6 +61,18 @@ const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
         >
       </span>
     </button>
+    <div class="row trim">
+      <label for="trim">How closely all of it is trimmed</label>
+      <Select
+        :model-value="read.plan.choices.trim"
+        input-id="trim"
+        :options="trims"
+        option-label="w"
+        option-value="v"
+        size="small"
+        @update:model-value="trim"
+      />
+    </div>
     <div v-if="open" class="cuts">
       <div v-for="g in groups" :key="g.kind" class="group" :class="g.kind">
         <h3>{{ g.word }}</h3>
@@ -78,6 +100,10 @@ const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 </template>
 
 <style scoped>
+.trim {
+  padding: 0.3rem 0.8rem;
+  border-top: 1px solid var(--rule);
+}
 .tray {
   margin-top: 0.9rem;
 }

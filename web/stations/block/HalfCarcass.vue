@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { curveCatmullRom, line } from 'd3-shape'
 import { computed } from 'vue'
-import type { CrossLine, HungSide, LineMark } from '#core/anatomy'
+import type { CrossLine, HungSide, Line, LineMark } from '#core/anatomy'
+import { vRoving } from '../../pieces/roving.ts'
 import { useReading } from '../../state/lot.ts'
 import LineHandle from './LineHandle.vue'
 import LongHandle from './LongHandle.vue'
@@ -9,7 +10,10 @@ import PartShapes from './PartShapes.vue'
 
 /** One side of a hung carcass. Split sides turn their backs outward; unsplit, both backs meet in the middle. */
 const { side, drawing, whole } = defineProps<{ side: 'left' | 'right'; drawing: HungSide; whole: boolean }>()
-const emit = defineEmits<{ select: [part: string, side: 'left' | 'right'] }>()
+const emit = defineEmits<{
+  select: [part: string, side: 'left' | 'right']
+  ask: [event: Event, line: Line, side: 'left' | 'right']
+}>()
 const { central: read, body } = useReading()
 
 const toRight = computed(() => (side === 'left') !== whole)
@@ -80,27 +84,31 @@ const edgeOf = (m: LineMark) => (whole ? m.to + 8 : m.from - 8)
         >
       </g>
     </PartShapes>
-    <LongHandle
-      v-for="(l, i) in long"
-      :key="l.line.id"
-      :line="l.line"
-      :side="side"
-      :path="l.path"
-      :at="(side === 'left' ? 60 : 430) + i * 160"
-      :px-per-mm="drawing.pxPerMm"
-      :x="x"
-    />
-    <LineHandle
-      v-for="h in handles"
-      :key="h.line.id"
-      :line="h.line"
-      :side="side"
-      :marks="h.marks"
-      :setting="h.setting"
-      :handle-y="h.handleY"
-      :edge-of="edgeOf"
-      :x="x"
-    />
+    <g v-roving="'pages'">
+      <LongHandle
+        v-for="(l, i) in long"
+        :key="l.line.id"
+        :line="l.line"
+        :side="side"
+        :path="l.path"
+        :at="(side === 'left' ? 60 : 430) + i * 160"
+        :px-per-mm="drawing.pxPerMm"
+        :x="x"
+        @ask="emit('ask', $event, l.line, side)"
+      />
+      <LineHandle
+        v-for="h in handles"
+        :key="h.line.id"
+        :line="h.line"
+        :side="side"
+        :marks="h.marks"
+        :setting="h.setting"
+        :handle-y="h.handleY"
+        :edge-of="edgeOf"
+        :x="x"
+        @ask="emit('ask', $event, h.line, side)"
+      />
+    </g>
   </g>
 </template>
 

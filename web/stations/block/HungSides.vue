@@ -1,17 +1,19 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import SelectButton from 'primevue/selectbutton'
-import { computed } from 'vue'
-import { drawHung, TRIM_LEVELS, type SideName, type TrimLevel } from '#core/anatomy'
+import { computed, useTemplateRef } from 'vue'
+import { drawHung, type SideName } from '#core/anatomy'
 import { useReading, type Sides } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import { vRoving } from '../../pieces/roving.ts'
+import DestinationLegend from './DestinationLegend.vue'
 import HalfCarcass from './HalfCarcass.vue'
+import LinePlaces from './LinePlaces.vue'
 import PartShapes from './PartShapes.vue'
 import PatternDefs from './PatternDefs.vue'
 import WholeParts from './WholeParts.vue'
 
 /** The animal on the Block: two hung sides, a whole carcass where it was not split, or a bird on its back. */
-const { central: read, body, part, sides, decide } = useReading()
+const { central: read, body, part, sides } = useReading()
 const words = useWords()
 const hanging = computed(() => read.value.stages.find((s) => s.id === 'hanging'))
 /** Where the lines lie, as text: the drawing is made anew where one moved, and nowhere else. */
@@ -36,14 +38,7 @@ const CHOICES: { v: Sides; w: string }[] = [
   { v: 'both', w: 'Both sides' },
   { v: 'right', w: 'Right' },
 ]
-const TRIM_WORDS: Record<TrimLevel, string> = {
-  generous: 'Trim: generous, fat cap on',
-  standard: 'Trim: standard',
-  close: 'Trim: close',
-  strict: 'Trim: strict, all fat off',
-}
-const trims = TRIM_LEVELS.map((v) => ({ v, w: TRIM_WORDS[v] }))
-const trim = (value: TrimLevel) => decide({ field: 'trim', target: 'lot', side: 'animal', value })
+const places = useTemplateRef('places')
 const box = computed(() => {
   if (left.value.kind === 'laid') return '0 0 400 404'
   return body.value.anatomy.lines.some((l) => l.kind === 'along') ? '-48 0 896 928' : '-48 0 896 834'
@@ -60,18 +55,10 @@ function select(id: string, side: SideName) {
       <span class="muted"
         >{{ words.mass(hanging!.kg) }} hanging<template v-if="differ">; ≠ sides differ</template></span
       >
-      <Select
-        :model-value="read.plan.choices.trim"
-        :options="trims"
-        option-label="w"
-        option-value="v"
-        size="small"
-        aria-label="How closely it is trimmed"
-        @update:model-value="trim"
-      />
       <SelectButton
         v-if="left.kind !== 'laid'"
         v-model="sides"
+        v-roving
         :options="CHOICES"
         option-label="w"
         option-value="v"
@@ -92,16 +79,31 @@ function select(id: string, side: SideName) {
         v-if="left.kind === 'laid'"
         :shapes="left.parts"
         side="animal"
+        laid
         :x="(v) => v"
         @select="select($event, 'animal')"
       />
       <template v-else-if="right.kind !== 'laid'">
         <rect x="40" y="6" width="720" height="9" fill="#241d16" />
         <path v-if="left.kind === 'whole'" d="M300 14v22M500 14v22M290 36h220" class="gambrel" />
-        <HalfCarcass side="left" :drawing="left.side" :whole="left.kind === 'whole'" @select="select" />
-        <HalfCarcass side="right" :drawing="right.side" :whole="right.kind === 'whole'" @select="select" />
+        <HalfCarcass
+          side="left"
+          :drawing="left.side"
+          :whole="left.kind === 'whole'"
+          @select="select"
+          @ask="(e, l, s) => places?.open(e, l, s)"
+        />
+        <HalfCarcass
+          side="right"
+          :drawing="right.side"
+          :whole="right.kind === 'whole'"
+          @select="select"
+          @ask="(e, l, s) => places?.open(e, l, s)"
+        />
       </template>
     </svg>
+    <DestinationLegend />
+    <LinePlaces ref="places" />
     <WholeParts @select="select($event, 'animal')" />
   </section>
 </template>

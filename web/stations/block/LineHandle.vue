@@ -16,6 +16,7 @@ const { line, side, marks, setting, handleY, edgeOf, x } = defineProps<{
   edgeOf: (mark: LineMark) => number
   x: (value: number) => number
 }>()
+const emit = defineEmits<{ ask: [event: Event] }>()
 const { sides, decide, preview, body, central } = useReading()
 const plan = computed(() => central.value.plan)
 const words = useWords()
@@ -28,6 +29,8 @@ const y = computed(() => (dragging.value === null ? handleY : shown.value.y))
 const middle = computed(() => (side === 'left' ? 0 : 800))
 const inner = computed(() => (side === 'left' ? 46 : 754))
 const says = (id: string) => line.settings.find((s) => s.id === id)!
+/** A place that is no rib is said so that it stays true for every reader. */
+const LABELS: Record<string, string> = { on: 'stays on', off: 'cut off' }
 const short = computed(() => words.name(line.names).replace(/ line$/, ''))
 
 function take(index: number) {
@@ -57,10 +60,12 @@ function move(event: PointerEvent) {
   dragging.value = at
   preview.value = at === held.value ? [] : decisions(ordered.value[at]!.setting)
 }
-function drop() {
+function drop(event: Event) {
   const at = dragging.value
   dragging.value = null
   preview.value = []
+  // A press that moved nothing asks where the line could lie.
+  if (at !== null && at === held.value) emit('ask', event)
   if (at !== null && at !== held.value) decide(...decisions(ordered.value[at]!.setting))
 }
 function letGo() {
@@ -85,7 +90,8 @@ function letGo() {
       ref="handle"
       class="handle"
       role="slider"
-      tabindex="0"
+      tabindex="-1"
+      aria-haspopup="dialog"
       :aria-label="`${words.name(line.names)}, ${side} side`"
       :aria-valuemin="0"
       :aria-valuemax="ordered.length - 1"
@@ -94,6 +100,7 @@ function letGo() {
       :data-line="`${line.id}:${side}`"
       @keydown.up.prevent.stop="take(now + 1)"
       @keydown.down.prevent.stop="take(now - 1)"
+      @keydown.enter.prevent.stop="emit('ask', $event)"
       @pointerdown="grab"
       @pointermove="move"
       @pointerup="drop"
@@ -104,12 +111,13 @@ function letGo() {
         :x="middle"
         :y="y + 4"
         text-anchor="middle"
-        :class="{ long: says(shown.setting).label.length > 4 }"
-        >{{ says(shown.setting).label }}</text
+        :class="{ long: (LABELS[says(shown.setting).label] ?? says(shown.setting).label).length > 4 }"
+        >{{ LABELS[says(shown.setting).label] ?? says(shown.setting).label }}</text
       >
       <text :x="middle" :y="y + 28" text-anchor="middle" class="small">{{ short }}</text>
       <title>
-        {{ words.name(line.names) }}: {{ says(shown.setting).school }}. Drag, or arrow up and down.
+        {{ words.name(line.names) }}: {{ says(shown.setting).school }}. Press for its places; drag, or arrow
+        up and down.
       </title>
     </g>
   </g>

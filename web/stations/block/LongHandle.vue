@@ -16,6 +16,7 @@ const { line, side, path, at, pxPerMm, x } = defineProps<{
   pxPerMm: number
   x: (value: number) => number
 }>()
+const emit = defineEmits<{ ask: [event: Event] }>()
 const { central: read, sides, decide, preview } = useReading()
 const words = useWords()
 const WIDTH = 150
@@ -59,9 +60,10 @@ function move(event: PointerEvent) {
   dragged.value = to
   preview.value = to === start.value.mm ? [] : decisions(to)
 }
-function drop() {
+function drop(event: Event) {
   const [from, to] = [start.value?.mm, dragged.value]
   letGo()
+  if (from !== undefined && (to === null || to === from)) emit('ask', event)
   if (to !== null && to !== from) decide(...decisions(to))
 }
 function letGo() {
@@ -77,7 +79,8 @@ function letGo() {
       ref="handle"
       class="handle"
       role="slider"
-      tabindex="0"
+      tabindex="-1"
+      aria-haspopup="dialog"
       :aria-label="`${words.name(line.names)}, ${side} side`"
       :aria-valuemin="line.mm.low"
       :aria-valuemax="line.mm.high"
@@ -86,6 +89,7 @@ function letGo() {
       :data-line="`${line.id}:${side}`"
       @keydown.right.prevent.stop="take(mm + outward * line.mm.step)"
       @keydown.left.prevent.stop="take(mm - outward * line.mm.step)"
+      @keydown.enter.prevent.stop="emit('ask', $event)"
       @keydown.up.prevent.stop="take(mm + line.mm.step)"
       @keydown.down.prevent.stop="take(mm - line.mm.step)"
       @pointerdown="grab"
@@ -96,7 +100,7 @@ function letGo() {
       <rect :x="at" y="834" :width="WIDTH" height="92" />
       <text :x="at + WIDTH / 2" y="878" text-anchor="middle">{{ shown }} mm</text>
       <text :x="at + WIDTH / 2" y="906" text-anchor="middle" class="small">◀ {{ short }} ▶</text>
-      <title>{{ words.name(line.names) }}: {{ line.says }}. Drag, or arrow keys.</title>
+      <title>{{ words.name(line.names) }}: {{ line.says }}. Press for its places; drag, or arrow keys.</title>
     </g>
   </g>
 </template>

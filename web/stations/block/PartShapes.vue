@@ -6,18 +6,23 @@ import { fromInside, offered } from '#core/reading'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import { apart } from './labels.ts'
 
 /** Drawn parts: coloured by what they become, named by weight, pressed to decide on them. The slot lies under the names. */
-const { shapes, side, x } = defineProps<{
+const { shapes, side, x, laid } = defineProps<{
   shapes: PartShape[]
   side: SideName
   x: (value: number) => number
+  /** A bird on its back: drawn in a smaller box. */
+  laid?: boolean
 }>()
 const emit = defineEmits<{ select: [part: string] }>()
 const { central: read, body, part, sides } = useReading()
 const words = useWords()
 const SMALLEST_LABEL = 0.03
 
+/** The part in hand is one stop for the Tab key, on one of the sides that show it. */
+const stops = computed(() => side !== 'right' || sides.value === 'right')
 const closed = (points: PartShape['polygon'], at: (value: number) => number) =>
   `M${points.map(([px, py]) => `${at(px).toFixed(1)} ${py.toFixed(1)}`).join('L')}Z`
 
@@ -55,7 +60,16 @@ const drawn = computed(() => {
 })
 const labels = computed(() => {
   const seen = new Set<string>()
-  return drawn.value.filter((s) => s.labelled && !seen.has(s.id) && seen.add(s.id))
+  const all = drawn.value
+    .filter((s) => s.labelled && !seen.has(s.id) && seen.add(s.id))
+    .map((s) => ({
+      ...s,
+      words: [
+        `${s.name.split(/ \(|,| and /)[0]}${s.differs ? ' ≠' : ''}`,
+        `${s.way.destination} · ${words.mass(s.kg)}`,
+      ] as const,
+    }))
+  return apart(all, laid ? 10 : 18)
 })
 const where = side === 'animal' ? '' : `, ${side} side`
 </script>
@@ -69,7 +83,7 @@ const where = side === 'animal' ? '' : `, ${side} side`
     class="part"
     :class="{ left: s.way.leaves }"
     role="button"
-    tabindex="0"
+    :tabindex="s.chosen && stops ? 0 : -1"
     :aria-pressed="s.chosen"
     :aria-label="`${s.name}${where}, ${words.mass(s.kg)}: ${words.name(s.way.names)}`"
     :data-part="s.id"
@@ -97,8 +111,8 @@ const where = side === 'animal' ? '' : `, ${side} side`
     aria-hidden="true"
     :transform="`translate(${x(s.label[0])} ${s.label[1]})`"
   >
-    <text text-anchor="middle">{{ s.name.split(/ \(|,| and /)[0] }}{{ s.differs ? ' ≠' : '' }}</text>
-    <text text-anchor="middle" dy="1em" class="kg">{{ s.way.destination }} · {{ words.mass(s.kg) }}</text>
+    <text text-anchor="middle">{{ s.words[0] }}</text>
+    <text text-anchor="middle" dy="1em" class="kg">{{ s.words[1] }}</text>
   </g>
 </template>
 

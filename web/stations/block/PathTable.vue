@@ -7,6 +7,7 @@ import { perPlate } from '#core/ledger'
 import { PLATE } from '#core/plan'
 import { offered, type Alternative, type Rank } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
+import { vRoving } from '../../pieces/roving.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import LineChoices from './LineChoices.vue'
@@ -119,7 +120,12 @@ const spoken = (a: Pick<Alternative, 'difference'>) =>
       </template>
     </p>
     <p v-if="mixed" class="muted">The two sides are cut differently. Taking one here makes them the same.</p>
-    <table class="plain" role="radiogroup" :aria-label="`How to cut the ${words.name(partData.names)}`">
+    <table
+      v-roving
+      class="plain"
+      role="radiogroup"
+      :aria-label="`How to cut the ${words.name(partData.names)}`"
+    >
       <thead>
         <tr>
           <th colspan="2">Way</th>

@@ -74,7 +74,7 @@ const ask = (value: number | null) => decide({ field: 'lean', target: 'lot', sid
               </tr>
             </tfoot>
           </table>
-          <section v-if="canBlend" class="asked" aria-label="How lean the mince is">
+          <section v-if="canBlend" class="asked" :aria-label="`How lean the ${words.minced} is`">
             <b>Ground at</b>
             <WorthButton
               v-for="o in options"

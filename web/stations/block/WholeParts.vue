@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { lookup } from '#core/anatomy'
 import { loneParts } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
+import { vRoving } from '../../pieces/roving.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -20,7 +21,7 @@ const parts = computed(() =>
 </script>
 
 <template>
-  <div v-if="parts.length > 0" class="one" role="group" aria-label="Of the whole animal">
+  <div v-if="parts.length > 0" v-roving class="one" role="group" aria-label="Of the whole animal">
     <button
       v-for="p in parts"
       :key="p.id"

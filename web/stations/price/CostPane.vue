@@ -45,7 +45,13 @@ function add() {
   issues.value = [
     ...(fresh.label.trim()
       ? []
-      : [{ field: 'label', detail: 'Say what was paid for: weaner, feed, haulage…', confirmable: false }]),
+      : [
+          {
+            field: 'label',
+            detail: `Say what was paid for: ${words.youngPig}, feed, haulage…`,
+            confirmable: false,
+          },
+        ]),
     ...(amount.ok
       ? []
       : amount.issues.map((i) => ({
@@ -61,6 +67,12 @@ function add() {
 const leaves = computed(() => {
   const share = read.value.plan.choices.leaves ?? 0
   return share > 0 ? `; leaves ${words.percent(share)} of boned lean on the bones` : ''
+})
+/** What is usually paid for, in the farm's words: a press writes it. */
+const ideas = computed(() => {
+  const { species } = read.value.flow.anatomy
+  const young = { hog: words.youngPig, lamb: 'lamb', steer: 'calf', broiler: 'chicks' }[species]
+  return [young[0]!.toUpperCase() + young.slice(1), 'Feed', 'Haulage', 'Own labour']
 })
 /** What the minutes are spent on; what takes none is not named. */
 const bench = computed(() => {
@@ -108,24 +120,25 @@ const bench = computed(() => {
         </tr>
       </tbody>
     </table>
-    <form class="row" novalidate @submit.prevent="add">
-      <InputText
-        id="cost-label"
-        v-model="fresh.label"
-        size="small"
-        placeholder="Feed, weaner, haulage…"
-        aria-label="What was paid for"
-        style="flex: 1; min-width: 7rem"
-      />
-      <InputText
-        v-model="fresh.amount"
-        size="small"
-        placeholder="0.00"
-        inputmode="decimal"
-        aria-label="Amount paid"
-        style="width: 5.5rem; text-align: right"
-      />
+    <form class="add" novalidate @submit.prevent="add">
+      <div class="field">
+        <label for="cost-label">What was paid for</label>
+        <InputText id="cost-label" v-model="fresh.label" size="small" autocomplete="off" />
+      </div>
+      <div class="field">
+        <label for="cost-amount">Amount paid</label>
+        <InputText
+          id="cost-amount"
+          v-model="fresh.amount"
+          size="small"
+          inputmode="decimal"
+          autocomplete="off"
+        />
+      </div>
       <Button type="submit" size="small" outlined label="Add cost" />
+      <div v-if="read.plan.costs.length === 0" class="row ideas">
+        <button v-for="w in ideas" :key="w" type="button" @click="fresh.label = w">{{ w }}</button>
+      </div>
     </form>
     <FieldIssues :issues="issues" />
     <div class="pane-head">
@@ -190,6 +203,30 @@ const bench = computed(() => {
 </template>
 
 <style scoped>
+.add {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 6rem auto;
+  gap: 0.5rem;
+  align-items: end;
+}
+.add :deep(input) {
+  width: 100%;
+}
+#cost-amount {
+  text-align: right;
+}
+.ideas {
+  grid-column: 1 / -1;
+}
+.ideas button {
+  font: 600 0.9rem var(--body);
+  color: var(--accent);
+  background: var(--sheet);
+  border: 1px solid var(--rule-strong);
+  min-height: 32px;
+  padding: 0.1rem 0.6rem;
+  cursor: pointer;
+}
 .costs .input {
   width: 6rem;
 }

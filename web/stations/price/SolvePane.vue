@@ -77,8 +77,8 @@ function accept() {
     <FieldIssues :issues="issues" />
     <div v-if="found" class="found" role="status">
       <p>
-        At {{ words.money(Math.round(found.scale)) }}/{{ words.unit.value }} for mince the cuts bring
-        <b>{{ words.money(found.net) }}</b>, {{ words.money(found.net - need) }} over what is needed.
+        At {{ words.money(Math.round(found.scale)) }}/{{ words.unit.value }} for {{ words.minced }} the cuts
+        bring <b>{{ words.money(found.net) }}</b>, {{ words.money(found.net - need) }} over what is needed.
       </p>
       <Button label="Take these prices" icon="pi pi-check" @click="accept" />
     </div>
