@@ -24,7 +24,7 @@ const FARM: FarmChange = {
   hour: 0,
   address: 'Fallow Hill Road 3\nUpper Mere',
   telephone: '555 0117',
-  minces: { lamb: priceOf(895, 'lb'), steer: priceOf(745, 'lb'), broiler: priceOf(650, 'lb') },
+  minces: { lamb: priceOf(675, 'lb'), steer: priceOf(695, 'lb'), broiler: priceOf(625, 'lb') },
   pack: { value: 1, unit: 'lb' },
 }
 /** The device that the demo was entered on. */
@@ -98,6 +98,12 @@ const route = (value: 'inspected' | 'poultry-exempt'): FactBody => ({
   what: 'route',
   value,
 })
+/** Tag, day of kill and plant. */
+const killed = (mark: string, day: string): FactBody[] => [
+  { kind: 'observation', what: 'mark', value: mark },
+  { kind: 'observation', what: 'killed', value: day },
+  { kind: 'observation', what: 'plant', value: 'the plant at Mere Bridge' },
+]
 const animal = (value: string): FactBody => ({ kind: 'observation', what: 'type', value })
 const measured = (of: 'fat-depth' | 'eye-area', value: number): FactBody => ({
   kind: 'observation',
@@ -119,7 +125,7 @@ const price = (cut: string, minor: number): Decision => ({
   value: priceOf(minor, 'lb'),
 })
 
-/** Three hogs, two lambs, a steer and two flocks: on the hoof, hanging or half packed, cut in different schools. */
+/** Three hogs, two lambs, a steer and two flocks: on the hoof, hanging, half packed or packed, cut in different schools. */
 export async function loadFallowmere(address: string): Promise<void> {
   const post: Post = async (path, body) => send('POST', path, body)
   const send = async (method: string, path: string, body: unknown) => {
@@ -147,7 +153,7 @@ export async function loadFallowmere(address: string): Promise<void> {
   const bramble = await hang(post, 'Bramble')
   await bramble.weigh('live', 268, { source: 'scale' })
   await bramble.weigh('hot', 189)
-  await bramble.say(route('inspected'), animal('commercial'))
+  await bramble.say(route('inspected'), animal('commercial'), ...killed('FM 0412', '2026-11-24'))
   await bramble.say(
     cost('Feeder pig', 9500),
     cost('Feed', 44850),
@@ -163,7 +169,7 @@ export async function loadFallowmere(address: string): Promise<void> {
   await clover.weigh('live', 254, { source: 'scale' })
   await clover.weigh('hot', 178)
   await clover.weigh('hanging', 173, { basis: 'aged' })
-  await clover.say(route('inspected'))
+  await clover.say(route('inspected'), ...killed('FM 0409', '2026-11-19'))
   await clover.say(
     cost('Feeder pig', 9000),
     cost('Feed', 32800),
@@ -238,6 +244,7 @@ async function steer(post: Post) {
   const alder = await hang(post, 'Alder', 'steer')
   await alder.weigh('live', 1120, { source: 'scale' })
   await alder.weigh('hot', 668)
+  await alder.say(...killed('FM 1071', '2026-11-12'))
   await alder.say(route('inspected'), animal('grain'), measured('fat-depth', 11), measured('eye-area', 84), {
     field: 'days',
     ...lot,
@@ -295,4 +302,18 @@ async function flocks(post: Post) {
     cost('Own labour and helpers', 42000),
     cost('Ice, bags and scalder', 9000),
   )
+  const packed: [cut: string, lb: number, packs: number][] = [
+    ['breast-boneless', 39.6, 20],
+    ['tenders', 8.1, 8],
+    ['thigh', 31.9, 16],
+    ['drumstick', 24, 16],
+    ['drumette', 8.2, 8],
+    ['wing-flat', 7.3, 8],
+    ['ground', 1.5, 2],
+    ['giblets', 8.6, 9],
+    ['bird-fat', 1.4, 1],
+    ['frames', 42.6, 4],
+  ]
+  for (const [cut, lb, packs] of packed) await second.pack(cut, lb, packs)
+  await second.say(...packed.map(([of]): FactBody => ({ kind: 'tick', what: 'cut', of, side: 'animal' })))
 }

@@ -40,9 +40,10 @@ describe('the block card', () => {
   it('hands over block card and letter as PDF', async () => {
     const { page } = run
     for (const name of ['Block card', 'Letter to its buyer']) {
+      await page.getByRole('button', { name, exact: true }).click()
       const [download] = await Promise.all([
         page.waitForEvent('download'),
-        page.getByRole('button', { name, exact: true }).click(),
+        page.getByRole('dialog').getByRole('button', { name: 'Print' }).click(),
       ])
       expect(download.suggestedFilename()).toMatch(/\.pdf$/)
     }

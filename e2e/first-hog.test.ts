@@ -44,9 +44,9 @@ describe('a new farm, by keyboard only', () => {
     await keys.type('118 kg')
     await keys.press('Enter')
     await page.getByRole('heading', { name: 'Thistle' }).waitFor()
-    expect(await stage(page, 'live').getAttribute('aria-label')).toBe('Live: 260.1 lb, weighed')
+    expect(await stage(page, 'live').getAttribute('title')).toBe('Live: 260.1 lb, weighed')
     await expect
-      .poll(() => stage(page, 'hot').getAttribute('aria-label'))
+      .poll(() => stage(page, 'hot').getAttribute('title'))
       .toMatch(/estimate, likely \d+(\.\d)?–\d+(\.\d)? lb/)
     await page.getByText('no costs yet').waitFor()
 
@@ -102,8 +102,8 @@ describe('a new farm, by keyboard only', () => {
 
     const live = page.locator('[data-entry=live]')
     await live.getByRole('button', { name: 'Withdraw' }).click()
-    await live.getByRole('button', { name: 'Write down the live weight' }).click()
-    await expect.poll(() => stage(page, 'live').getAttribute('aria-label')).toMatch(/estimate, likely/)
+    await live.getByRole('button', { name: 'Write it down: live weight' }).click()
+    await expect.poll(() => stage(page, 'live').getAttribute('title')).toMatch(/estimate, likely/)
     expect(
       figure(
         await stage(page, 'live')
@@ -118,7 +118,7 @@ describe('a new farm, by keyboard only', () => {
     expect(await live.getByLabel('Live weight', { exact: true }).inputValue()).toBe('259 lb')
     await live.getByRole('button', { name: 'Keep weight' }).click()
     await live.getByText('259 lb').waitFor()
-    expect(await stage(page, 'live').getAttribute('aria-label')).toMatch(/estimate/)
+    expect(await stage(page, 'live').getAttribute('title')).toMatch(/estimate/)
   })
 
   it('hanging weight is always entered with its basis', async () => {

@@ -25,7 +25,7 @@ describe('the cut library', () => {
     await page.getByRole('heading', { name: 'Rib-eye steaks' }).waitFor()
     await page.getByText('Boneless rib-eye and back ribs').first().waitFor()
     await page.getByRole('link', { name: 'Alder' }).waitFor()
-    await page.getByTestId('starts-at').getByText('$15.47/lb').waitFor()
+    await page.getByTestId('starts-at').getByText('$18.07/lb').waitFor()
     await page.getByRole('link', { name: 'All cuts' }).click()
     await page.getByRole('link', { name: 'Parts, ways, and our own' }).click()
     await page.getByRole('button', { name: 'Steer' }).click()

@@ -23,7 +23,7 @@ describe('plans compared', () => {
     const sizes = apart.map((t) => Math.abs(figure(t)))
     expect(sizes).toEqual(sizes.toSorted((a, b) => b - a))
     expect(Math.min(...sizes)).toBeGreaterThanOrEqual(0)
-    await page.getByRole('button', { name: 'Use Roasts for winter' }).click()
+    await page.getByRole('button', { name: 'Use it: Roasts for winter' }).click()
     await expect.poll(cutLb).toBeCloseTo(shown, 0)
     await saved(page)
     await page.getByRole('button', { name: 'Undo' }).click()

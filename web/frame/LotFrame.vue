@@ -76,7 +76,7 @@ useKeys(() => ({
   </div>
   <div v-else class="frame">
     <header class="strip">
-      <RouterLink :to="{ name: 'rail' }" class="back"
+      <RouterLink :to="{ name: 'rail' }" class="back" aria-label="The rail"
         ><i class="pi pi-arrow-left" aria-hidden="true" /> <span>The rail</span></RouterLink
       >
       <OtherLots :id="lot.id" :tag="lot.tag" :count="lot.count" />
@@ -118,7 +118,7 @@ useKeys(() => ({
         text
         size="small"
         label="Hang it again"
-        :aria-label="`Hang ${lot.tag} again`"
+        :aria-label="`Hang it again: ${lot.tag}`"
         @click="lots.hangAgain(lot.id)"
       />
     </p>

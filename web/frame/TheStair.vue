@@ -45,7 +45,7 @@ const lost = (i: number) => {
       class="step"
       tabindex="-1"
       :class="{ here: route.name === s.station, weighed: s.figure?.weighed, none: !s.figure }"
-      :aria-label="`${s.word}: ${spoken(s)}`"
+      :title="`${s.word}: ${spoken(s)}`"
       :data-stage="s.id"
     >
       <span class="word"

@@ -173,7 +173,7 @@ const listed = computed(() => {
             size="small"
             outlined
             label="Hang it again"
-            :aria-label="`Hang ${l.tag} again`"
+            :aria-label="`Hang it again: ${l.tag}`"
             @click="hangAgain(l.id)"
           />
         </li>

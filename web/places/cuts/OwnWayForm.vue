@@ -241,7 +241,7 @@ const remove = (id: string) => send(withoutWay(own.value, id), 'It is taken away
           <tr>
             <th>Becomes</th>
             <th v-for="t in tissues" :key="t" class="right">{{ t }}, %</th>
-            <th />
+            <td />
           </tr>
         </thead>
         <tbody>

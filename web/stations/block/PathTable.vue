@@ -10,6 +10,7 @@ import DestinationMark from '../../pieces/DestinationMark.vue'
 import { vRoving } from '../../pieces/roving.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import FaceView from './FaceView.vue'
 import LineChoices from './LineChoices.vue'
 import OutputBar from './OutputBar.vue'
 import PortionPane from './PortionPane.vue'
@@ -217,6 +218,7 @@ const spoken = (a: Pick<Alternative, 'difference'>) =>
         </tr>
       </tbody>
     </table>
+    <FaceView />
     <LineChoices />
     <SplitPane />
     <PartWeights />

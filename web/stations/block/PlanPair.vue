@@ -102,7 +102,7 @@ const packsWord = (n: number) => `${n} ${n === 1 ? 'pack' : 'packs'}`
   <table class="plain figures">
     <thead>
       <tr>
-        <th />
+        <td />
         <th class="right">In force</th>
         <th class="right" :data-column="name">{{ name }}</th>
         <th class="right">Difference</th>

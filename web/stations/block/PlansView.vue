@@ -138,7 +138,7 @@ function download(plan: CutPlan) {
           <Button
             size="small"
             label="Use it"
-            :aria-label="`Use ${other.plan.name}`"
+            :aria-label="`Use it: ${other.plan.name}`"
             :disabled="then.decisions.length === 0"
             @click="decide(...then.decisions)"
           />

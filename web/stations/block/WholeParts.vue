@@ -28,7 +28,6 @@ const parts = computed(() =>
       type="button"
       :class="{ chosen: part === p.id, left: p.way.leaves }"
       :aria-pressed="part === p.id"
-      :aria-label="`${words.name(p.names)}, whole animal: ${words.name(p.way.names)}`"
       :title="words.name(p.way.names)"
       :data-part="p.id"
       @click="emit('select', p.id)"

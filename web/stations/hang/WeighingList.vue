@@ -19,7 +19,7 @@ const when = (at: string) => new Date(at).toLocaleString('en', { dateStyle: 'med
         <th class="right">Weight</th>
         <th>Known by</th>
         <th>Entered</th>
-        <th />
+        <td />
       </tr>
     </thead>
     <tbody>

@@ -91,11 +91,11 @@ function start(next: 'first' | 'correct' | 'again') {
 
 <template>
   <div class="plate" :class="{ weighed: held, now: open }" :data-entry="stage">
-    <h3>
+    <h2>
       <component :is="open ? 'label' : 'span'" :for="open ? `weight-${stage}` : undefined">{{
         label
       }}</component><small v-if="lot!.count > 1" class="muted">, all {{ lot!.count }} together</small>
-    </h3>
+    </h2>
     <p v-if="held" class="figure">
       <span>{{ held.shown.value }} {{ held.shown.unit }}</span>
       <small class="muted"
@@ -126,7 +126,7 @@ function start(next: 'first' | 'correct' | 'again') {
         outlined
         size="small"
         label="Write it down"
-        :aria-label="`Write down the ${label.toLowerCase()}`"
+        :aria-label="`Write it down: ${label.toLowerCase()}`"
         @click="start('first')"
       />
     </div>
@@ -223,7 +223,7 @@ function start(next: 'first' | 'correct' | 'again') {
 .now {
   border: 2px solid var(--accent);
 }
-h3 {
+h2 {
   font: 600 1rem var(--body);
 }
 .figure {
