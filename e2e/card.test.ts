@@ -70,7 +70,11 @@ describe('the block card', () => {
     const { page } = run
     await page.getByRole('link', { name: 'Trim and where it goes' }).click()
     await page.getByTestId('flow').locator('svg').waitFor()
-    await page.getByText('Live animal 268.0 lb').waitFor()
+    await page.locator('[data-block=live]').getByText('268.0 lb', { exact: true }).waitFor()
+    const leg = page.locator('[data-block="p leg"]')
+    await leg.press('Enter')
+    expect(await leg.getAttribute('aria-pressed')).toBe('true')
+    await page.getByText(/^Leg [\d.]+ lb: .*roast/).waitFor()
     await page.getByTestId('trim-total').waitFor()
     const asked = page.locator('[data-lean="0.7"]')
     await asked.click()

@@ -36,6 +36,8 @@ const views = {
   price: `/lots/${id.Bramble}/price`,
   pack: `/lots/${id.Clover}/pack`,
   cuts: '/cuts',
+  cut: '/cuts/steer/rib-eye',
+  new: '/new',
   farm: '/farm',
 }
 // The Farm's picture has a proven copy on its beam.

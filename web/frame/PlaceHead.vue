@@ -16,7 +16,8 @@ defineProps<{ title: string }>()
 .strip {
   display: flex;
   align-items: center;
-  gap: 1rem;
+  flex-wrap: wrap;
+  gap: 0.2rem 1rem;
   min-height: 40px;
   padding: 0.4rem 1.5rem;
   border-bottom: 6px solid var(--ink);

@@ -112,6 +112,7 @@ const cuts = computed(() => {
 .place {
   padding: 1rem 1.5rem 2rem;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 1rem;
   max-width: 1500px;
   margin: 0 auto;

@@ -308,13 +308,18 @@ const remove = (id: string) => send(withoutWay(own.value, id), 'It is taken away
 <style scoped>
 .pair {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 0.6rem;
 }
 label {
   display: grid;
   gap: 0.15rem;
   font-weight: 600;
+}
+.pair :deep(input),
+.pair :deep(.p-select) {
+  width: 100%;
+  min-width: 0;
 }
 .to {
   width: 9.5rem;

@@ -128,6 +128,7 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
 .place {
   padding: 1rem 1.5rem;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 0.9rem;
 }
 .kind {
@@ -137,7 +138,7 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
 }
 .two {
   display: grid;
-  grid-template-columns: minmax(0, 1.5fr) minmax(380px, 1fr);
+  grid-template-columns: minmax(0, 1.5fr) minmax(min(380px, 100%), 1fr);
   gap: 1.75rem;
   align-items: start;
 }
@@ -169,7 +170,7 @@ summary {
 }
 @media (max-width: 900px) {
   .two {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

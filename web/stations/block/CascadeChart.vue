@@ -220,7 +220,7 @@ const chain = computed(() => {
 
 <template>
   <div ref="root" class="cascade" data-testid="flow">
-    <svg :viewBox="`0 0 ${W} 302`" :width="W" height="302" role="group" aria-label="Where everything goes">
+    <svg :viewBox="`0 0 ${W} 302`" height="302" role="group" aria-label="Where everything goes">
       <PatternDefs />
       <g
         v-for="b in drawn"
@@ -229,7 +229,6 @@ const chain = computed(() => {
         :role="b.press ? 'button' : undefined"
         :tabindex="b.press ? 0 : undefined"
         :aria-pressed="b.press ? isLit(b) : undefined"
-        :aria-label="b.press ? b.said : undefined"
         :data-block="b.key"
         @click="b.press && toggle(b)"
         @keydown.enter.prevent="b.press && toggle(b)"
@@ -286,6 +285,7 @@ const chain = computed(() => {
 }
 svg {
   display: block;
+  width: 100%;
 }
 rect {
   stroke: var(--ink);

@@ -173,9 +173,17 @@ td {
   .likely {
     display: none;
   }
+  .pk {
+    display: block;
+    margin: 0;
+  }
+  .weigh {
+    min-width: 36px;
+    padding: 0;
+  }
   td,
   th {
-    padding: 0.1rem 0.25rem !important;
+    padding: 0.1rem 0.2rem !important;
   }
 }
 </style>
