@@ -56,7 +56,7 @@ describe('the rail', () => {
     await page.setViewportSize({ width: 1280, height: 800 })
     await page.goto(run.url)
     for (const word of ['On the hoof', 'Hanging', 'Being packed', 'Packed'])
-      await page.getByRole('heading', { name: word }).waitFor()
+      await page.getByRole('heading', { name: word, exact: true }).waitFor()
     await page.getByRole('link', { name: 'Go on weighing packs' }).waitFor()
     // The demo is a farm a farmer would believe: every animal pays for itself, more or less, labour counted.
     const covers = (await page.locator('.next tbody').innerText()).matchAll(/(\d+) %/g)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
+import { useMediaQuery } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -25,7 +26,9 @@ const KINDS: Record<Species, { one: string; many: string; tall: number; usual: n
   lamb: { one: 'Lamb', many: 'lambs', tall: 0.48, usual: 1 },
   broiler: { one: 'Birds', many: 'birds', tall: 0.26, usual: 40 },
 }
-const TALLEST = 118
+/** Height of the tallest, px: on a phone all of them stand in its width. */
+const isNarrow = useMediaQuery('(max-width: 560px)')
+const tallest = computed(() => (isNarrow.value ? 62 : 118))
 const form = reactive<{ species: Species; tag: string; count: string; live: string }>({
   species: 'hog',
   tag: '',
@@ -102,7 +105,7 @@ async function hang() {
         @click="form.species = species"
         @focus="form.species = species"
       >
-        <span class="stand"><SpeciesMark :of="species" :height="k.tall * TALLEST" /></span>
+        <span class="stand"><SpeciesMark :of="species" :height="k.tall * tallest" /></span>
         <span class="name">{{ k.one }}</span>
       </button>
     </div>
@@ -175,9 +178,10 @@ async function hang() {
   background: none;
   color: #8c7d68;
   font: 600 1rem var(--body);
-  padding: 0.3rem 0.7rem 0.4rem;
+  padding: 0.3rem 0.5rem 0.4rem;
   cursor: pointer;
-  min-width: 76px;
+  flex: none;
+  min-width: 64px;
 }
 .animal:hover {
   color: var(--ink);

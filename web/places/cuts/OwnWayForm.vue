@@ -342,4 +342,17 @@ label {
   gap: 0.6rem;
   align-items: center;
 }
+@media (max-width: 560px) {
+  .to {
+    width: 6.4rem;
+  }
+  .share input {
+    width: 2.6rem;
+    padding: 0.3rem 0.15rem;
+  }
+  td,
+  th {
+    padding: 0.2rem 0.1rem !important;
+  }
+}
 </style>
