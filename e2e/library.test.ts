@@ -28,6 +28,7 @@ describe('the cut library', () => {
     await page.getByTestId('starts-at').getByText('$18.07/lb').waitFor()
     await page.getByRole('link', { name: 'All cuts' }).click()
     await page.getByRole('link', { name: 'Parts, ways, and our own' }).click()
+    await page.getByRole('heading', { name: 'Parts, ways, and our own' }).waitFor()
     await page.getByRole('button', { name: 'Steer' }).click()
     await page.locator('[data-library-part=knuckle]').getByText('out of Round').waitFor()
   })

@@ -1,52 +1,17 @@
-import axeSource from 'axe-core'
 import { describe, expect, it } from 'vitest'
-import { openLot, running, visit } from './testing.ts'
+import { running } from './testing.ts'
+import { faultsOf, overflowOf, standAt, VIEWS } from './views.ts'
 
 const run = running({ demo: true })
-const VIEWS = [
-  ['Clover', 'hang'],
-  ['Clover', 'block'],
-  ['Clover', 'price'],
-  ['Clover', 'pack'],
-  ['Alder', 'block'],
-  ['Thistle', 'block'],
-  ['Flock 2', 'block'],
-  ['Flock 2', 'hang'],
-  ['Alder', 'plans'],
-  ['Clover', 'trim'],
-  ['Clover', 'card'],
-  ['', ''],
-  ['', 'new'],
-  ['', 'cuts'],
-  ['', 'cuts/steer/rib-eye'],
-  ['', 'cuts/ways'],
-  ['', 'farm'],
-] as const
-
 describe.each([
   [1280, 800],
   [390, 844],
 ])('at %i × %i', (width, height) => {
   it.each(VIEWS)('%s %s has no accessibility fault and nothing runs off the side', async (tag, view) => {
-    const { page } = run
-    await page.setViewportSize({ width, height })
-    if (tag) await openLot(run, tag, view)
-    else await visit(run, `/${view}`)
-    if (view === 'farm') await page.getByRole('group', { name: 'Kept copies' }).waitFor()
-    await expect.poll(() => page.locator('main h2, main h3, main h1, main svg').count()).toBeGreaterThan(0)
-    expect(
-      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-    ).toBeLessThanOrEqual(0)
-    const client = await page.context().newCDPSession(page)
-    if (!(await page.evaluate(() => 'axe' in window)))
-      await client.send('Runtime.evaluate', { expression: axeSource.source })
-    const { violations } = await page.evaluate(async () => {
-      const axe = (window as unknown as { axe: typeof axeSource }).axe
-      return axe.run(document, { resultTypes: ['violations'] })
-    })
-    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)).toEqual(
-      [],
-    )
+    await run.page.setViewportSize({ width, height })
+    await standAt(run, tag, view)
+    expect(await overflowOf(run.page)).toBeLessThanOrEqual(0)
+    expect(await faultsOf(run.page)).toEqual([])
   })
 })
 

@@ -2,22 +2,27 @@
 import Button from 'primevue/button'
 import Toast from 'primevue/toast'
 import { useToast } from 'primevue/usetoast'
-import { defineAsyncComponent, onMounted, watch } from 'vue'
+import { defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import AsideNote from './frame/AsideNote.vue'
 import StandingNote from './frame/StandingNote.vue'
 import { useHeadingFocus } from './frame/headingFocus.ts'
 import { barred } from './state/api.ts'
 import { useFarm } from './state/farm.ts'
+import { useKeys } from './state/keys.ts'
 import { floorPage } from './stations/registry.ts'
 
 const LetIn = defineAsyncComponent(() => import('./frame/LetIn.vue'))
+const FindDialog = defineAsyncComponent(() => import('./frame/FindDialog.vue'))
 const ConflictDialog = defineAsyncComponent(() => import('./frame/ConflictDialog.vue'))
 const store = useFarm()
 const toast = useToast()
 const here = useRoute()
 const router = useRouter()
 useHeadingFocus()
+/** The same search everywhere: a lot's own frame opens it there, with the lot's parts first. */
+const finding = ref(false)
+useKeys(() => (here.params.id ? {} : { '/': () => (finding.value = true) }))
 // What a device of the floor may not open leads to what it may.
 watch(
   () => store.isFloor && floorPage(here.name),
@@ -60,6 +65,7 @@ watch(
     </RouterView>
   </div>
   <ConflictDialog v-if="store.conflict" />
+  <FindDialog v-if="finding" @close="finding = false" />
   <Toast position="bottom-left" />
 </template>
 

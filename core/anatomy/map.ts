@@ -24,6 +24,8 @@ export interface HungSide {
   parts: PartShape[]
   ribs: { rib: number; from: Point; bend: Point; to: Point; number: Point }[]
   vertebrae: Point[]
+  /** Seams between muscles, hinted. */
+  seams: Point[][]
   marks: LineMark[]
   /** Long lines as drawn, and px per mm across them. */
   along: { line: string; path: Point[] }[]
@@ -197,6 +199,7 @@ function drawSide(anatomy: Anatomy, map: SidesMap, lines: LinesAt): HungSide {
       const y = (yOf(i) + yOf(i + 1)) / 2
       return [back(y) + 0.37 * (eye(y) - back(y)), y]
     }),
+    seams: (map.seams ?? []).map((s) => down(level(s.from), level(s.to), edge(s.edge))),
     marks: across.flatMap((line) =>
       line.settings.map((s) => {
         const y = yOf(placed(anatomy, line, s.id, lines.at))

@@ -327,6 +327,8 @@ export interface SidesMap {
   whole?: { at: number; back: number; eye: number; belly: number }[]
   limb: { at: number; left: number; right: number }[]
   wholeLimb?: { at: number; left: number; right: number }[]
+  /** Seams between muscles, hinted: drawn on the half that is seen from inside. */
+  seams?: { from: Level; to: Level; edge: Edge }[]
   /** Height of the hindmost and foremost joint of the spine, and of the ends of the ribs. */
   spine: { top: number; topLine: string; bottom: number }
   shapes: MapShape[]

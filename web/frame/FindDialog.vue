@@ -7,7 +7,7 @@ import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { ANATOMIES, lookup, type Called, type Names } from '#core/anatomy'
 import { useFarm } from '../state/farm.ts'
 import { useFinder } from '../state/finder.ts'
-import { useLot } from '../state/lot.ts'
+import { useLotHere } from '../state/lot.ts'
 import { useWords } from '../state/words.ts'
 
 interface Found {
@@ -20,7 +20,8 @@ interface Found {
 const emit = defineEmits<{ close: [] }>()
 const store = useFarm()
 const words = useWords()
-const { flow, part } = useLot()
+/** Asked on a page of the whole farm there is no lot: everything leads to its own page. */
+const here = useLotHere()
 const router = useRouter()
 const text = ref('')
 const chosen = ref(0)
@@ -29,20 +30,20 @@ watchDebounced(text, (now) => void store.search(now, []), { debounce: 200 })
 const find = useFinder()
 const MOST = 9
 const KIND_WORDS = { cut: 'cut', part: 'part', way: 'way to cut' } as const
-const own = computed(() => flow.value?.anatomy ?? null)
+const own = computed(() => here?.flow.value?.anatomy ?? null)
 const name = (n: Names) => {
   const also = words.name(n) === n.american ? n.commonwealth : n.american
   return also === words.name(n) ? also : `${words.name(n)} (${also})`
 }
 /** Parts and ways of this animal are gone to on its Block; a cut has a page of its own. */
 function leadsTo(c: Called): Found | null {
-  const here = own.value?.species === c.species
-  if (c.kind !== 'cut' && !here) return null
-  const anatomy = here ? own.value! : ANATOMIES[c.species]
+  const isOwn = own.value?.species === c.species
+  if (c.kind !== 'cut' && !isOwn) return null
+  const anatomy = isOwn ? own.value! : ANATOMIES[c.species]
   const part = c.kind === 'way' ? c.part! : c.id
   const known = c.kind === 'cut' ? lookup(anatomy).cut(c.id) : lookup(anatomy).part(part)
   if (!known) return null
-  const of = here ? '' : `, ${words.name(anatomy.names).toLowerCase()}`
+  const of = isOwn ? '' : `, ${words.name(anatomy.names).toLowerCase()}`
   return {
     id: `${c.species} ${c.id}`,
     name: name(c.names),
@@ -67,7 +68,7 @@ const found = computed<Found[]>(() => {
 function go(item: Found | undefined) {
   if (!item) return
   if (typeof item.to === 'object' && 'query' in item.to && item.to.query?.part)
-    part.value = String(item.to.query.part)
+    here!.part.value = String(item.to.query.part)
   emit('close')
   void router.push(item.to)
 }

@@ -180,7 +180,7 @@ useKeys(() => ({
     display: none;
   }
 }
-@media (max-width: 560px) {
+@media (max-width: 700px) {
   .strip {
     flex-wrap: wrap;
     min-height: 44px;

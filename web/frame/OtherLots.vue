@@ -52,6 +52,8 @@ h1 {
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+  flex: none;
+  max-width: 45vw;
 }
 small {
   font: 400 0.9rem var(--body);

@@ -48,7 +48,7 @@ a:hover {
   color: var(--accent);
   border-bottom-color: var(--accent);
 }
-@media (max-width: 560px) {
+@media (max-width: 700px) {
   .stations {
     order: 9;
     flex: 1 0 100%;

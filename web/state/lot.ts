@@ -123,6 +123,9 @@ export function provideLot(id: () => string): OpenLot {
   return open
 }
 
+/** The lot a page is about, or null on a page of the whole farm. */
+export const useLotHere = (): OpenLot | null => inject(KEY, null)
+
 export function useLot(): OpenLot {
   const open = inject(KEY)
   if (!open) throw new Error('useLot() outside a lot')

@@ -62,10 +62,10 @@ const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
       </span>
     </button>
     <div class="row trim">
-      <label for="trim">How closely all of it is trimmed</label>
+      <span id="trim-word">How closely all of it is trimmed</span>
       <Select
         :model-value="read.plan.choices.trim"
-        input-id="trim"
+        aria-labelledby="trim-word"
         :options="trims"
         option-label="w"
         option-value="v"

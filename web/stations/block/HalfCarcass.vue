@@ -58,10 +58,13 @@ const edgeOf = (m: LineMark) => (whole ? m.to + 8 : m.from - 8)
       class="hook"
     />
     <text class="side" :x="x(whole ? 150 : 190)" y="826" text-anchor="middle">{{
-      side === 'left' ? 'Left side' : 'Right side'
+      `${side === 'left' ? 'Left side' : 'Right side'}, ${whole ? 'from behind' : 'inside'}`
     }}</text>
     <PartShapes :shapes="drawing.parts" :side="side" :x="x" @select="emit('select', $event, side)">
       <g class="bones" aria-hidden="true">
+        <template v-if="!whole">
+          <path v-for="(seam, i) in drawing.seams" :key="`s${i}`" :d="curve(seam)!" class="seam" />
+        </template>
         <path v-for="r in drawing.ribs" :key="r.rib" :d="curve([r.from, r.bend, r.to])!" />
         <template v-if="!whole">
           <rect
@@ -127,6 +130,12 @@ const edgeOf = (m: LineMark) => (whole ? m.to + 8 : m.from - 8)
   stroke-width: 3.4;
   stroke-linecap: round;
   opacity: 0.75;
+}
+.bones .seam {
+  stroke: #241d16;
+  stroke-width: 1.6;
+  stroke-dasharray: 3 7;
+  opacity: 0.5;
 }
 .bones rect {
   fill: #f6efdf;

@@ -1,3 +1,4 @@
+import { limbOf, outlineOf, type Proportions } from '../../outline.ts'
 import { names } from '../../notation.ts'
 import type { Anatomy, ChainFigures, Convention, LiveShare, Measure, SidesMap, TrimFigures } from '../../types.ts'
 
@@ -99,25 +100,12 @@ export const spread: Anatomy['spread'] = { fat: 0.15, lean: 0.03, bone: 0.07, pl
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const LINE = { line: 'belly-line' } as const
+/** How it is built (docs/sources.md: proportions). */
+const BUILD: Proportions = { shank: 0.118, shankWidth: 0.046, leg: 0.247, legWidth: 0.285, waist: 0.258, loinCurve: 0.02, chest: 0.348, chestAt: 0.66, shoulder: 0.328, neck: 0.077, neckWidth: 0.14, foreShank: 0.145 }
 /** Our own drawing of a half carcass hung by the hind leg, seen from inside, back to the left; 400 × 800. */
 export const map: SidesMap = {
   kind: 'sides',
-  outline: [
-    { at: 24, back: 182, eye: 195, belly: 206 },
-    { at: 64, back: 176, eye: 196, belly: 214 },
-    { at: 112, back: 166, eye: 198, belly: 228 },
-    { at: 150, back: 134, eye: 202, belly: 258 },
-    { at: 200, back: 100, eye: 204, belly: 292 },
-    { at: 250, back: 82, eye: 200, belly: 304 },
-    { at: 305, back: 78, eye: 182, belly: 290 },
-    { at: 360, back: 80, eye: 168, belly: 296 },
-    { at: 440, back: 78, eye: 160, belly: 322 },
-    { at: 530, back: 72, eye: 156, belly: 340 },
-    { at: 610, back: 70, eye: 158, belly: 336 },
-    { at: 680, back: 78, eye: 164, belly: 308 },
-    { at: 740, back: 104, eye: 178, belly: 262 },
-    { at: 800, back: 150, eye: 186, belly: 226 },
-  ],
+  outline: outlineOf(BUILD),
   whole: [
     { at: 24, back: 104, eye: 112, belly: 124 },
     { at: 64, back: 100, eye: 112, belly: 130 },
@@ -134,12 +122,11 @@ export const map: SidesMap = {
     { at: 740, back: 2, eye: 56, belly: 120 },
     { at: 800, back: 2, eye: 36, belly: 70 },
   ],
-  limb: [
-    { at: 676, left: 262, right: 330 },
-    { at: 706, left: 274, right: 330 },
-    { at: 736, left: 292, right: 328 },
-    { at: 760, left: 300, right: 330 },
-    { at: 790, left: 300, right: 334 },
+  limb: limbOf(BUILD),
+  seams: [
+    { from: 118, to: { line: 'leg-line', plus: -6 }, edge: mid(0.4) },
+    { from: 178, to: { line: 'leg-line', plus: -6 }, edge: mid(0.74) },
+    { from: { line: 'shoulder-line', plus: 8 }, to: 736, edge: mid(0.5) },
   ],
   spine: { top: 305, topLine: 'leg-line', bottom: 740 },
   shapes: [

@@ -1,3 +1,4 @@
+import { limbOf, outlineOf, type Proportions } from '../../outline.ts'
 import { names } from '../../notation.ts'
 import type { Anatomy, ChainFigures, Convention, LiveShare, Measure, SidesMap, TrimFigures } from '../../types.ts'
 
@@ -79,25 +80,12 @@ export const spread: Anatomy['spread'] = { fat: 0.219, lean: 0.03, bone: 0.05, p
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const LINE = { line: 'breast-line' } as const
+/** How it is built (docs/sources.md: proportions). */
+const BUILD: Proportions = { shank: 0.115, shankWidth: 0.032, leg: 0.262, legWidth: 0.21, waist: 0.178, loinCurve: 0.042, chest: 0.278, chestAt: 0.69, shoulder: 0.262, neck: 0.15, neckWidth: 0.078, foreShank: 0.175 }
 /** Our own drawing of a half carcass hung by the hind leg, seen from inside, back to the left; 400 × 800. */
 export const map: SidesMap = {
   kind: 'sides',
-  outline: [
-    { at: 20, back: 172, eye: 184, belly: 196 },
-    { at: 70, back: 166, eye: 186, belly: 202 },
-    { at: 120, back: 150, eye: 190, belly: 224 },
-    { at: 170, back: 122, eye: 194, belly: 252 },
-    { at: 225, back: 104, eye: 192, belly: 262 },
-    { at: 275, back: 100, eye: 180, belly: 244 },
-    { at: 330, back: 104, eye: 170, belly: 240 },
-    { at: 400, back: 104, eye: 164, belly: 258 },
-    { at: 480, back: 98, eye: 160, belly: 290 },
-    { at: 560, back: 92, eye: 158, belly: 306 },
-    { at: 620, back: 92, eye: 160, belly: 296 },
-    { at: 670, back: 104, eye: 164, belly: 250 },
-    { at: 720, back: 126, eye: 168, belly: 214 },
-    { at: 800, back: 146, eye: 172, belly: 200 },
-  ],
+  outline: outlineOf(BUILD),
   whole: [
     { at: 20, back: 96, eye: 104, belly: 114 },
     { at: 70, back: 88, eye: 102, belly: 116 },
@@ -114,11 +102,11 @@ export const map: SidesMap = {
     { at: 720, back: 1, eye: 30, belly: 62 },
     { at: 800, back: 1, eye: 22, belly: 42 },
   ],
-  limb: [
-    { at: 610, left: 236, right: 300 },
-    { at: 660, left: 262, right: 304 },
-    { at: 710, left: 276, right: 304 },
-    { at: 770, left: 280, right: 304 },
+  limb: limbOf(BUILD),
+  seams: [
+    { from: 110, to: { line: 'leg-line', plus: -4 }, edge: mid(0.4) },
+    { from: 160, to: { line: 'leg-line', plus: -4 }, edge: mid(0.74) },
+    { from: { line: 'shoulder-line', plus: 8 }, to: 680, edge: mid(0.5) },
   ],
   wholeLimb: [
     { at: 610, left: 112, right: 152 },

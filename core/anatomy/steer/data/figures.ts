@@ -1,3 +1,4 @@
+import { limbOf, outlineOf, type Proportions } from '../../outline.ts'
 import { names } from '../../notation.ts'
 import type { Anatomy, ChainFigures, Convention, LiveShare, Measure, SidesMap, TrimFigures } from '../../types.ts'
 
@@ -75,30 +76,17 @@ export const spread: Anatomy['spread'] = { fat: 0.1, lean: 0.03, bone: 0.06, pla
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const PLATE = { line: 'plate-line' } as const
 const FLANK = { line: 'flank-line' } as const
+/** How it is built (docs/sources.md: proportions). */
+const BUILD: Proportions = { shank: 0.109, shankWidth: 0.05, leg: 0.245, legWidth: 0.246, waist: 0.222, loinCurve: 0.03, chest: 0.36, chestAt: 0.71, shoulder: 0.325, neck: 0.1, neckWidth: 0.14, foreShank: 0.16 }
 /** Our own drawing of a side hung by the hind leg, seen from inside, back to the left; 400 × 800. */
 export const map: SidesMap = {
   kind: 'sides',
-  outline: [
-    { at: 16, back: 186, eye: 198, belly: 212 },
-    { at: 60, back: 176, eye: 198, belly: 218 },
-    { at: 105, back: 156, eye: 198, belly: 240 },
-    { at: 150, back: 122, eye: 198, belly: 268 },
-    { at: 205, back: 98, eye: 194, belly: 284 },
-    { at: 255, back: 90, eye: 180, belly: 274 },
-    { at: 310, back: 92, eye: 166, belly: 264 },
-    { at: 370, back: 90, eye: 160, belly: 284 },
-    { at: 440, back: 84, eye: 156, belly: 316 },
-    { at: 520, back: 78, eye: 152, belly: 344 },
-    { at: 600, back: 74, eye: 152, belly: 350 },
-    { at: 660, back: 74, eye: 156, belly: 318 },
-    { at: 715, back: 84, eye: 162, belly: 262 },
-    { at: 800, back: 122, eye: 170, belly: 220 },
-  ],
-  limb: [
-    { at: 596, left: 256, right: 336 },
-    { at: 650, left: 276, right: 342 },
-    { at: 700, left: 292, right: 338 },
-    { at: 770, left: 298, right: 336 },
+  outline: outlineOf(BUILD),
+  limb: limbOf(BUILD),
+  seams: [
+    { from: 112, to: { line: 'round-line', plus: -4 }, edge: mid(0.36) },
+    { from: 150, to: { line: 'round-line', plus: -4 }, edge: mid(0.72) },
+    { from: { line: 'chuck-line', plus: 10 }, to: 770, edge: mid(0.42) },
   ],
   spine: { top: 262, topLine: 'round-line', bottom: 800 },
   shapes: [
