@@ -85,6 +85,33 @@ describe('a hog is weighed on a tablet', () => {
     expect(await presses()).toBe(figures + 3 * 2)
     await expect.poll(() => page.locator('tr[data-cut=picnic-roast]').innerText()).toContain('15.4 lb')
   })
+  it('what a finger presses at the bench is 44 px high and wide, on the floor 56', async () => {
+    const { page, context } = await demo.open({
+      hasTouch: true,
+      isMobile: true,
+      viewport: { width: 820, height: 1180 },
+    })
+    await openLot(demo, 'Clover', 'pack', page)
+    await page.getByRole('group', { name: 'Keypad' }).waitFor()
+    const small = (least: number, within: string) =>
+      page.locator(`${within} button:visible`).evaluateAll(
+        (all, px) =>
+          all
+            .map((b) => ({
+              r: b.getBoundingClientRect(),
+              name: b.getAttribute('aria-label') ?? b.textContent,
+            }))
+            .filter(({ r }) => r.height < px - 0.5 || r.width < px - 0.5)
+            .map(({ r, name }) => `${name} ${r.width.toFixed(0)} × ${r.height.toFixed(0)}`),
+        least,
+      )
+    expect(await small(44, '#main')).toEqual([])
+    await openLot(demo, 'Clover', 'card', page)
+    await page.getByRole('button', { name: 'Floor mode' }).click()
+    await page.locator('.floor .steps').waitFor()
+    expect(await small(56, '.floor .steps')).toEqual([])
+    await context.close()
+  })
   it('on a phone nothing is wider than the window, and the head leaves room for the work', async () => {
     const { page } = demo
     for (const [width, height] of [

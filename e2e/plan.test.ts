@@ -123,6 +123,70 @@ describe('the Block', () => {
   })
 })
 
+describe('by the Tab key', () => {
+  it('the first way is fewer than 15 stops from the top of the page; arrows stay in the list of ways', async () => {
+    const { page } = run
+    await page.goto(`${run.url}/lots/${run.ids.Juniper}/block`)
+    await page.locator('[data-path]').first().waitFor()
+    await page.locator('[data-line]').first().waitFor()
+    const now = () => page.evaluate(() => document.activeElement?.getAttribute('data-path') ?? null)
+    let stops = 0
+    while ((await now()) === null && stops < 40) {
+      await page.keyboard.press('Tab')
+      stops++
+    }
+    expect(stops).toBeLessThan(15)
+    const heading = await page.locator('.paths h2').innerText()
+    const ways = await page.locator('[data-path]').count()
+    for (const key of ['ArrowDown', 'ArrowRight', 'ArrowUp', 'ArrowLeft'])
+      for (let i = 0; i <= ways; i++) {
+        await page.keyboard.press(key)
+        expect(await now()).not.toBeNull()
+      }
+    expect(await page.locator('.paths h2').innerText()).toBe(heading)
+  })
+  it('a press on a line’s tag opens its places, said as a farmer says them, with what each gives; Enter does the same', async () => {
+    const { page } = run
+    await page.getByRole('button', { name: 'Both sides' }).click()
+    const tag = page.locator('[data-line="sirloin-line:left"]')
+    await tag.click()
+    const places = page.getByTestId('places')
+    await places.getByText('The sirloin end is cut with the loin, or with the leg').waitFor()
+    await places.getByText('as it lies now').waitFor()
+    await places
+      .getByRole('button', { name: /piece of its own/ })
+      .getByText('to take home')
+      .waitFor()
+    await page.keyboard.press('Escape')
+    await places.waitFor({ state: 'detached' })
+    await tag.focus()
+    await page.keyboard.press('Enter')
+    await page.locator('[data-place=off]').press('Enter')
+    await expect.poll(() => tag.getAttribute('aria-valuetext')).toContain('piece of its own')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(() => tag.getAttribute('aria-valuetext')).not.toContain('piece of its own')
+    await saved(page)
+  })
+  it('the face of the loin is drawn, and changes along it', async () => {
+    const { page } = run
+    const face = page.getByTestId('face')
+    await page.locator('[data-part=loin]').first().click()
+    const at = face.getByRole('slider')
+    await at.fill('5')
+    await expect.poll(() => face.innerText()).toContain('at rib')
+    const fillet = async () =>
+      (await face
+        .locator('[data-piece=tenderloin]')
+        .getAttribute('d', { timeout: 1000 })
+        .catch(() => '')) ?? ''
+    const ahead = await fillet()
+    await at.fill('95')
+    await expect.poll(() => face.innerText()).toMatch(/lumbar|sacrum/)
+    expect(await fillet()).not.toBe(ahead)
+    expect(await face.innerText()).toContain('tenderloin')
+  })
+})
+
 describe('two windows', () => {
   it('a change in one is seen in the other; on the same field both are shown and one is kept', async () => {
     const other = await run.open()

@@ -8,24 +8,26 @@ const KEYS = {
   arrows: { next: ['ArrowRight', 'ArrowDown'], before: ['ArrowLeft', 'ArrowUp'] },
   /** Where the arrows are the item's own: they move a line. */
   pages: { next: ['PageDown'], before: ['PageUp'] },
+  /** Another group like it has the stop. */
+  none: { next: [], before: [] },
 } as const
 
 type Mode = keyof typeof KEYS
 const itemsOf = (group: Element) => [...group.querySelectorAll<HTMLElement | SVGElement>(ITEMS)]
 
 /** One stop for the whole group: the item in force, or the first. */
-function settle(group: Element) {
+function settle(group: Element, mode: Mode = 'arrows') {
   const items = itemsOf(group)
   const held = items.find((i) => i === document.activeElement)
   const stop = held ?? items.find((i) => i.matches(IS_NOW)) ?? items[0]
-  for (const i of items) i.setAttribute('tabindex', i === stop ? '0' : '-1')
+  for (const i of items) i.setAttribute('tabindex', i === stop && mode !== 'none' ? '0' : '-1')
 }
 
 const listeners = new WeakMap<Element, (event: KeyboardEvent) => void>()
 
 /**
  * `v-roving`: a group is one stop for the Tab key, and its keys go from item to item inside it, never out of it (the pattern of
- * radio groups and tool bars). `v-roving="'pages'"` leaves the arrows to the items.
+ * radio groups and tool bars). `v-roving="'pages'"` leaves the arrows to the items, `'none'` is no stop at all.
  */
 export const vRoving: Directive<Element, Mode | undefined> = {
   mounted(group, { value = 'arrows' }) {
@@ -42,13 +44,13 @@ export const vRoving: Directive<Element, Mode | undefined> = {
       event.preventDefault()
       event.stopPropagation()
       items[(at + by + items.length) % items.length]!.focus()
-      settle(group)
+      settle(group, value)
     }
     group.addEventListener('keydown', hear as EventListener)
     listeners.set(group, hear)
-    settle(group)
+    settle(group, value)
   },
-  updated: settle,
+  updated: (group, { value }) => settle(group, value),
   beforeUnmount(group) {
     group.removeEventListener('keydown', listeners.get(group) as EventListener)
   },

@@ -14,7 +14,9 @@ const emit = defineEmits<{
   select: [part: string, side: 'left' | 'right']
   ask: [event: Event, line: Line, side: 'left' | 'right']
 }>()
-const { central: read, body } = useReading()
+const { central: read, body, sides } = useReading()
+/** Lines of both sides move together: one side's tags are the stop. */
+const stops = computed(() => side !== 'right' || sides.value === 'right')
 
 const toRight = computed(() => (side === 'left') !== whole)
 const origin = computed(() => (whole ? 400 : side === 'left' ? 20 : 780))
@@ -87,7 +89,7 @@ const edgeOf = (m: LineMark) => (whole ? m.to + 8 : m.from - 8)
         >
       </g>
     </PartShapes>
-    <g v-roving="'pages'">
+    <g v-roving="stops ? 'pages' : 'none'">
       <LongHandle
         v-for="(l, i) in long"
         :key="l.line.id"

@@ -98,15 +98,6 @@ const spoken = (a: Pick<Alternative, 'difference'>) =>
       <h2>{{ words.name(partData.names) }}</h2>
       <PartMass :sides="chosenSides" />
       <span class="muted">{{ sideWords }}: what each way changes</span>
-      <Select
-        v-model="rank"
-        class="rank"
-        :options="RANKS.filter((r) => priced || r.v !== 'money')"
-        option-label="w"
-        option-value="v"
-        size="small"
-        aria-label="Order of the ways"
-      />
     </div>
     <p v-if="outer || inner.length > 0" class="row nested">
       <template v-if="outer">
@@ -218,6 +209,18 @@ const spoken = (a: Pick<Alternative, 'difference'>) =>
         </tr>
       </tbody>
     </table>
+    <div class="row">
+      <span class="muted">Ways</span>
+      <Select
+        v-model="rank"
+        class="rank"
+        :options="RANKS.filter((r) => priced || r.v !== 'money')"
+        option-label="w"
+        option-value="v"
+        size="small"
+        aria-label="Order of the ways"
+      />
+    </div>
     <FaceView />
     <LineChoices />
     <SplitPane />
@@ -292,9 +295,6 @@ kbd {
   padding: 0.15rem 0.5rem;
   min-height: 30px;
   cursor: pointer;
-}
-.rank {
-  margin-left: auto;
 }
 .remedy {
   font: 600 0.9rem var(--body);
