@@ -62,7 +62,13 @@ const edgeOf = (m: LineMark) => (whole ? m.to + 8 : m.from - 8)
     <text class="side" :x="x(whole ? 150 : 190)" y="826" text-anchor="middle">{{
       `${side === 'left' ? 'Left side' : 'Right side'}, ${whole ? 'from behind' : 'inside'}`
     }}</text>
-    <PartShapes :shapes="drawing.parts" :side="side" :x="x" @select="emit('select', $event, side)">
+    <PartShapes
+      :shapes="drawing.parts"
+      :side="side"
+      :x="x"
+      :whole="whole"
+      @select="emit('select', $event, side)"
+    >
       <g class="bones" aria-hidden="true">
         <template v-if="!whole">
           <path v-for="(seam, i) in drawing.seams" :key="`s${i}`" :d="curve(seam)!" class="seam" />

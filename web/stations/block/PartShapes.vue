@@ -9,12 +9,14 @@ import { useWords } from '../../state/words.ts'
 import { apart } from './labels.ts'
 
 /** Drawn parts: coloured by what they become, named by weight, pressed to decide on them. The slot lies under the names. */
-const { shapes, side, x, laid } = defineProps<{
+const { shapes, side, x, laid, whole } = defineProps<{
   shapes: PartShape[]
   side: SideName
   x: (value: number) => number
   /** A bird on its back: drawn in a smaller box. */
   laid?: boolean
+  /** Both halves meet in the middle: what is alike on both is named on one. */
+  whole?: boolean
 }>()
 const emit = defineEmits<{ select: [part: string] }>()
 const { central: read, body, part, sides } = useReading()
@@ -61,6 +63,7 @@ const drawn = computed(() => {
 const labels = computed(() => {
   const seen = new Set<string>()
   const all = drawn.value
+    .filter((s) => !(whole && side === 'right' && !s.differs) || sides.value === 'right')
     .filter((s) => s.labelled && !seen.has(s.id) && seen.add(s.id))
     .map((s) => ({
       ...s,

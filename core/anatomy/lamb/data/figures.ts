@@ -109,10 +109,10 @@ export const map: SidesMap = {
     { from: { line: 'shoulder-line', plus: 8 }, to: 680, edge: mid(0.5) },
   ],
   wholeLimb: [
-    { at: 610, left: 112, right: 152 },
-    { at: 660, left: 122, right: 156 },
-    { at: 710, left: 128, right: 156 },
-    { at: 770, left: 132, right: 156 },
+    { at: 610, left: 96, right: 140 },
+    { at: 660, left: 108, right: 143 },
+    { at: 710, left: 116, right: 143 },
+    { at: 770, left: 119, right: 142 },
   ],
   spine: { top: 268, topLine: 'leg-line', bottom: 800 },
   shapes: [
@@ -122,7 +122,7 @@ export const map: SidesMap = {
     { parts: ['rack'], kind: 'strip', from: { line: 'rack-end-line' }, to: { line: 'shoulder-line' }, left: 'back', right: LINE, label: { level: { line: 'rack-end-line', plus: 66 }, edge: mid(0.3) } },
     { parts: ['shoulder'], kind: 'strip', from: { line: 'shoulder-line' }, to: { line: 'neck-line' }, left: 'back', right: 'belly', label: { level: { line: 'shoulder-line', plus: 48 }, edge: mid(0.4) } },
     { parts: ['neck'], kind: 'strip', from: { line: 'neck-line' }, to: 798, left: 'back', right: 'belly', label: { level: 768, edge: mid(0.5) } },
-    { parts: ['foreshank'], kind: 'strip', from: 640, to: 770, left: 'limb left', right: 'limb right', label: { level: 724, edge: 'limb left', dx: 15 } },
+    { parts: ['foreshank'], kind: 'strip', from: 618, to: 770, left: 'limb left', right: 'limb right', label: { level: 724, edge: 'limb left', dx: 15 } },
     { parts: ['kidney-fat', 'kidneys'], kind: 'lens', from: { line: 'leg-line', plus: 22 }, to: { line: 'leg-line', plus: 96 }, left: mid(0.66), right: mid(0.66), bulge: [14, 14] },
     { parts: ['tenderloin'], kind: 'lens', from: { line: 'leg-line', plus: -34 }, to: { line: 'leg-line', plus: 96 }, left: 'eye', right: 'eye', bulge: [16, 3] },
   ],
