@@ -2,8 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { flowOf } from '../carcass/testing.ts'
 import { cascadeOf, reckon, shownWeights } from './index.ts'
-import { FARM, lotOf, someLots } from './testing.ts'
+import { FARM, lotFrom, lotOf, someLots } from './testing.ts'
 
+/** Birds packed whole, over what hung: nothing is left on the block to take up the last step of rounding. */
+const PACKED_OVER = [71783, 99919, 0, 0, 0, 0, 14146, 4969, 5, 15, 77622, 0]
 const sum = (all: readonly number[]) => all.reduce((s, x) => s + x, 0)
 
 describe('the cascade of where it goes', () => {
@@ -46,6 +48,16 @@ describe('the cascade of where it goes', () => {
         )
       }),
       { numRuns: 60 },
+    )
+  })
+  it('what rounding leaves never falls on what there is nothing of', () => {
+    fc.assert(
+      fc.property(someLots, fc.constantFrom('lb', 'kg'), ({ lot, species }, unit) => {
+        const read = reckon(flowOf(species), lot, FARM, 0)
+        const { cuts } = shownWeights(read, unit)
+        for (const c of read.cuts) if (!c.done && c.kg <= 1e-6) expect(cuts.get(c.cut.id)).toBe(0)
+      }),
+      { numRuns: 60, examples: [[lotFrom(PACKED_OVER), 'lb']] },
     )
   })
   it('the trim of a hog comes out of several parts and is minced under each of them', () => {

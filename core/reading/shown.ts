@@ -50,7 +50,7 @@ const KINDS = ['product', 'by-product', 'loss'] as const
 /**
  * Rounds a lot's cuts to the carcass the stair shows: carcass + kept + added = products + by-products + losses +
  * difference. What is taken home is rounded as the stair rounds it, and what was weighed in full is shown as it was
- * weighed; bones, fat and losses take up what rounding leaves.
+ * weighed; bones, fat and losses take up what rounding leaves, and none of it falls on what there is nothing of.
  */
 export function shownWeights(read: Reckoning, unit: MassUnit): Shown {
   const digits = massDigits(unit)
@@ -63,10 +63,11 @@ export function shownWeights(read: Reckoning, unit: MassUnit): Shown {
     added: figure(added),
     difference: figure(difference),
   }
-  const cuts = new Map(read.cuts.filter((c) => c.done).map((c) => [c.cut.id, figure(c.kg)]))
+  const cuts = new Map(read.cuts.map((c) => [c.cut.id, c.done ? figure(c.kg) : 0]))
   const groups = KINDS.map((kind) => {
     const own = read.cuts.filter((c) => c.cut.kind === kind)
-    return { kind, own, open: own.filter((c) => !c.done), done: sumOf(own, (c) => cuts.get(c.cut.id) ?? 0) }
+    const open = own.filter((c) => !c.done && c.kg > 1e-6)
+    return { kind, own, open, done: sumOf(own, (c) => cuts.get(c.cut.id)!) }
   })
   const last = groups.findLast((g) => g.open.length > 0)
   const into = round(whole.carcass + whole.kept + whole.added)

@@ -110,7 +110,11 @@ export function anyLot(draw: readonly number[]): LotState {
   )
   return { ...lot, ...tried(lot, ticks), weighings, packs }
 }
+/** That lot with its species, and the numbers it came from. */
+export const lotFrom = (draw: readonly number[]) => ({
+  draw,
+  lot: anyLot(draw),
+  species: at(SPECIES, draw[0]!),
+})
 /** Lots for a property; a failure is shown as the numbers it came from. */
-export const someLots = fc
-  .array(fc.nat(100_000), { minLength: 12, maxLength: 12 })
-  .map((draw) => ({ draw, lot: anyLot(draw), species: at(SPECIES, draw[0]!) }))
+export const someLots = fc.array(fc.nat(100_000), { minLength: 12, maxLength: 12 }).map(lotFrom)
