@@ -31,8 +31,9 @@ export interface Cascade {
   /** The carcass and the offal kept beside it, kg and as shown. */
   block: { kg: Kg; shown: number }
   parts: CascadePart[]
-  /** Cure, seasoning, water: what comes in on the way. */
+  /** Cure, seasoning, water: what comes in on the way and stays in. */
   added: { kg: Kg; shown: number; to: { destination: Destination; kg: Kg }[] }
+  /** Of what came on the block. */
   missing: { kg: Kg; shown: number }
   /** What it all comes to: the tray's own figures, and what they bring. */
   destinations: { destination: Destination; kg: Kg; shown: number; money: Minor }[]
@@ -68,20 +69,23 @@ export function cascadeOf(read: Reckoning, unit: MassUnit): Cascade | null {
   if (!weights) return null
   const links = flowPicture(read)
   const ends = endsOf(links)
-  const added = ends('added')
-  // The plan's masses, what was added apart, each as much more or less as packs have taught of where it goes.
-  const own = (to: Destination, all: Kg) => all - (added.get(to) ?? 0)
-  const planned = (to: Destination) =>
-    own(
-      to,
-      sumOf(cutting.flow.anatomy.cuts, (c) => (c.destination === to ? cutting.cutKg(c.id) : kg(0))),
-    )
+  const cameIn = ends('added')
   const now = new Map(
     DESTINATIONS.map((to) => [to, sumOf(cuts, (c) => (c.cut.destination === to ? c.kg : kg(0)))] as const),
   )
+  // Where less was packed than came in, what lacks of it is no part's.
+  const added = new Map([...cameIn].map(([to, mass]) => [to, Math.min(mass, now.get(to)!)] as const))
+  const lost = kg(sumOf([...cameIn], ([, mass]) => kg(mass)) - sumOf([...added], ([, mass]) => kg(mass)))
+  // The plan's masses, what was added apart, each as much more or less as packs have taught of where it goes.
+  const own = (all: Kg, to: Destination, from = cameIn) => all - (from.get(to) ?? 0)
+  const planned = (to: Destination) =>
+    own(
+      sumOf(cutting.flow.anatomy.cuts, (c) => (c.destination === to ? cutting.cutKg(c.id) : kg(0))),
+      to,
+    )
   const taught = new Map(
     DESTINATIONS.map(
-      (to) => [to, planned(to) > NOTHING ? Math.max(0, own(to, now.get(to)!)) / planned(to) : 0] as const,
+      (to) => [to, planned(to) > NOTHING ? own(now.get(to)!, to, added) / planned(to) : 0] as const,
     ),
   )
   const goals = (of: ReadonlyMap<Destination, number>, scale: (to: Destination) => number = () => 1) =>
@@ -105,14 +109,15 @@ export function cascadeOf(read: Reckoning, unit: MassUnit): Cascade | null {
   const shown = shownWeights(read, unit)
   const digits = massDigits(unit)
   const round = (x: number) => Number(x.toFixed(digits))
-  const addedShown = round(shown.added)
+  const lostShown = round(fromKg(lost, unit))
+  const missing = round(shown.difference - lostShown)
   const blockShown = round(shown.carcass + shown.kept)
   const others = unplanned.length > 0 ? [{ part: '', to: unplanned, kg: sumOf(unplanned, (u) => u.kg) }] : []
   const all = [...hanging, ...others]
   const figures = roundToSum(
     all.map((p) => fromKg(p.kg, unit)),
     digits,
-    round(blockShown - shown.difference),
+    round(blockShown - missing),
   )
   return {
     live: weights.live,
@@ -121,8 +126,8 @@ export function cascadeOf(read: Reckoning, unit: MassUnit): Cascade | null {
     ),
     block: { kg: kg(balance.carcass + balance.kept), shown: blockShown },
     parts: all.map((p, i) => ({ ...p, shown: figures[i]! })),
-    added: { kg: balance.added, shown: addedShown, to: goals(added) },
-    missing: { kg: balance.difference, shown: shown.difference },
+    added: { kg: kg(balance.added - lost), shown: round(shown.added - lostShown), to: goals(added) },
+    missing: { kg: kg(balance.difference - lost), shown: missing },
     destinations: DESTINATIONS.flatMap((destination) => {
       const here = cuts.filter((c) => c.cut.destination === destination)
       const mass = now.get(destination)!
