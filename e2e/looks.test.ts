@@ -1,19 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { running } from './testing.ts'
-import { faultsOf, overflowOf, standAt, VIEWS } from './views.ts'
+import { everyViewStandsAt } from './views.ts'
 
 const run = running({ demo: true })
-describe.each([
+everyViewStandsAt(run, [
   [1280, 800],
   [390, 844],
-])('at %i × %i', (width, height) => {
-  it.each(VIEWS)('%s %s has no accessibility fault and nothing runs off the side', async (tag, view) => {
-    await run.page.setViewportSize({ width, height })
-    await standAt(run, tag, view)
-    expect(await overflowOf(run.page)).toBeLessThanOrEqual(0)
-    expect(await faultsOf(run.page)).toEqual([])
-  })
-})
+])
 
 describe('the rail', () => {
   it('shows every lot at its stage with its next step, and bundles when there are many', async () => {

@@ -1,10 +1,10 @@
 import axeSource from 'axe-core'
 import type { Page } from 'playwright-core'
-import { expect } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { openLot, visit, type Running } from './testing.ts'
 
 /** Every main view of the demo farm: a lot and its station, or a place of the farm. */
-export const VIEWS = [
+const VIEWS = [
   ['Clover', 'hang'],
   ['Clover', 'block'],
   ['Clover', 'price'],
@@ -25,7 +25,7 @@ export const VIEWS = [
 ] as const
 
 /** Goes to a view and waits until it stands. */
-export async function standAt(run: Running, tag: string, view: string): Promise<void> {
+async function standAt(run: Running, tag: string, view: string): Promise<void> {
   const { page } = run
   if (tag) await openLot(run, tag, view)
   else await visit(run, `/${view}`)
@@ -34,7 +34,7 @@ export async function standAt(run: Running, tag: string, view: string): Promise<
 }
 
 /** How far a page runs off the side of the window, px. */
-export const overflowOf = (page: Page): Promise<number> =>
+const overflowOf = (page: Page): Promise<number> =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
 
 /** What an accessibility checker finds wrong, at every level it knows, best practice too. */
@@ -48,3 +48,14 @@ export async function faultsOf(page: Page): Promise<string[]> {
   })
   return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)
 }
+
+/** Opens every view at these sizes: no accessibility fault, and nothing wider than the window. */
+export const everyViewStandsAt = (run: Running, sizes: readonly (readonly [number, number])[]) =>
+  describe.each(sizes)('at %i × %i', (width, height) => {
+    it.each(VIEWS)('%s %s has no accessibility fault and nothing runs off the side', async (tag, view) => {
+      await run.page.setViewportSize({ width, height })
+      await standAt(run, tag, view)
+      expect(await overflowOf(run.page)).toBeLessThanOrEqual(0)
+      expect(await faultsOf(run.page)).toEqual([])
+    })
+  })

@@ -32,8 +32,8 @@ const MOST = 9
 const KIND_WORDS = { cut: 'cut', part: 'part', way: 'way to cut' } as const
 const own = computed(() => here?.flow.value?.anatomy ?? null)
 const name = (n: Names) => {
-  const also = words.name(n) === n.american ? n.commonwealth : n.american
-  return also === words.name(n) ? also : `${words.name(n)} (${also})`
+  const also = words.also(n)
+  return also ? `${words.name(n)} (${also})` : words.name(n)
 }
 /** Parts and ways of this animal are gone to on its Block; a cut has a page of its own. */
 function leadsTo(c: Called): Found | null {

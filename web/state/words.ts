@@ -69,6 +69,11 @@ export function useWords() {
       return tongue.value.nameSet === 'american' ? 'ground meat' : 'mince'
     },
     name: (names: Parameters<Says['name']>[0]) => says.value.name(names),
+    /** What the other set calls it; nothing where both say the same. */
+    also: (names: Parameters<Says['name']>[0]) => {
+      const other = says.value.name(names) === names.american ? names.commonwealth : names.american
+      return other === says.value.name(names) ? '' : other
+    },
     mass: (kg: Kg) => says.value.mass(kg),
     known: (kg: Kg, range: Parameters<Says['known']>[1]) => says.value.known(kg, range),
     /** An estimate of which no range is at hand: three figures of it. */

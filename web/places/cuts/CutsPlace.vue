@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
-import { ANATOMIES, lookup, SPECIES, type Cut, type Species } from '#core/anatomy'
+import { ANATOMIES, lookup, type Cut, type Species } from '#core/anatomy'
 import PlaceHead from '../../frame/PlaceHead.vue'
-import SpeciesMark from '../../pieces/SpeciesMark.vue'
 import { libraryIn, worked } from '../../state/figures.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useFinder } from '../../state/finder.ts'
 import { useWords } from '../../state/words.ts'
 import CutCard from './CutCard.vue'
 import { primalOf } from './cutPlaces.ts'
+import SpeciesPick from './SpeciesPick.vue'
 import { useOwn } from './own.ts'
 
 /** The wall of cuts, by the part of the carcass they come from; one search over all animals on top of it. */
@@ -19,7 +18,6 @@ const store = useFarm()
 const words = useWords()
 const find = useFinder()
 const species = ref<Species>([...store.cards.values()].at(0)?.species ?? 'hog')
-const kinds = SPECIES.map((v) => ({ v, w: words.name(ANATOMIES[v].names) }))
 const text = ref('')
 const { failed, anatomy } = useOwn(species)
 const { found: library, state: work } = worked(() => anatomy.value, libraryIn)
@@ -66,18 +64,7 @@ const cuts = computed(() => {
         <label for="cut-search">Find a cut, whatever you call it</label>
         <InputText id="cut-search" v-model="text" autocomplete="off" />
       </div>
-      <SelectButton
-        v-model="species"
-        :options="kinds"
-        option-label="w"
-        option-value="v"
-        :allow-empty="false"
-        aria-label="Species"
-      >
-        <template #option="{ option }"
-          ><span class="kind"><SpeciesMark :of="option.v" />{{ option.w }}</span></template
-        >
-      </SelectButton>
+      <SpeciesPick v-model="species" />
     </div>
     <p v-if="failed" class="issue" role="alert">
       The farm’s own cuts could not be read: the server does not answer. Ours are shown.
@@ -127,11 +114,6 @@ const cuts = computed(() => {
 }
 .search :deep(input) {
   font-size: 1.2rem;
-}
-.kind {
-  display: inline-flex;
-  align-items: center;
-  gap: 0.4rem;
 }
 .wall {
   display: grid;

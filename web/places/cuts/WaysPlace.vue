@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { ANATOMIES, SPECIES, type Names, type Species } from '#core/anatomy'
+import { ANATOMIES, finderOf, SPECIES, type Species } from '#core/anatomy'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import DestinationMark from '../../pieces/DestinationMark.vue'
-import SpeciesMark from '../../pieces/SpeciesMark.vue'
 import { libraryIn, worked } from '../../state/figures.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useWords } from '../../state/words.ts'
 import OwnWayForm from './OwnWayForm.vue'
+import SpeciesPick from './SpeciesPick.vue'
 import { useOwn } from './own.ts'
 
 /** Every part, cut and way of a species, under both names; and where the farm's own are made. */
@@ -19,22 +18,19 @@ const words = useWords()
 const route = useRoute()
 const asked = SPECIES.find((s) => s === route.query.of)
 const species = ref<Species>(asked ?? [...store.cards.values()].at(0)?.species ?? 'hog')
-const kinds = SPECIES.map((v) => ({ v, w: words.name(ANATOMIES[v].names) }))
 const text = ref('')
 const { own, versions, failed, load, anatomy } = useOwn(species)
 const { found: library, state: work } = worked(() => anatomy.value, libraryIn)
-const other = (n: Names) => {
-  const shown = words.name(n)
-  const also = shown === n.american ? n.commonwealth : n.american
-  return also === shown ? '' : also
-}
-const meets = (...names: Names[]) => {
-  const wanted = text.value.trim().toLowerCase()
-  return !wanted || names.some((n) => `${n.american} ${n.commonwealth}`.toLowerCase().includes(wanted))
-}
-const parts = computed(() =>
-  (library.value?.parts ?? []).filter((p) => meets(p.part.names, ...p.paths.map((w) => w.names))),
-)
+const find = computed(() => finderOf([anatomy.value]))
+/** Parts found by any name of theirs or of a way they are cut. */
+const parts = computed(() => {
+  const all = library.value?.parts ?? []
+  if (!text.value.trim()) return all
+  const found = find.value(text.value)
+  return all.filter((p) =>
+    found.some((f) => (f.kind === 'way' ? f.part : f.id) === p.part.id && f.kind !== 'cut'),
+  )
+})
 const percent = (x: number) => (x < 0.005 ? '–' : `${x.toFixed(x < 1 ? 2 : 1)} %`)
 const outputs = (path: (typeof anatomy.value.paths)[number]) =>
   path.outputs
@@ -53,18 +49,7 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
   <PlaceHead title="Parts, ways, and our own" />
   <main id="main" class="place">
     <div class="row">
-      <SelectButton
-        v-model="species"
-        :options="kinds"
-        option-label="w"
-        option-value="v"
-        :allow-empty="false"
-        aria-label="Species"
-      >
-        <template #option="{ option }"
-          ><span class="kind"><SpeciesMark :of="option.v" />{{ option.w }}</span></template
-        >
-      </SelectButton>
+      <SpeciesPick v-model="species" />
       <label class="row">Find a part or a way <InputText v-model="text" /></label>
     </div>
     <p v-if="failed" class="issue" role="alert">
@@ -81,7 +66,7 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
         >
           <summary>
             <b>{{ words.name(p.part.names) }}</b>
-            <span class="muted"> {{ other(p.part.names) }}</span>
+            <span class="muted"> {{ words.also(p.part.names) }}</span>
             <span class="share"
               >{{ percent(p.share) }} of carcass<template v-if="p.from.length > 0"
                 >, out of
@@ -109,7 +94,7 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
           The cuts could not be worked out. Choose the animal again; if it stays, reload the page.
         </p>
         <p v-else-if="parts.length === 0" class="muted">
-          Nothing here is called “{{ text }}”, in either set of names.
+          Nothing here is called “{{ text }}”, in any name we know.
         </p>
       </section>
       <OwnWayForm
@@ -130,11 +115,6 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 0.9rem;
-}
-.kind {
-  display: inline-flex;
-  align-items: center;
-  gap: 0.4rem;
 }
 .two {
   display: grid;
