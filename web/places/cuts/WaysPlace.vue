@@ -66,7 +66,7 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
         >
           <summary>
             <b>{{ words.name(p.part.names) }}</b>
-            <span class="muted"> {{ words.also(p.part.names) }}</span>
+            <span class="muted">{{ words.also(p.part.names) }}</span>
             <span class="share"
               >{{ percent(p.share) }} of carcass<template v-if="p.from.length > 0"
                 >, out of
@@ -110,6 +110,9 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
 </template>
 
 <style scoped>
+summary .muted {
+  margin-inline-start: 0.5rem;
+}
 .place {
   padding: 1rem 1.5rem;
   display: grid;
