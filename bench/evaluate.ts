@@ -1,5 +1,6 @@
 import { randomLcg, randomNormal } from 'd3-random'
-import { ANATOMIES, TISSUES, type Species } from '#core/anatomy'
+import { TISSUES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import {
   chainUnder,
   compile,

@@ -1,4 +1,5 @@
-import { ANATOMIES, type Anatomy, type Tissue, type TrimLevel } from '#core/anatomy'
+import { type Anatomy, type Tissue, type TrimLevel } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { KG_PER_LB } from '#core/measure'
 
 /** Kg of what `parts` hold, of what of them goes `to` these cuts or parts, or of all but what goes to `less`; `also` adds; of one tissue. */

@@ -1,7 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { levenbergMarquardt } from 'ml-levenberg-marquardt'
 import {
-  ANATOMIES,
   compositionAt,
   depotOf,
   DEPOTS,
@@ -12,6 +11,7 @@ import {
   type Species,
   type Tissue,
 } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg } from '#core/measure'
 import { CHARTS } from './charts.ts'
 import { compare, tableOf } from './compare.ts'

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { ANATOMIES, type Anatomy, type Species } from '#core/anatomy'
+import { type Anatomy, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { compile } from '#core/carcass'
 import { cutAs, sumOf, type CutAs, type CutUpAs, type Sum } from './compare.ts'
 

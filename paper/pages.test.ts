@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { takePath } from '#core/plan'
 import { reckon } from '#core/reading'
 import {

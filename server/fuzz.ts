@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { z } from 'zod'
 import { ROUTES } from '#contracts'
-import { ANATOMIES, SPECIES } from '#core/anatomy'
+import { SPECIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 
 /** One request as it will be sent; `body` is text, so that it can be anything. */
 export interface FuzzRequest {

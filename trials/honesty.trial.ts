@@ -1,6 +1,7 @@
 import { randomGamma, randomLcg, randomNormal } from 'd3-random'
 import { it } from 'vitest'
-import { ANATOMIES, TISSUES, type Anatomy, type Species } from '#core/anatomy'
+import { TISSUES, type Anatomy, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { compile, cutUp, drawLot, NO_CHOICES, type CutUp } from '#core/carcass'
 import { keepsBone } from '#core/plan'
 import { interval, kg, mm } from '#core/measure'

@@ -2,16 +2,17 @@ import { describe, expect, it } from 'vitest'
 import { sayIssue } from '#core/measure'
 import type { OwnAdditions } from '#core/records'
 import {
-  ANATOMIES,
   drawHung,
   extendAnatomy,
-  hog,
   linePositions,
   SPECIES,
   validateAnatomy,
   type Anatomy,
   type PartShape,
 } from './index.ts'
+import { ANATOMIES } from '#core/species'
+
+const { hog } = ANATOMIES
 
 describe('every species', () => {
   it.each(SPECIES)(

@@ -1,14 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { kg } from '#core/measure'
-import {
-  ANATOMIES,
-  compositionAt,
-  expectedMeasure,
-  SPECIES,
-  tissuesAt,
-  typeOf,
-  type Species,
-} from './index.ts'
+import { compositionAt, expectedMeasure, SPECIES, tissuesAt, typeOf, type Species } from './index.ts'
+import { ANATOMIES } from '#core/species'
 
 const typeIn = (species: Species, id: string) => typeOf(ANATOMIES[species], id)!
 const ALL = SPECIES.flatMap((s) => ANATOMIES[s].types.map((t) => [`${s} ${t.id}`, t] as const))

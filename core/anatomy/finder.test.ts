@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ALSO } from './also.ts'
-import { ANATOMIES, finderOf, SPECIES, type Species } from './index.ts'
+import { finderOf, SPECIES, type Species } from './index.ts'
+import { ANATOMIES } from '#core/species'
 
 const find = finderOf(SPECIES.map((s) => ANATOMIES[s]))
 const first = (text: string, prefer?: Species) => {
@@ -56,7 +56,7 @@ describe('finding a cut by what anyone calls it (names: common practice)', () =>
       const { cuts, parts } = ANATOMIES[species]
       const known = new Set([...cuts, ...parts].map((x) => x.id))
       expect(
-        Object.keys(ALSO[species]).filter((id) => !known.has(id)),
+        Object.keys(ANATOMIES[species].also).filter((id) => !known.has(id)),
         species,
       ).toEqual([])
     }

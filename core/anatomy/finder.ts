@@ -1,5 +1,4 @@
 import MiniSearch from 'minisearch'
-import { ALSO } from './also.ts'
 import type { Anatomy, Names } from './types.ts'
 import type { Species } from '#core/records'
 
@@ -56,6 +55,7 @@ export function finderOf(anatomies: readonly Anatomy[]): (text: string, prefer?:
       part: p.part,
     })),
   ])
+  const also = new Map(anatomies.map((a) => [a.species, a.also]))
   const index = new MiniSearch<{ id: number; names: string; also: string }>({
     fields: ['names', 'also'],
     tokenize: terms,
@@ -65,7 +65,7 @@ export function finderOf(anatomies: readonly Anatomy[]): (text: string, prefer?:
     all.map((c, id) => ({
       id,
       names: `${c.names.american} ${c.names.commonwealth}`,
-      also: c.kind === 'way' ? '' : (ALSO[c.species][c.id] ?? ''),
+      also: c.kind === 'way' ? '' : (also.get(c.species)?.[c.id] ?? ''),
     })),
   )
   const KIND = { cut: 1.15, part: 1, way: 0.6 }

@@ -1,11 +1,11 @@
 import { refuse, type Outcome } from '#core/measure'
 import { broughtUp } from '#core/records'
-import { hog } from './hog/index.ts'
-import type { Anatomy, MapShape, SidesMap } from './types.ts'
+import { anatomy as hog } from './hog/index.ts'
+import type { Anatomy, Graded, MapShape, SidesMap, Species } from './types.ts'
 import { validateAnatomy } from './validate.ts'
 
 /** The form anatomies are pinned in today. A pin is kept as it was written and brought up whenever it is read. */
-export const ANATOMY_FORM = 4
+export const ANATOMY_FORM = 5
 
 type Loose = Record<string, unknown>
 const list = (value: unknown): Loose[] => (Array.isArray(value) ? (value as Loose[]) : [])
@@ -153,18 +153,53 @@ function fromThird(body: Loose): Loose {
   }
 }
 
-const STEPS = { 1: fromFirst, 2: (body: Loose) => ({ ...body, form: 3 }), 3: fromThird }
+/** Until form 5 knife and grade stood in the program, by species. */
+const KNIFE: Record<string, { toTrim: number; besideMm: number }> = {
+  steer: { toTrim: 0.11, besideMm: 6 },
+  hog: { toTrim: 0.105, besideMm: 5 },
+  lamb: { toTrim: 0.075, besideMm: 4 },
+  broiler: { toTrim: 0.09, besideMm: 3 },
+}
+const GRADED: Record<string, Graded> = {
+  hog: { by: 'pork', lb: [120, 300] },
+  steer: { by: 'beef', lb: [450, 1100] },
+  lamb: { by: 'lamb', lb: [30, 110] },
+}
+const fromFourth =
+  (today: Today) =>
+  (body: Loose): Loose => {
+    const species = body.species as Species
+    const { house, also } = today[species]
+    return {
+      ...body,
+      form: 5,
+      spread: { ...(body.spread as Shares), ...KNIFE[species] },
+      graded: GRADED[species] ?? null,
+      house,
+      also,
+    }
+  }
+
+/** What of today's anatomies an older one is read with: plans and words, no figures. */
+export type Today = Readonly<Record<Species, Pick<Anatomy, 'house' | 'also'>>>
+
+const stepsUp = (today: Today) => ({
+  1: fromFirst,
+  2: (body: Loose) => ({ ...body, form: 3 }),
+  3: fromThird,
+  4: fromFourth(today),
+})
 
 /**
  * An anatomy from outside or from long ago, in today's form and sound, or what is wrong with it. Kilograms per cut
  * under a plan are those it gave when it was written; pieces, intervals and minutes follow today's rules.
  */
-export function readAnatomy(body: unknown): Outcome<{ anatomy: Anatomy; form: number }> {
+export function readAnatomy(body: unknown, today: Today): Outcome<{ anatomy: Anatomy; form: number }> {
   const unfit = (what: string) => refuse('own-unsound', 'anatomy', { where: 'anatomy', what })
   try {
     const form = formOf(body as Loose)
     if (form > ANATOMY_FORM) return unfit(`is of form ${form}, and this Ekko reads ${ANATOMY_FORM}`)
-    const anatomy = broughtUp(body as Loose, form, STEPS) as unknown as Anatomy
+    const anatomy = broughtUp(body as Loose, form, stepsUp(today)) as unknown as Anatomy
     const found = validateAnatomy(anatomy)[0]
     return found ? unfit(`${found.where} ${found.what}`) : { ok: true, value: { anatomy, form } }
   } catch {

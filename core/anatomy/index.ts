@@ -1,6 +1,7 @@
 /** What is an animal made of, along which lines does it come apart, and what can each part become? */
 export { DEPOTS, NAMED_TISSUES, SIDES, SPECIES, TISSUES, TOOLS, TRIM_LEVELS, withSeam } from './types.ts'
 export type {
+  About,
   Anatomy,
   AnimalType,
   Band,
@@ -56,12 +57,9 @@ export { extendAnatomy } from './own.ts'
 export { closedWay, openShare, usualGoal, withoutWay, withWay } from './ownWay.ts'
 export type { Goal, WayDraft, WayLine } from './ownWay.ts'
 export { ANATOMY_FORM, readAnatomy } from './forms.ts'
+export type { Today } from './forms.ts'
 export { drawHung, drawUsual } from './map.ts'
 export type { Hung, HungSide, LineMark, PartShape } from './map.ts'
-export { hog } from './hog/index.ts'
-export { lamb } from './lamb/index.ts'
-export { steer } from './steer/index.ts'
-export { broiler } from './broiler/index.ts'
-export { ANATOMIES } from './all.ts'
+export { loadAbout, loadAnatomy } from './load.ts'
 export { finderOf } from './finder.ts'
 export type { Called } from './finder.ts'

@@ -1,4 +1,5 @@
 import { USUAL_PACK } from '#core/records'
+import { names } from './names.ts'
 import {
   NAMED_TISSUES,
   TISSUES,
@@ -10,7 +11,6 @@ import {
   type CutKind,
   type Destination,
   type NamedShares,
-  type Names,
   type Part,
   type Path,
   type PathOutput,
@@ -23,13 +23,9 @@ import {
   type Tool,
 } from './types.ts'
 
-/** How species data is written, so that a row of the trade is a row of the file. */
+export { names } from './names.ts'
 
-/** `American | Commonwealth`; one name serves both sets. */
-export function names(text: string): Names {
-  const [american, commonwealth = american] = text.split('|').map((x) => x.trim())
-  return { american: american!, commonwealth: commonwealth! }
-}
+/** How species data is written, so that a row of the trade is a row of the file. */
 
 /** `lean/fat/bone/skin` in percent; what is left out is 0. `lean:seam` where seam fat is not as the lean. */
 export function percents(text: string): TissueShares {

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { drawUsual, hog, lamb, steer } from './index.ts'
+import { ANATOMIES } from '#core/species'
+import { drawUsual } from './index.ts'
 import { limbOf, outlineOf, type Proportions } from './outline.ts'
+
+const { hog, lamb, steer } = ANATOMIES
 
 const P: Proportions = {
   shank: 0.11,

@@ -1,7 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES } from './index.ts'
+import { SPECIES } from './index.ts'
+import { ANATOMIES } from '#core/species'
 
 const listed = new Set(
   [...readFileSync('docs/sources.md', 'utf8').matchAll(/^\| ([a-z0-9-]+) \|/gm)].map((m) => m[1]!),

@@ -259,9 +259,39 @@ export type TrimFigures = Record<
   { waste: number; kept: number; lean: number; seam: number; hard: number }
 >
 
+/** The published grade a species is measured for, and the hot weights, lb, it is stated for. */
+export interface Graded {
+  by: 'pork' | 'beef' | 'lamb'
+  lb: readonly [low: number, high: number]
+}
+
+/** A plan of ours for any animal of the species: `part way`, both sides alike. */
+export interface HousePlan {
+  name: string
+  says: string
+  ways: string
+  trim?: TrimLevel
+}
+
+/** What a page says of a species before any of its figures are needed. */
+export interface About {
+  names: Names
+  /** One and many as a form says them, and what a new lot of it is called. */
+  one: string
+  many: string
+  stem: string
+  /** What is bought to be raised. */
+  young: Names
+  /** Height as it stands beside the tallest, and how many usually hang together. */
+  tall: number
+  usual: number
+  /** Our own outline of it, 48 × 28. */
+  mark: string
+}
+
 export interface Anatomy {
   /** Of the body, not of its figures: which rules it is written by (core/anatomy/forms.ts). */
-  form: 4
+  form: 5
   id: string
   species: Species
   version: number
@@ -285,10 +315,23 @@ export interface Anatomy {
   /** Where trimmed fat goes, the part all trim is pooled in, and the cuts of discards and of losses. */
   roles: { fat: string; trim: string; discard: string; loss: string }
   /**
-   * Between-animal SDs (log) of the common factors and of a part's own weight, and the between-cutter SD (log) of what
-   * stays behind of a muscle's seam; lines and knife in mm are the same for all (core/carcass/knife.ts).
+   * Between-animal SDs (log) of the common factors and of a part's own weight; between-cutter SDs (log) of what stays
+   * behind of a muscle's seam, and of the odds that it goes to the trim; and how many mm a line or a knife goes beside
+   * where it is meant to (core/carcass/knife.ts).
    */
-  spread: { fat: number; lean: number; bone: number; place: number; cutter: number }
+  spread: {
+    fat: number
+    lean: number
+    bone: number
+    place: number
+    cutter: number
+    toTrim: number
+    besideMm: number
+  }
+  graded: Graded | null
+  house: HousePlan[]
+  /** Words for cuts and parts beside both sets of names, for finding only (docs/sources.md: also-called). */
+  also: Record<string, string>
   map: AnatomyMap
   /** Where every figure above comes from: its place in this object → its line in docs/sources.md. */
   sources: Record<string, string>

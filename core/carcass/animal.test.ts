@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, UNSURE, type Species } from '#core/anatomy'
+import { UNSURE, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg } from '#core/measure'
 import { animalOf, type Conventions, type Measured } from './index.ts'
 import { choose, cutUp } from './testing.ts'

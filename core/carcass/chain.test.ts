@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, UNSURE, hog } from '#core/anatomy'
+import { UNSURE } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { gramsOf, kg } from '#core/measure'
 import { chainUnder, disagreements, evidenceOf, sampleChain, solveChain, tapeWeightLb } from './index.ts'
 import type { Judged } from './judge.ts'
+
+const { hog } = ANATOMIES
 
 let n = 0
 const weighing = (stage: Judged['stage'], value: number, more: Partial<Judged> = {}): Judged => ({

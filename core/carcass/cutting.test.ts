@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, sidesOf, SPECIES, TRIM_LEVELS, type Anatomy, type Species } from '#core/anatomy'
+import { sidesOf, SPECIES, TRIM_LEVELS, type Anatomy, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg as kilograms, KG_PER_LB, mm } from '#core/measure'
 import { animalOf, chainUnder, SidedMap, type Choices } from './index.ts'
 import { choose, cutUp, sharesOf } from './testing.ts'

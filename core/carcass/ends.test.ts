@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Portion, type Species } from '#core/anatomy'
+import { SPECIES, type Portion, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg } from '#core/measure'
 import { portionsOf } from '#core/plan'
 import { choose, cutUp } from './testing.ts'

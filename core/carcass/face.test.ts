@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, depotOf, TISSUES, type Band, type Species, type Tissue } from '#core/anatomy'
+import { depotOf, TISSUES, type Band, type Species, type Tissue } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg } from '#core/measure'
 import { hanging } from './animal.ts'
 import { animalOf } from './animalOf.ts'

@@ -1,4 +1,4 @@
-import { TISSUES, type Anatomy, type Measure, type MeasureId, type Species } from '#core/anatomy'
+import { TISSUES, type Anatomy, type Measure, type MeasureId } from '#core/anatomy'
 import { KG_PER_LB, type Kg } from '#core/measure'
 import type { Animal, Grade } from './animal.ts'
 
@@ -32,14 +32,6 @@ export const onceMeasured = (spread: Anatomy['spread']): Anatomy['spread'] => ({
   lean: spread.lean * MEASURED_SPREAD.lean,
 })
 
-/** Hot weights, lb, that a published grade is stated for (docs/sources.md: grade-formulas). */
-const STATED: Record<Species, readonly [number, number]> = {
-  hog: [120, 300],
-  steer: [450, 1100],
-  lamb: [30, 110],
-  broiler: [0, 0],
-}
-
 /** The published grade of what was measured, with what is usual for the rest; none outside the weights it is stated for. */
 export function gradeOf(
   anatomy: Anatomy,
@@ -48,8 +40,8 @@ export function gradeOf(
   usual: (id: MeasureId) => number | null,
 ): { grade: Grade[]; outside: boolean } {
   const hcw = hotKg / KG_PER_LB
-  if (Object.keys(measured).length === 0 || hcw <= 0) return { grade: [], outside: false }
-  const [low, high] = STATED[anatomy.species]
+  if (Object.keys(measured).length === 0 || hcw <= 0 || !anatomy.graded) return { grade: [], outside: false }
+  const [low, high] = anatomy.graded.lb
   if (hcw < low || hcw > high) return { grade: [], outside: true }
   const own = readWith((id) => measured[id] ?? usual(id) ?? 0)
   return { grade: leanRatio(anatomy, own, own, hcw).grade, outside: false }
@@ -107,15 +99,15 @@ interface Read {
 }
 
 function leanRatio(anatomy: Anatomy, own: Read, usual: Read, hcw: number): { ratio: number; grade: Grade[] } {
-  switch (anatomy.species) {
-    case 'hog': {
+  switch (anatomy.graded?.by) {
+    case 'pork': {
       const lean = porkFatFreeLean(hcw, own.fat, own.eye)
       return {
         ratio: lean / porkFatFreeLean(hcw, usual.fat, usual.eye),
         grade: [{ name: 'Fat-free lean', value: (lean / hcw) * 100, unit: '% of hot weight' }],
       }
     }
-    case 'steer': {
+    case 'beef': {
       const cut = beefCutability(own.fat, own.kph, hcw, own.eye)
       return {
         ratio: cut / beefCutability(usual.fat, usual.kph, hcw, usual.eye),
@@ -132,7 +124,7 @@ function leanRatio(anatomy: Anatomy, own: Read, usual: Read, hcw: number): { rat
         grade: [{ name: 'Yield grade', value: grade, unit: '' }],
       }
     }
-    case 'broiler':
+    case undefined:
       return { ratio: 1, grade: [] }
   }
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { gramsOf, KG_PER_LB } from '#core/measure'
 import { chainUnder, heaviestCarcass, judgeWeighing } from './index.ts'
 import type { Judged } from './judge.ts'

@@ -1,4 +1,4 @@
-import { TISSUES, type Species } from '#core/anatomy'
+import { TISSUES, type Anatomy } from '#core/anatomy'
 import { kg, type Kg } from '#core/measure'
 import { evaluate, newYield } from './evaluate.ts'
 import { LAID, NO_CHOICES, type Flow, type FlowSetting } from './flow.ts'
@@ -7,13 +7,6 @@ import { lengthOf } from './lay.ts'
 import { pour } from './pour.ts'
 
 const T = TISSUES.length
-/** A line falls and a knife goes so many mm beside where it is meant to, 1 SD (docs/sources.md: common-spread). */
-const BESIDE_MM: Record<Species, number> = { steer: 6, hog: 5, lamb: 4, broiler: 3 }
-/**
- * How much more or less than another a cutter lets go to the trim, log SD of its odds, set so that trim varies by the
- * 6–10 % of its weight that it does (docs/sources.md: common-spread).
- */
-const TO_TRIM: Record<Species, number> = { steer: 0.11, hog: 0.105, lamb: 0.075, broiler: 0.09 }
 /** kg of meat in a litre. */
 const DENSITY = 1.05
 /** More of it is bone than this: a saw went through it, no seam was followed. */
@@ -22,25 +15,25 @@ const ON_THE_BONE = 0.03
 const MOST = 0.2
 
 /** Log SD of the mass of a piece so many mm long when one of its ends is cut. */
-const missedIn = (species: Species, length: number, ends = 1): number =>
-  Math.min(MOST, (BESIDE_MM[species] * Math.sqrt(ends)) / length)
+const missedIn = ({ besideMm }: Anatomy['spread'], length: number, ends = 1): number =>
+  Math.min(MOST, (besideMm * Math.sqrt(ends)) / length)
 /** The same of a piece of so many kg: it is about as long as the third root of its volume. */
-export const missedAt = (species: Species, piece: Kg): number =>
-  piece <= 0 ? 0 : missedIn(species, 100 * Math.cbrt(piece / DENSITY))
+export const missedAt = (spread: Anatomy['spread'], piece: Kg): number =>
+  piece <= 0 ? 0 : missedIn(spread, 100 * Math.cbrt(piece / DENSITY))
 
 /** Log SD by which every slot of a carcass of `count` animals is heavier or lighter for where its lines fell. */
 export function lineSds(flow: Flow, setting: FlowSetting, inputs: Float64Array, count: number): Float64Array {
   const { slots, lengths, axisMm } = flow[LAID]
-  const { species, bands } = flow.anatomy
+  const { spread, bands } = flow.anatomy
   return Float64Array.from(slots, (slot, s) => {
     const own = TISSUES.reduce((sum, _, t) => sum + inputs[s * T + t]!, 0)
-    const across = missedAt(species, kg(own / count / (slot.side === 'animal' ? 2 : 1)))
+    const across = missedAt(spread, kg(own / count / (slot.side === 'animal' ? 2 : 1)))
     const length = lengths[s]
     const ends = length ? Number('line' in length.from) + Number('line' in length.to) : 0
     if (!length || ends === 0) return across
     const { mm } = lengthOf(length, axisMm, setting.lineAt[slot.side === 'right' ? 'right' : 'left'])
     const hasLongLine = bands.some((b) => b.spans.some((x) => x.part === slot.part && x.below))
-    return mm > 0 ? Math.hypot(missedIn(species, mm, ends), hasLongLine ? across : 0) : 0
+    return mm > 0 ? Math.hypot(missedIn(spread, mm, ends), hasLongLine ? across : 0) : 0
   })
 }
 
@@ -80,7 +73,7 @@ function usualMass(flow: Flow): Float64Array {
  */
 export function knifeSds(flow: Flow): Float64Array {
   const { slots, rowSd, rowSlot, slotOf, shares } = flow[LAID]
-  const { species, spread, roles } = flow.anatomy
+  const { spread, roles } = flow.anatomy
   const pool = slotOf.get(roles.trim, 'animal')
   const mass = usualMass(flow)
   const out = new Float64Array(rowSd.length)
@@ -92,7 +85,7 @@ export function knifeSds(flow: Flow): Float64Array {
         const green = TISSUES.reduce((sum, _, t) => sum + of(t), 0)
         const isSeamed = rowSlot[r] !== pool && green > 0 && of(2) / green <= ON_THE_BONE
         const seam = isSeamed ? spread.cutter : 0
-        out[r] = Number.isNaN(rowSd[r]!) ? Math.hypot(missedAt(species, kg(green / sides)), seam) : rowSd[r]!
+        out[r] = Number.isNaN(rowSd[r]!) ? Math.hypot(missedAt(spread, kg(green / sides)), seam) : rowSd[r]!
       }
   })
   return out
@@ -104,7 +97,7 @@ const FAT_ON = 1.5
 const MOST_FAT_ON = 0.5
 
 /** The cutter's own habit for all that goes to be minced. */
-export const toTrimSd = (flow: Flow): number => TO_TRIM[flow.anatomy.species]
+export const toTrimSd = (flow: Flow): number => flow.anatomy.spread.toTrim
 
 /**
  * By how much the odds of fat being trimmed off vary between cutters, as a log SD, so that `FAT_ON` of a reference

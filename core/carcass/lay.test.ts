@@ -1,9 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, hog, SPECIES, type Portion, type Species } from '#core/anatomy'
+import { SPECIES, type Portion, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg } from '#core/measure'
 import { portionsOf } from '#core/plan'
 import { choose, cutUp } from './testing.ts'
+
+const { hog } = ANATOMIES
 
 const sawn = (thicknessMm: number, kerfMm = 1.2): Portion => ({
   kind: 'sawn',

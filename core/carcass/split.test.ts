@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, TISSUES, type Species } from '#core/anatomy'
+import { TISSUES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { mm } from '#core/measure'
 import { choose, cutUp } from './testing.ts'
 

@@ -1,4 +1,5 @@
-import { ANATOMIES, TISSUES, type Anatomy, type Portion, type SideName, type Species } from '#core/anatomy'
+import { TISSUES, type Anatomy, type Portion, type SideName, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg as kilograms, mm } from '#core/measure'
 import { insideOf } from './cutUp.ts'
 import { LAID } from './flow.ts'

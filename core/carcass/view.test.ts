@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { mean, standardDeviation } from 'simple-statistics'
-import { ANATOMIES, SPECIES, TISSUES, type Anatomy, type Species } from '#core/anatomy'
+import { SPECIES, TISSUES, type Anatomy, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg, KG_PER_LB } from '#core/measure'
 import {
   animalOf,
@@ -145,8 +146,8 @@ describe('drawn carcasses', () => {
     const all = (i: number) => [...d.cut].reduce((s, [id, own]) => (id === 'liver' ? s : s + own[i]!), 0)
     for (const i of [0, 100, 499]) expect(Math.abs(all(i) / d.stages.aged[i]! - 1)).toBeLessThan(0.02)
   })
+  const still = { ...ANATOMIES.hog.spread, lean: 0, fat: 0, bone: 0, place: 0, cutter: 0 }
   it('without any spread of the animal only the cutter varies, and less', () => {
-    const still = { lean: 0, fat: 0, bone: 0, place: 0, cutter: 0 }
     const bones = (x: { d: Drawn }) => {
       const own = [...x.d.cut.get('bone-in-chop')!]
       return sd(own) / mean(own)
@@ -159,7 +160,7 @@ describe('drawn carcasses', () => {
     ).toBeCloseTo(1, 2)
   })
   it('a fatter draw is fatter in every cut: fat and lean move for the whole animal', () => {
-    const { d } = draw('hog', { spread: { lean: 0, fat: 0.5, bone: 0, place: 0, cutter: 0 }, draws: 1000 })
+    const { d } = draw('hog', { spread: { ...still, fat: 0.5 }, draws: 1000 })
     const [x, y] = ['ground-pork', 'leaf-lard'].map((id) => [...d.cut.get(id)!])
     const along = (a: number[], b: number[]) =>
       mean(a.map((v, i) => (v - mean(a)) * (b[i]! - mean(b)))) / (sd(a) * sd(b))

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Species, type Portion } from '#core/anatomy'
+import { SPECIES, type Species, type Portion } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { SidedMap } from '#core/carcass'
 import { KG_PER_LB } from '#core/measure'
 import { checkDecisions, NO_LOG, readPlan, takePath, tried, unknownFact, type Said } from '#core/plan'

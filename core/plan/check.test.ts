@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, UNSURE, SPECIES, type Species } from '#core/anatomy'
+import { UNSURE, SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { mm, sayIssue } from '#core/measure'
 import type { Decision, FactBody } from '#core/records'
 import {

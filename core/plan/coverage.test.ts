@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import {
-  ANATOMIES,
   openedFrom,
   sidesOf as sidesOfPart,
   SPECIES,
@@ -10,6 +9,7 @@ import {
   type SideName,
   type Species,
 } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { choose, cutUp } from '../carcass/testing.ts'
 import type { Decision, FactBody } from '#core/records'
 import { NO_LOG, readPlan, refusalOf, takePath, tried, type Said } from './index.ts'

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { mm } from '#core/measure'
 import type { CutPlan } from '#core/records'
 import {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, type Species } from '#core/anatomy'
+import { type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { choose, cutUp } from '../carcass/testing.ts'
 import { allMinutes, minutesOf } from './index.ts'
 

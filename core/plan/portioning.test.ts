@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { hog, type Portion } from '#core/anatomy'
+import type { Portion } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg, KG_PER_LB, mm, PLAIN, saysFor, toKg } from '#core/measure'
 import { choose, cutUp } from '../carcass/testing.ts'
 import { keepsBone, oddPortion, portionsOf, roastFor, sayPortion, thicknessFor } from './index.ts'
+
+const { hog } = ANATOMIES
 
 const sawn = (thicknessMm: number): Portion => ({ kind: 'sawn', thicknessMm, kerfMm: 1.2, perPack: 2 })
 const PACKS = { kg: kg(0.5), lb: toKg(1, 'lb') }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, sidesOf, type Species } from '#core/anatomy'
+import { sidesOf, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { sayIssue } from '#core/measure'
 import type { Decision, Portion } from '#core/records'
 import { conventionsOf, NO_LOG, readPlan, refusalOf, settle, takePath, tried, type Said } from './index.ts'

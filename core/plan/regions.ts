@@ -1,19 +1,20 @@
 import type { Species } from '#core/anatomy'
+import { CLASS_OF } from '#core/records'
 import type { CutRow } from '#core/carcass'
 
 /** Where along the back a chop or steak comes from, as butchers tell them apart. */
 export type Region = 'rib end' | 'centre' | 'sirloin end' | 'end' | 'T-bone' | 'porterhouse'
 
-/** Lumbar joints of a steer behind this one carry a tenderloin wide enough for a porterhouse (docs/sources.md: loin-regions). */
+/** Lumbar joints of cattle behind this one carry a tenderloin wide enough for a porterhouse (docs/sources.md: loin-regions). */
 const T_BONES = 3
 
 function regionOf(species: Species, segment: string): Region | null {
   const [kind, number] = segment.split(' ')
-  const isSteer = species === 'steer'
-  if (kind === 'rib') return isSteer ? 'end' : 'rib end'
+  const isBeef = CLASS_OF[species] === 'cattle'
+  if (kind === 'rib') return isBeef ? 'end' : 'rib end'
   if (kind === 'sacrum') return 'sirloin end'
   if (kind !== 'lumbar') return null
-  if (!isSteer) return 'centre'
+  if (!isBeef) return 'centre'
   return Number(number) > T_BONES ? 'porterhouse' : 'T-bone'
 }
 

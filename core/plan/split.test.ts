@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import type { Said } from './index.ts'
 import {
   adoptPlan,

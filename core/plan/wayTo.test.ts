@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type SideName } from '#core/anatomy'
+import { SPECIES, type SideName } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { checkDecisions, readPlan, refusalOf, takePath, wayTo, NO_LOG, tried } from './index.ts'
 import type { FactBody } from '#core/records'
 import { down, dressed, ticked } from './testing.ts'

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, type Species } from '#core/anatomy'
+import { type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import type { Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { alternativesFor, lineOptions, outputsOf, rankedBy, rearOptions, reckon } from './index.ts'

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type SideName, type Species } from '#core/anatomy'
+import { SPECIES, type SideName, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { afterBench } from '#core/ledger'
 import { kg, minor, type Names } from '#core/measure'
 import type { Decision } from '#core/records'

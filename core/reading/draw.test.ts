@@ -1,6 +1,7 @@
 import { mean, quantileSorted, standardDeviation } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, type Species } from '#core/anatomy'
+import { type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { interval, KG_PER_LB } from '#core/measure'
 import { choose, cutUp, flowOf } from '../carcass/testing.ts'
 import { drawLot } from '#core/carcass'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { hog } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { compile } from '#core/carcass'
 import { gramsOf, interval, KG_PER_LB, minor, priceOf, pricePer } from '#core/measure'
 import { NO_LOG, tried, type Log, type Said } from '#core/plan'
@@ -15,6 +15,8 @@ import {
 } from './index.ts'
 import { packOf } from './testing.ts'
 import { cutDone, onLot, paid, routed } from '../plan/testing.ts'
+
+const { hog } = ANATOMIES
 
 const flow = compile(hog)
 const farm = figuresOf({ massUnit: 'lb', mince: pricePer(700 / KG_PER_LB, 'lb'), hour: minor(0) })

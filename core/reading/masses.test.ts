@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { compile } from '#core/carcass'
 import { minor, priceOf } from '#core/measure'
 import { tried, type Said } from '#core/plan'

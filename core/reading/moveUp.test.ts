@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, type Anatomy } from '#core/anatomy'
+import { type Anatomy } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { compile } from '#core/carcass'
 import { moveUp, reckon, weighedOnly } from './index.ts'
 import { FARM, lotOf, packOf } from './testing.ts'

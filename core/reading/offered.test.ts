@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, type Species } from '#core/anatomy'
+import { type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { takePath, type Said } from '#core/plan'
 import type { FactBody } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { heaviestCarcass } from '#core/carcass'
 import { grams, KG_PER_LB, PLAIN, sayIssue, saysFor, type Issue } from '#core/measure'
 import { takePath, tried } from '#core/plan'

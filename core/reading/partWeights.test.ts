@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { kg, KG_PER_LB } from '#core/measure'
 import { hangs, unknownFact, type Said } from '#core/plan'
 import type { FactBody } from '#core/records'

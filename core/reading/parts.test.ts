@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, sidesOf, SPECIES, type Species } from '#core/anatomy'
+import { sidesOf, SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { gramsOf, kgOf } from '#core/measure'
 import type { Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'

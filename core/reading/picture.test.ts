@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { KG_PER_LB, sumOf, type Kg } from '#core/measure'
 import { takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'

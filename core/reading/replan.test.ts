@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { afterBench } from '#core/ledger'
 import { checkDecisions, takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { ANATOMIES } from '#core/species'
 import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
 import { readAnatomy } from '#core/anatomy'
@@ -29,7 +30,7 @@ function specimen(name: string) {
   return { version: raw.version, content: broughtUp(raw.content, raw.version, CONTENT_STEPS) }
 }
 const reading = (content: Record<string, unknown>, lot: Lot) => {
-  const pin = readAnatomy((content.anatomies as Record<string, unknown>)[lot.anatomy])
+  const pin = readAnatomy((content.anatomies as Record<string, unknown>)[lot.anatomy], ANATOMIES)
   if (!pin.ok) throw new Error(JSON.stringify(pin.issues))
   return reckon(compile(pin.value.anatomy), lot, figuresOf(keptFarmSchema.parse(content.farm)), 0)
 }

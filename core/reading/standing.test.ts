@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { KG_PER_LB, minor } from '#core/measure'
 import { takePath, type Said } from '#core/plan'
-import { ANATOMIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import type { FactBody } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { productsOf, progressOf, reckon, STANDINGS, type LotState } from './index.ts'

@@ -102,7 +102,7 @@ class Lesson {
     private readonly carcassSd: number,
     private readonly follows: Readonly<Record<Stage, number>>,
   ) {
-    const { cuts, species, roles } = cutting.flow.anatomy
+    const { cuts, spread, roles } = cutting.flow.anatomy
     const own = apart(cutting)
     this.cuts = cuts
     this.known = known
@@ -110,7 +110,7 @@ class Lesson {
     this.sd = Float64Array.from(this.inside, (i) => {
       const cut = cuts[i]!
       const kgOfIt = cutting.cutKg(cut.id)
-      const bySize = Math.hypot(BY_SIZE, missedAt(species, kg(kgOfIt / count / 2)))
+      const bySize = Math.hypot(BY_SIZE, missedAt(spread, kg(kgOfIt / count / 2)))
       return kgOfIt * (cut.id === roles.loss ? WIDTH.X! : (WIDTH[cut.destination] ?? bySize))
     })
   }

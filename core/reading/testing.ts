@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { ANATOMIES, lookup, sidesOf, SPECIES, type Species } from '#core/anatomy'
+import { lookup, sidesOf, SPECIES, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { gramsOf, KG_PER_LB, priceOf } from '#core/measure'
 import { NO_LOG, takePath, tried, type Said } from '#core/plan'
 import type { FactBody, WeighedStage } from '#core/records'

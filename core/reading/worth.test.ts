@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, extendAnatomy, type Species } from '#core/anatomy'
+import { extendAnatomy, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { compile } from '#core/carcass'
 import { perPlate, takings, worthOf, type ValuedCut } from '#core/ledger'
 import { kg, KG_PER_LB, minor, priceOf } from '#core/measure'

@@ -1,7 +1,18 @@
 /** Every list of the trade that a record may name a thing of: type, parser and the database's check come from here. */
 
-export const SPECIES = ['hog', 'lamb', 'steer', 'broiler'] as const
-export type Species = (typeof SPECIES)[number]
+/**
+ * The animals a farm may raise, each with the class that rules and cautions go by. A new species is a line here and its
+ * folder in core/anatomy.
+ */
+export const CLASS_OF = {
+  hog: 'swine',
+  lamb: 'sheep',
+  steer: 'cattle',
+  broiler: 'poultry',
+} as const
+export type Species = keyof typeof CLASS_OF
+export type AnimalClass = (typeof CLASS_OF)[Species]
+export const SPECIES = Object.keys(CLASS_OF) as [Species, ...Species[]]
 
 export const HALVES = ['left', 'right'] as const
 export type Half = (typeof HALVES)[number]

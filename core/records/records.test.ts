@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ANATOMIES, SPECIES } from '#core/anatomy'
+import { SPECIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import {
   currencySchema,
   figureSchema,

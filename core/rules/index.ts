@@ -1,6 +1,6 @@
 /** What may be sold under each route of slaughter, and which cautions belong to which step? United States' usual rules. */
 
-import { ROUTE_IDS, type Route, type Species } from '#core/records'
+import { CLASS_OF, ROUTE_IDS, type AnimalClass, type Route, type Species } from '#core/records'
 
 export type SaleRule = 'by-the-piece' | 'live-shares-only' | 'never'
 
@@ -9,8 +9,8 @@ export interface RouteRule {
   label: string
   sale: SaleRule
   says: string
-  /** Species it is for; all where not said. */
-  only?: readonly Species[]
+  /** Classes of animals it is for; all where not said. */
+  only?: readonly AnimalClass[]
 }
 
 /**
@@ -38,7 +38,7 @@ const RULES: Record<Route, Omit<RouteRule, 'id'>> = {
     label: 'Small-producer poultry exemption',
     sale: 'by-the-piece',
     says: 'Birds you raised and processed yourself, sold inside the state only: up to 1,000, or with a fit place up to 20,000 a year. States add their own rules; packages carry your name, address and the exemption.',
-    only: ['broiler'],
+    only: ['poultry'],
   },
   household: {
     label: 'Own household',
@@ -50,7 +50,7 @@ export const ROUTES: RouteRule[] = ROUTE_IDS.map((id) => ({ id, ...RULES[id] }))
 
 /** The routes a species can take: only birds have the small-producer exemption. */
 export const routesFor = (species: Species): RouteRule[] =>
-  ROUTES.filter((r) => !r.only || r.only.includes(species))
+  ROUTES.filter((r) => !r.only || r.only.includes(CLASS_OF[species]))
 
 export const ruleOf = (route: Route | null): RouteRule | null =>
   route === null ? null : { id: route, ...RULES[route] }
@@ -72,25 +72,26 @@ const CAUTIONS = {
 
 export type Step = keyof typeof CAUTIONS
 
-/** Where a species needs other words (poultry: 9 CFR 381.66 as it long stood, and federal minimum temperatures, from memory). */
-const ALSO: Record<Species, Partial<Record<Step, string>>> = {
-  hog: {},
-  broiler: {
+/** Where a class of animals needs other words (poultry: 9 CFR 381.66 as it long stood, and federal minimum temperatures, from memory). */
+const ALSO: Record<AnimalClass, Partial<Record<Step, string>>> = {
+  swine: {},
+  poultry: {
     slaughter:
       'Never plan a bird that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 8–12 h, water always there. Scald burns; keep children away. A torn gut or gall: cut and wash away at once.',
     chill:
       'To 4 °C (40 °F) within 4 h under 4 lb, 6 h from 4 to 8 lb, 8 h above. Hold 12–48 h before freezing or boning, or it toughens. The plant’s own plan comes first.',
     labels: 'Poultry, whole, in pieces or ground: cook to 74 °C (165 °F).',
   },
-  steer: {
+  cattle: {
     chill:
       'Surface at or below 4 °C (40 °F) within 24 h, deep in the round at or below 7 °C (45 °F) within 48 h: a round is slow. Not under 10 °C (50 °F) within 10 h of the kill, or it toughens. The plant’s own plan comes first.',
   },
-  lamb: {
+  sheep: {
     chill:
       'Surface at or below 4 °C (40 °F) within 24 h, but not under 10 °C (50 °F) within 10 h of the kill, or it toughens. Write temperatures down. The plant’s own plan comes first.',
   },
 }
 
 /** The caution that belongs to a step, for this species. */
-export const cautionAt = (step: Step, species: Species): string => ALSO[species][step] ?? CAUTIONS[step]
+export const cautionAt = (step: Step, species: Species): string =>
+  ALSO[CLASS_OF[species]][step] ?? CAUTIONS[step]

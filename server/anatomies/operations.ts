@@ -1,6 +1,7 @@
 import same from 'fast-deep-equal'
 import type { OwnChange, OwnVersion } from '#contracts'
-import { ANATOMIES, extendAnatomy } from '#core/anatomy'
+import { extendAnatomy } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { refusedFor, type Changed } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
 import { insertOwn, selectOwn } from './queries.ts'

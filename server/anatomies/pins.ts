@@ -1,4 +1,5 @@
 import { ANATOMY_FORM, readAnatomy, type Anatomy } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { compile, type Flow } from '#core/carcass'
 
 /** An anatomy that lots are pinned to: as it was written, and as it is read today. */
@@ -19,7 +20,7 @@ const MOST_PINS = 24
 export function anatomyOf(hash: string, body: unknown): Pinned {
   const held = pins.get(hash)
   if (held) return held
-  const read = readAnatomy(body)
+  const read = readAnatomy(body, ANATOMIES)
   if (!read.ok) throw new Error(`The figures ${hash.slice(0, 8)} cannot be read.`)
   const { anatomy, form } = read.value
   const pinned = { hash, body, anatomy, old: form < ANATOMY_FORM - 1 }

@@ -1,4 +1,5 @@
-import { ANATOMIES, extendAnatomy, SPECIES, type Anatomy, type Species } from '#core/anatomy'
+import { extendAnatomy, SPECIES, type Anatomy, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { digestOf } from '../store/outcomes.ts'
 import { anatomyOf, type Pinned } from './pins.ts'
 import * as q from './queries.ts'

@@ -1,5 +1,6 @@
 import { bundleSchema, BUNDLE_VERSION, type Bundle, type Lot } from '#contracts'
-import { ANATOMIES, extendAnatomy, readAnatomy, type Anatomy } from '#core/anatomy'
+import { extendAnatomy, readAnatomy, type Anatomy } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { gramsOf, issueOf, refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
 import { readPaper } from '#core/papers'
 import { checkDecisions, NO_LOG, strangersIn, unknownFact } from '#core/plan'
@@ -86,7 +87,7 @@ function faultsIn(content: Content): Issue[] {
     ...Object.entries(anatomies).flatMap(([hash, body]) => {
       const where = `anatomies.${hash.slice(0, 8)}`
       if (digestOf(body) !== hash) return [fault(where, 'it was altered')]
-      const read = readAnatomy(body)
+      const read = readAnatomy(body, ANATOMIES)
       if (!read.ok) return read.issues.map((i) => fault(where, sayIssue(i)))
       pins.set(hash, read.value.anatomy)
       return []

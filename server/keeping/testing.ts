@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { ANATOMIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import { BUNDLE_VERSION, type Bundle, type Lot } from '#contracts'
 import { gramsOf } from '#core/measure'
 import { UNNAMED, type FactBody } from '#core/records'

@@ -5,7 +5,7 @@ import { useMediaQuery } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { ANATOMIES, type Species } from '#core/anatomy'
+import type { Species } from '#core/anatomy'
 import { parseMass, sayIssue } from '#core/measure'
 import FieldIssues from '../pieces/FieldIssues.vue'
 import { vRoving } from '../pieces/roving.ts'
@@ -13,19 +13,14 @@ import SpeciesMark from '../pieces/SpeciesMark.vue'
 import { fieldIssue, type FieldIssue } from '../state/api.ts'
 import { useFarm } from '../state/farm.ts'
 import { useLots } from '../state/lots.ts'
+import { aboutOf, allAbout } from '../state/species.ts'
 import { useWords } from '../state/words.ts'
 
 /** The animals a farm may hang on one ground line, to one scale; one is pressed, the rest has an answer already. */
 const store = useFarm()
 const router = useRouter()
-const { unit } = useWords()
-/** Height at the withers, or of a bird as it stands, beside the tallest (common practice). */
-const KINDS: Record<Species, { one: string; many: string; tall: number; usual: number }> = {
-  steer: { one: 'Steer', many: 'steers', tall: 1, usual: 1 },
-  hog: { one: 'Hog', many: 'hogs', tall: 0.62, usual: 1 },
-  lamb: { one: 'Lamb', many: 'lambs', tall: 0.48, usual: 1 },
-  broiler: { one: 'Birds', many: 'birds', tall: 0.26, usual: 40 },
-}
+const words = useWords()
+const { unit } = words
 /** Height of the tallest, px: on a phone all of them stand in its width. */
 const isNarrow = useMediaQuery('(max-width: 560px)')
 const tallest = computed(() => (isNarrow.value ? 62 : 118))
@@ -35,11 +30,13 @@ const form = reactive<{ species: Species; tag: string; count: string; live: stri
   count: '1',
   live: '',
 })
-const kind = computed(() => KINDS[form.species])
+/** Tallest first, as they stand on the line. */
+const kinds = computed(() => allAbout().toSorted((a, b) => b.about.tall - a.about.tall))
+const kind = computed(() => aboutOf(form.species))
 /** A name that is free: what kind, and how many came before. Typed in, so that it can be typed over. */
 const free = computed(() => {
   const names = new Set([...store.cards.values()].map((c) => c.tag.toLowerCase()))
-  const stem = form.species === 'broiler' ? 'Flock' : kind.value.one
+  const stem = kind.value?.stem ?? 'Lot'
   for (let n = 1; ; n++) if (!names.has(`${stem} ${n}`.toLowerCase())) return `${stem} ${n}`
 })
 const isOwn = ref(false)
@@ -52,7 +49,7 @@ watch(
 )
 watch(
   () => form.species,
-  (s) => (form.count = String(KINDS[s].usual)),
+  (s) => (form.count = String(aboutOf(s)?.usual ?? 1)),
 )
 const issues = ref<FieldIssue[]>([])
 const id = uuid()
@@ -95,7 +92,7 @@ async function hang() {
   <form class="stack" novalidate @submit.prevent="hang">
     <div v-roving class="ground" role="radiogroup" aria-label="What kind of animal">
       <button
-        v-for="(k, species) in KINDS"
+        v-for="{ species, about } in kinds"
         :key="species"
         type="button"
         role="radio"
@@ -105,12 +102,12 @@ async function hang() {
         @click="form.species = species"
         @focus="form.species = species"
       >
-        <span class="stand"><SpeciesMark :of="species" :height="k.tall * tallest" /></span>
-        <span class="name">{{ k.one }}</span>
+        <span class="stand"><SpeciesMark :of="species" :height="about.tall * tallest" /></span>
+        <span class="name">{{ about.one }}</span>
       </button>
     </div>
     <p class="muted">
-      A whole {{ ANATOMIES[form.species].names.american.toLowerCase() }} hangs; the others are drawn to the
+      A whole {{ kind ? words.name(kind.names).toLowerCase() : 'animal' }} hangs; the others are drawn to the
       same scale.
     </p>
     <div class="trio">
@@ -127,16 +124,20 @@ async function hang() {
         <FieldIssues :issues="at('tag')" />
       </div>
       <div class="field">
-        <label for="lot-count">How many {{ kind.many }}</label>
+        <label for="lot-count">How many {{ kind?.many ?? 'animals' }}</label>
         <span class="stepper">
-          <button type="button" :aria-label="`One of the ${kind.many} fewer`" @click="more(-1)">−</button>
+          <button type="button" :aria-label="`One of the ${kind?.many ?? 'animals'} fewer`" @click="more(-1)">
+            −
+          </button>
           <InputText
             id="lot-count"
             v-model="form.count"
             inputmode="numeric"
             :invalid="at('count').length > 0"
           />
-          <button type="button" :aria-label="`One of the ${kind.many} more`" @click="more(1)">+</button>
+          <button type="button" :aria-label="`One of the ${kind?.many ?? 'animals'} more`" @click="more(1)">
+            +
+          </button>
         </span>
         <FieldIssues :issues="at('count')" />
       </div>

@@ -1,4 +1,5 @@
-import { ANATOMIES, finderOf, SPECIES } from '#core/anatomy'
+import { finderOf, SPECIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 
 let made: ReturnType<typeof finderOf> | null = null
 /** Finds cuts, parts and ways of all animals by any name; indexed once for the page. */

@@ -60,10 +60,6 @@ export function useWords() {
     unit,
     currency,
     says,
-    /** A young pig bought to be raised. */
-    get youngPig() {
-      return tongue.value.nameSet === 'american' ? 'feeder pig' : 'weaner'
-    },
     /** What minced meat is called. */
     get minced() {
       return tongue.value.nameSet === 'american' ? 'ground meat' : 'mince'

@@ -1,18 +1,19 @@
-import { names } from '../notation.ts'
 import type { Anatomy } from '../types.ts'
 import { axis, bands, lines, parts } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
 import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
 import { types } from './data/types.ts'
 import { paths } from './data/paths.ts'
+import { also, house } from './data/words.ts'
+import { about } from './about.ts'
 
 /** The broiler, rough but whole: a bird has no sides. Base bird plucked, without neck, giblets and feet. */
-export const broiler: Anatomy = {
-  form: 4,
+export const anatomy: Anatomy = {
+  form: 5,
   id: 'broiler',
   species: 'broiler',
   version: 1,
-  names: names('Broiler | Table bird'),
+  names: about.names,
   chain,
   referenceKg: 2,
   axis,
@@ -29,6 +30,9 @@ export const broiler: Anatomy = {
   trim,
   roles: { fat: 'bird-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
+  graded: null,
+  house,
+  also,
   map,
   sources: {
     chain: 'broiler-chain',
@@ -48,6 +52,8 @@ export const broiler: Anatomy = {
     live: 'broiler-live',
     trim: 'trim-levels',
     spread: 'broiler-spread',
+    'spread.besideMm': 'common-spread',
+    'spread.toTrim': 'common-spread',
     map: 'drawings',
   },
 }

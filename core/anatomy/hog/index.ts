@@ -1,18 +1,19 @@
-import { names } from '../notation.ts'
 import type { Anatomy } from '../types.ts'
 import { axis, bands, lines, parts, ribs } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
 import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
 import { types } from './data/types.ts'
 import { paths } from './data/paths.ts'
+import { also, house } from './data/words.ts'
+import { about } from './about.ts'
 
 /** The hog in full. Base carcass scalded, head off, feet on, leaf fat in. */
-export const hog: Anatomy = {
-  form: 4,
+export const anatomy: Anatomy = {
+  form: 5,
   id: 'hog',
   species: 'hog',
   version: 2,
-  names: names('Hog | Pig'),
+  names: about.names,
   chain,
   referenceKg: 84,
   axis,
@@ -29,6 +30,9 @@ export const hog: Anatomy = {
   trim,
   roles: { fat: 'back-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
+  graded: { by: 'pork', lb: [120, 300] },
+  house,
+  also,
   map,
   sources: {
     chain: 'hog-chain',
@@ -53,6 +57,9 @@ export const hog: Anatomy = {
     types: 'hog-types',
     trim: 'trim-levels',
     spread: 'hog-spread',
+    'spread.besideMm': 'common-spread',
+    'spread.toTrim': 'common-spread',
+    graded: 'grade-formulas',
     map: 'drawings',
   },
 }

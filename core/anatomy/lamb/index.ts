@@ -1,18 +1,19 @@
-import { names } from '../notation.ts'
 import type { Anatomy } from '../types.ts'
 import { axis, bands, lines, parts, ribs } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
 import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
 import { types } from './data/types.ts'
 import { paths } from './data/paths.ts'
+import { also, house } from './data/words.ts'
+import { about } from './about.ts'
 
 /** The lamb, rough but whole. Base carcass with kidneys and their fat. */
-export const lamb: Anatomy = {
-  form: 4,
+export const anatomy: Anatomy = {
+  form: 5,
   id: 'lamb',
   species: 'lamb',
   version: 1,
-  names: names('Lamb'),
+  names: about.names,
   chain,
   referenceKg: 20,
   axis,
@@ -29,6 +30,9 @@ export const lamb: Anatomy = {
   trim,
   roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
+  graded: { by: 'lamb', lb: [30, 110] },
+  house,
+  also,
   map,
   sources: {
     chain: 'lamb-chain',
@@ -53,6 +57,9 @@ export const lamb: Anatomy = {
     types: 'lamb-types',
     trim: 'trim-levels',
     spread: 'lamb-spread',
+    'spread.besideMm': 'common-spread',
+    'spread.toTrim': 'common-spread',
+    graded: 'grade-formulas',
     map: 'drawings',
   },
 }

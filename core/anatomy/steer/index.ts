@@ -1,18 +1,19 @@
-import { names } from '../notation.ts'
 import type { Anatomy } from '../types.ts'
 import { axis, bands, lines, parts, ribs } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
 import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
 import { types } from './data/types.ts'
 import { paths } from './data/paths.ts'
+import { also, house } from './data/words.ts'
+import { about } from './about.ts'
 
 /** The steer, rough but whole. Base carcass with kidney fat and hanging tender, kidneys out. */
-export const steer: Anatomy = {
-  form: 4,
+export const anatomy: Anatomy = {
+  form: 5,
   id: 'steer',
   species: 'steer',
   version: 1,
-  names: names('Steer'),
+  names: about.names,
   chain,
   referenceKg: 320,
   axis,
@@ -29,6 +30,9 @@ export const steer: Anatomy = {
   trim,
   roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
+  graded: { by: 'beef', lb: [450, 1100] },
+  house,
+  also,
   map,
   sources: {
     chain: 'steer-chain',
@@ -53,6 +57,9 @@ export const steer: Anatomy = {
     types: 'steer-types',
     trim: 'trim-levels',
     spread: 'steer-spread',
+    'spread.besideMm': 'common-spread',
+    'spread.toTrim': 'common-spread',
+    graded: 'grade-formulas',
     map: 'drawings',
   },
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { ANATOMIES, lookup, type Cut, type Species } from '#core/anatomy'
+import { lookup, type Cut, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import { libraryIn, worked } from '../../state/figures.ts'
 import { useFarm } from '../../state/farm.ts'

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import SelectButton from 'primevue/selectbutton'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { computed } from 'vue'
+import type { Species } from '#core/anatomy'
 import SpeciesMark from '../../pieces/SpeciesMark.vue'
+import { allAbout } from '../../state/species.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Which animal the page is about. */
 const species = defineModel<Species>({ required: true })
 const words = useWords()
-const kinds = SPECIES.map((v) => ({ v, w: words.name(ANATOMIES[v].names) }))
+const kinds = computed(() => allAbout().map(({ species: v, about }) => ({ v, w: words.name(about.names) })))
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import type { OwnVersion } from '#contracts'
-import { ANATOMIES, extendAnatomy, type Species } from '#core/anatomy'
+import { extendAnatomy, type Species } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import type { OwnAdditions } from '#core/records'
 import { ask } from '../../state/api.ts'
 

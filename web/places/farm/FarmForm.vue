@@ -5,7 +5,7 @@ import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import { computed, nextTick, reactive, ref, watch } from 'vue'
 import type { KeptFarm } from '#contracts'
-import { ANATOMIES, SPECIES, type Species } from '#core/anatomy'
+import { SPECIES, type Species } from '#core/anatomy'
 import {
   currencyDigits,
   formatMoney,
@@ -22,6 +22,7 @@ import {
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
+import { aboutOf } from '../../state/species.ts'
 import type { Draft } from './FarmPreview.vue'
 
 /** `full` asks all there is to say of a farm; without it only what the first lot needs. */
@@ -73,7 +74,7 @@ watch(
 )
 watch(form, () => emit('typed', { ...form }), { immediate: true })
 const minced = computed(() => (form.nameSet === 'american' ? 'ground meat' : 'mince'))
-const nameOf = (s: Species) => ANATOMIES[s].names[form.nameSet]
+const nameOf = (s: Species) => aboutOf(s)?.names[form.nameSet] ?? ''
 const issues = ref<FieldIssue[]>([])
 const CURRENCIES = ['USD', 'CAD', 'GBP', 'EUR', 'AUD', 'NZD'].map((id) => ({
   id,

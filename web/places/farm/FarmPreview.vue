@@ -15,16 +15,17 @@ export interface Draft {
 
 <script setup lang="ts">
 import { computed } from 'vue'
-import { ANATOMIES } from '#core/anatomy'
 import { kg, parseMoney, priceOf, saysFor } from '#core/measure'
+import { figuresOfSpecies } from '../../state/species.ts'
 
 /** The head of the price list and a line of the block card, as they will stand on paper: what is typed beside is seen here. */
 const { draft } = defineProps<{ draft: Draft }>()
 const CUTS = ['bone-in-chop', 'ground-pork', 'butt-roast']
 const says = computed(() => saysFor(draft))
 const mince = computed(() => parseMoney(draft.mince, draft.currency))
+const cuts = computed(() => figuresOfSpecies('hog')?.cuts ?? [])
 const rows = computed(() =>
-  ANATOMIES.hog.cuts
+  cuts.value
     .filter((c) => CUTS.includes(c.id))
     .map((c) => ({
       name: says.value.name(c.names),
@@ -33,7 +34,10 @@ const rows = computed(() =>
         : '',
     })),
 )
-const chop = computed(() => says.value.name(ANATOMIES.hog.cuts.find((c) => c.id === 'bone-in-chop')!.names))
+const chop = computed(() => {
+  const found = cuts.value.find((c) => c.id === 'bone-in-chop')
+  return found ? says.value.name(found.names) : ''
+})
 </script>
 
 <template>

@@ -10,6 +10,7 @@ import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { aboutOf } from '../../state/species.ts'
 import { useWords } from '../../state/words.ts'
 import { readMoney } from './figures.ts'
 import { usePrices } from './prices.ts'
@@ -48,7 +49,7 @@ function add() {
       : [
           {
             field: 'label',
-            detail: `Say what was paid for: ${words.youngPig}, feed, haulage…`,
+            detail: `Say what was paid for: ${ideas.value[0]!.toLowerCase()}, feed, haulage…`,
             confirmable: false,
           },
         ]),
@@ -70,9 +71,8 @@ const leaves = computed(() => {
 })
 /** What is usually paid for, in the farm's words: a press writes it. */
 const ideas = computed(() => {
-  const { species } = read.value.flow.anatomy
-  const young = { hog: words.youngPig, lamb: 'lamb', steer: 'calf', broiler: 'chicks' }[species]
-  return [young[0]!.toUpperCase() + young.slice(1), 'Feed', 'Haulage', 'Own labour']
+  const about = aboutOf(read.value.flow.anatomy.species)
+  return [...(about ? [words.name(about.young)] : []), 'Feed', 'Haulage', 'Own labour']
 })
 /** What the minutes are spent on; what takes none is not named. */
 const bench = computed(() => {

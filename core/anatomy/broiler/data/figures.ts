@@ -73,7 +73,7 @@ export const trim: TrimFigures = {
 }
 
 /** Log SDs between birds (docs/sources.md: broiler-spread). */
-export const spread: Anatomy['spread'] = { fat: 0.2, lean: 0.03, bone: 0.05, place: 0.025, cutter: 0.035 }
+export const spread: Anatomy['spread'] = { fat: 0.2, lean: 0.03, bone: 0.05, place: 0.025, cutter: 0.035, toTrim: 0.09, besideMm: 3 }
 
 /** Our own drawing of a bird on its back, neck up; the right half, its shapes mirrored where there are two. 400 × 400. */
 export const map: LaidMap = {

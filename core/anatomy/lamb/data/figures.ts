@@ -76,7 +76,7 @@ export const trim: TrimFigures = {
 }
 
 /** Log SDs set so that total saleable share varies by about 2.5 points of carcass (docs/sources.md: lamb-spread). */
-export const spread: Anatomy['spread'] = { fat: 0.219, lean: 0.03, bone: 0.05, place: 0.04, cutter: 0.08 }
+export const spread: Anatomy['spread'] = { fat: 0.219, lean: 0.03, bone: 0.05, place: 0.04, cutter: 0.08, toTrim: 0.075, besideMm: 4 }
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const LINE = { line: 'breast-line' } as const
