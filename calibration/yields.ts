@@ -224,7 +224,8 @@ export function yieldList(text = readFileSync('docs/sources.md', 'utf8')): Yield
     .split(/^### /m)
     .slice(1)
     .flatMap((section) => {
-      const species = SECTIONS[/^\w+/.exec(section)![0]]!
+      const species = SECTIONS[/^\w+/.exec(section)![0]]
+      if (!species) return []
       return [...section.matchAll(/^\| ([^|]+?)\*? \| ([\d.]+)–([\d.]+) \|$/gm)].map(
         ([, name, low, high]) => ({ species, name: name!, low: Number(low), high: Number(high) }),
       )
