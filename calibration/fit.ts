@@ -145,8 +145,27 @@ for (const species of ['steer', 'hog', 'lamb'] as const) {
   report.push('', `## ${ANATOMIES[species].names.american}`, '', summary(own), '', yieldTable(own, found))
   console.log(`${species}: ${summary(own)}`)
 }
-const birds = findYields('broiler', list)
-report.push('', '## Broiler', '', 'One band: nothing is fitted.', '', yieldTable([], birds))
+for (const [species, says] of [
+  ['broiler', 'One band: nothing is fitted.'],
+  [
+    'turkey',
+    'One band: nothing is fitted. Its parts are the part table’s; the other pieces are a broiler’s shares.',
+  ],
+  [
+    'duck',
+    'One band: nothing is fitted. Its parts are the part table’s; the other pieces are a broiler’s shares.',
+  ],
+  ['goat', 'A lamb’s bands with stated factors, set by hand until the list was met: no prediction.'],
+  ['calf', 'A steer’s bands with stated factors, set by hand until the list was met: no prediction.'],
+] as const)
+  report.push(
+    '',
+    `## ${ANATOMIES[species].names.american}`,
+    '',
+    says,
+    '',
+    yieldTable([], findYields(species, list)),
+  )
 for (const chart of CHARTS) {
   report.push(
     '',

@@ -64,7 +64,77 @@ const LAMB_BONED: Ways = {
   leg: 'leg-butterflied',
 }
 
-const LISTS: Record<Species, List> = {
+const GOAT_CUBED: Ways = Object.fromEntries(
+  ['leg', 'shoulder', 'neck', 'rack', 'loin', 'breast', 'foreshank'].map((p) => [p, `${p}-cubed`]),
+)
+const VEAL_BONED: Ways = {
+  ...BEEF_BONED,
+  rib: 'rib-eye-only',
+  flank: 'flank-grind',
+  brisket: 'brisket-grind',
+}
+const VEAL_PARTS = [
+  'chuck',
+  'clod',
+  'chuck-roll',
+  'rib',
+  'short-loin',
+  'short-loin-rear',
+  'sirloin',
+  'tenderloin',
+  'top-round',
+  'bottom-round',
+  'eye-round',
+  'knuckle',
+  'rump',
+  'round',
+  'hanger',
+  'skirts',
+]
+const VEAL_MEAT = [
+  'clod-roast',
+  'chuck-roast',
+  'mock-tender',
+  'rib-eye',
+  'strip',
+  'top-sirloin',
+  'tri-tip',
+  'ball-tip',
+  'flap',
+  'tenderloin',
+  'top-roast',
+  'bottom-roast',
+  'eye-roast',
+  'tip-roast',
+  'rump-roast',
+  'hip-oyster',
+  'hanger',
+  'skirt-inside',
+  'skirt-outside',
+]
+/** Birds are parted alike, whatever the bird. */
+const BIRD_PLANS: List['plans'] = {
+  parts: { ways: { bird: 'bird-parts', wing: 'wing-three' } },
+  boned: { ways: { bird: 'bird-parts', leg: 'leg-boneless' } },
+  quarters: { ways: { bird: 'bird-quarters' } },
+  stuffed: { conventions: { giblets: true } },
+}
+const BIRD_PARTS: List['how'] = {
+  'breast, bone in': ['parts', held('breast')],
+  wings: ['parts', held('wing')],
+  back: ['parts', held('back')],
+}
+const BIRD_PIECES: List['how'] = {
+  ...BIRD_PARTS,
+  thighs: ['parts', made('leg', 'thigh')],
+  drumsticks: ['parts', made('leg', 'drumstick')],
+  'boneless breast with tenders': ['parts', made('breast', 'breast-boneless', 'tenders')],
+  'first wing bones': ['parts', made('wing', 'drumette')],
+  'thigh, boned and skinned': ['boned', made('leg', 'thigh-boneless')],
+  'neck and giblets, with them': ['stuffed', held('neck', 'giblets')],
+}
+
+const LISTS: Partial<Record<Species, List>> = {
   steer: {
     carcassKg: 320,
     plans: {
@@ -192,30 +262,91 @@ const LISTS: Record<Species, List> = {
   },
   broiler: {
     carcassKg: 2,
-    plans: {
-      parts: { ways: { bird: 'bird-parts', wing: 'wing-three' } },
-      boned: { ways: { bird: 'bird-parts', leg: 'leg-boneless' } },
-      quarters: { ways: { bird: 'bird-quarters' } },
-      stuffed: { conventions: { giblets: true } },
-    },
+    plans: BIRD_PLANS,
     how: {
-      'breast, bone in': ['parts', held('breast')],
-      thighs: ['parts', made('leg', 'thigh')],
-      drumsticks: ['parts', made('leg', 'drumstick')],
-      wings: ['parts', held('wing')],
-      back: ['parts', held('back')],
+      ...BIRD_PIECES,
       'leg quarters': ['quarters', made('bird', 'leg-quarter')],
-      'boneless breast with tenders': ['parts', made('breast', 'breast-boneless', 'tenders')],
       tenders: ['parts', made('breast', 'tenders')],
       'boneless breast': ['parts', made('breast', 'breast-boneless')],
-      'first wing bones': ['parts', made('wing', 'drumette')],
-      'thigh, boned and skinned': ['boned', made('leg', 'thigh-boneless')],
-      'neck and giblets, with them': ['stuffed', held('neck', 'giblets')],
+    },
+  },
+  turkey: { carcassKg: 9, plans: BIRD_PLANS, how: BIRD_PIECES },
+  duck: {
+    carcassKg: 2.2,
+    plans: {
+      ...BIRD_PLANS,
+      skinned: { ways: { bird: 'bird-parts', breast: 'breast-boneless', leg: 'leg-grind' } },
+      filleted: { ways: { bird: 'bird-parts', breast: 'breast-boneless-skin' } },
+    },
+    how: {
+      ...BIRD_PARTS,
+      legs: ['parts', held('leg')],
+      'boneless breast, skin on': ['filleted', made('breast', 'breast-boneless-on')],
+      'skin and fat of the whole bird': [
+        'parts',
+        also({ parts: ['bird'], tissue: 'skin' }, { parts: ['bird'], tissue: 'fat' }),
+      ],
+    },
+  },
+  goat: {
+    carcassKg: 18,
+    plans: { bone: {}, boned: { ways: LAMB_BONED }, cubed: { ways: GOAT_CUBED } },
+    how: {
+      legs: ['bone', held('leg')],
+      shoulders: ['bone', held('shoulder')],
+      neck: ['bone', held('neck')],
+      racks: ['bone', held('rack')],
+      loins: ['bone', held('loin', 'tenderloin')],
+      'breasts and flanks': ['bone', held('breast')],
+      foreshanks: ['bone', held('foreshank')],
+      'kidneys and their fat': ['bone', held('kidneys', 'kidney-fat')],
+      tenderloins: ['boned', made('tenderloin', 'tenderloin')],
+      'all meat, all boned': [
+        'boned',
+        also(
+          made(
+            ['shoulder', 'rack', 'loin', 'leg', 'tenderloin'],
+            'shoulder-rolled',
+            'noisettes',
+            'loin-boneless',
+            'leg-butterflied',
+            'tenderloin',
+          ),
+          held('trim'),
+        ),
+      ],
+      'bones, all boned': ['boned', held('bones')],
+      'fat trimmed off, all boned': ['boned', held('fat', 'kidney-fat')],
+      'all cubed on the saw': ['cubed', made(Object.keys(GOAT_CUBED), 'bone-in-cubes')],
+    },
+  },
+  calf: {
+    carcassKg: 110,
+    plans: { bone: {}, boned: { ways: VEAL_BONED } },
+    how: {
+      leg: ['bone', held('round', 'hind-shank', 'sirloin')],
+      loin: ['bone', held('short-loin', 'short-loin-rear', 'tenderloin')],
+      rack: ['bone', held('rib')],
+      'shoulder and neck': ['bone', held('chuck')],
+      'breast and flank': ['bone', held('brisket', 'plate', 'skirts', 'flank')],
+      foreshank: ['bone', held('foreshank')],
+      'kidney fat': ['bone', held('suet')],
+      'bones, all boned': ['boned', held('bones')],
+      'trim and named meat, all boned': ['boned', also(held('trim'), made(VEAL_PARTS, ...VEAL_MEAT))],
     },
   },
 }
 
-const SECTIONS: Record<string, Species> = { Beef: 'steer', Hog: 'hog', Lamb: 'lamb', Bird: 'broiler' }
+const SECTIONS: Record<string, Species> = {
+  Beef: 'steer',
+  Hog: 'hog',
+  Lamb: 'lamb',
+  Bird: 'broiler',
+  Goat: 'goat',
+  Calf: 'calf',
+  Turkey: 'turkey',
+  Duck: 'duck',
+}
 
 /** The list as it is written in docs/sources.md. Throws on a piece that is not cut here, or a cut that is not listed. */
 export function yieldList(text = readFileSync('docs/sources.md', 'utf8')): YieldRow[] {
@@ -239,7 +370,7 @@ export function yieldList(text = readFileSync('docs/sources.md', 'utf8')): Yield
 
 /** An anatomy cut by every plan of its list. */
 export function cutForList(species: Species, anatomy: Anatomy = ANATOMIES[species]): Record<string, CutUpAs> {
-  const { carcassKg, plans } = LISTS[species]
+  const { carcassKg, plans } = LISTS[species]!
   const flow = compile(anatomy)
   const as = ({ ways = {}, lines = {}, conventions = {} }: Plan): CutAs => ({
     carcassKg,
@@ -249,7 +380,7 @@ export function cutForList(species: Species, anatomy: Anatomy = ANATOMIES[specie
     mm: {},
     left: ways,
     right: ways,
-    ...(species === 'broiler' && { animal: ways }),
+    ...(!anatomy.ribs && { animal: ways }),
   })
   return Object.fromEntries(Object.entries(plans).map(([id, plan]) => [id, cutAs(flow, as(plan))]))
 }
@@ -260,7 +391,7 @@ export function findYields(
   rows: readonly YieldRow[],
   cut: Record<string, CutUpAs> = cutForList(species),
 ): Found[] {
-  const { carcassKg, how } = LISTS[species]
+  const { carcassKg, how } = LISTS[species]!
   return rows
     .filter((r) => r.species === species)
     .map((row) => {

@@ -18,7 +18,7 @@ import { paperPdf } from './index.ts'
 import { pagesOf } from './testing.ts'
 
 /** One side of every species cut otherwise than the other: the longest papers there are. */
-const LONG: Record<Species, ReturnType<typeof way>[]> = {
+const LONG: Partial<Record<Species, ReturnType<typeof way>[]>> = {
   hog: [way('loin', 'loin-roasts', 'right'), way('leg', 'leg-smoked', 'left')],
   lamb: [way('leg', 'leg-seven-meals', 'left')],
   steer: [way('rib', 'rib-eye', 'right'), way('short-loin', 'loin-strip', 'right')],
@@ -32,7 +32,7 @@ const WORDS = {
   instructions: 'Bones for the dog.',
 }
 async function printed<K extends PaperData['kind']>(species: Species, kind: K, currency = 'USD') {
-  const read = reckon(flowOf(species), lotOf(species, [routed('inspected'), ...LONG[species]]), FARM, 60)
+  const read = reckon(flowOf(species), lotOf(species, [routed('inspected'), ...(LONG[species] ?? [])]), FARM, 60)
   const farm = {
     name: 'Fallowmere',
     address: 'Hill Lane 2\nUpper Vale',

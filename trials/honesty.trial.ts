@@ -25,7 +25,7 @@ const WILD = {
   habit: 0.06,
 }
 /** A line or a knife goes through so many mm beside where it is meant to, 1 SD. */
-const KNIFE: Record<Species, number> = { steer: 6, hog: 5, lamb: 4, broiler: 3 }
+const KNIFE: Partial<Record<Species, number>> = { steer: 6, hog: 5, lamb: 4, broiler: 3 }
 
 /** A piece of meat is about as long as the third root of its volume, mm; a side has half of it. */
 const lengthOf = (both: number) => 100 * Math.cbrt(both / 2 / 1.05)
@@ -36,7 +36,7 @@ const CASES: [Species, number, string[]][] = [
   ['steer', 320, ['rib-steak', 'tbone', 'top-sirloin', 'brisket', 'ground-beef']],
 ]
 
-const pools: Record<Species, string> = {
+const pools: Partial<Record<Species, string>> = {
   hog: 'ground-pork',
   lamb: 'ground',
   steer: 'ground-beef',
@@ -74,10 +74,10 @@ function simulate(base: Anatomy, carcass: number, random: () => number) {
           ...l,
           mm: {
             ...l.mm,
-            usual: mm(Math.min(l.mm.high, Math.max(l.mm.low, l.mm.usual + KNIFE[base.species] * normal()))),
+            usual: mm(Math.min(l.mm.high, Math.max(l.mm.low, l.mm.usual + KNIFE[base.species]! * normal()))),
           },
         }
-      const off = KNIFE[base.species] * normal()
+      const off = KNIFE[base.species]! * normal()
       const moved = (at: string) => {
         const segment = base.axis.find(
           (x) => at === x.id || (at === 'rib last' && x.rib === base.ribs?.usual),
@@ -95,7 +95,7 @@ function simulate(base: Anatomy, carcass: number, random: () => number) {
   const left = 1 + fatOn / balance.products
   // Where a seam is missed a muscle keeps some of its neighbour, or leaves some of itself to the trim.
   const found: Record<string, number> = {}
-  const pool = pools[base.species]
+  const pool = pools[base.species]!
   const missed = { bone: 0, boned: 0 }
   const sum = { bone: 0, boned: 0 }
   for (const c of base.cuts) {
@@ -103,7 +103,7 @@ function simulate(base: Anatomy, carcass: number, random: () => number) {
     const own = cutting.cutKg(c.id)
     if (own === 0) continue
     const onTheBone = keepsBone(base, c.id)
-    const knife = Math.min(0.3, KNIFE[base.species] / lengthOf(own))
+    const knife = Math.min(0.3, KNIFE[base.species]! / lengthOf(own))
     const moved = own * Math.hypot(knife, onTheBone ? WILD.onTheBone : WILD.seam) * normal()
     const kind = onTheBone ? 'bone' : 'boned'
     sum[kind] += own

@@ -4,7 +4,8 @@ import { sidesOf, SPECIES, TRIM_LEVELS, type Anatomy, type Species } from '#core
 import { ANATOMIES } from '#core/species'
 import { kg as kilograms, KG_PER_LB, mm } from '#core/measure'
 import { animalOf, chainUnder, SidedMap, type Choices } from './index.ts'
-import { choose, cutUp, sharesOf } from './testing.ts'
+import { choose, cutUp, sharesOf, parted } from './testing.ts'
+import { CLASS_OF } from '#core/records'
 
 const all = SPECIES.map((s) => [s, ANATOMIES[s]] as const)
 const across = (a: Anatomy) => a.lines.flatMap((l) => (l.kind === 'across' ? [l] : []))
@@ -354,9 +355,7 @@ describe('figures of the trade (common practice, from memory): the charts that s
   it('trimming closer makes less to sell and more fat: generous > standard > close > strict, in every species', () => {
     for (const species of SPECIES) {
       const sold = TRIM_LEVELS.map(
-        (trim) =>
-          cutUp(species, choose(species === 'broiler' ? { bird: 'bird-parts' } : {}, { trim })).balance
-            .products,
+        (trim) => cutUp(species, choose(parted(species), { trim })).balance.products,
       )
       expect(
         [...sold].sort((a, b) => b - a),
@@ -375,7 +374,7 @@ describe('processes balance, and name what goes in', () => {
     expect(out('hog', 'belly-bacon', 'bacon').yield).toBeLessThanOrEqual(0.95)
     for (const s of SPECIES) {
       const inflow = (name: RegExp) =>
-        out(s, s === 'steer' ? 'trim-half' : 'trim-sausage', 'sausage').inflows.find((i) =>
+        out(s, CLASS_OF[s] === 'cattle' ? 'trim-half' : 'trim-sausage', 'sausage').inflows.find((i) =>
           name.test(i.name),
         )!.share
       expect(inflow(/water/)).toBeGreaterThanOrEqual(0.03)

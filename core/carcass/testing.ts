@@ -131,3 +131,10 @@ export function sharesOf(flow: Flow) {
     ),
   )
 }
+
+/** The ways that open an animal hung whole into its parts: birds and rabbits; none where it is broken along lines. */
+export function parted(species: Species): Record<string, string> {
+  const { parts, paths } = ANATOMIES[species]
+  const whole = parts[0]!.id
+  return paths.some((p) => p.id === `${whole}-parts`) ? { [whole]: `${whole}-parts` } : {}
+}

@@ -7,7 +7,7 @@ import { checkDecisions, NO_LOG, readPlan, takePath, tried, unknownFact, type Sa
 import { reckon, type Reckoning } from '#core/reading'
 import { SHARES, type Decision, type FactBody, type Share } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
-import { FARM, lotOf } from '../reading/testing.ts'
+import { FARM, lotOf, opening } from '../reading/testing.ts'
 import {
   drawUp,
   readPaper,
@@ -51,7 +51,7 @@ const rowsOf = (l: Letter) => l.groups.flatMap((g) => g.rows)
 
 describe('the block card', () => {
   it.each(SPECIES)('%s: the weights on it add up to all that is taken home, as shown', (species) => {
-    const r = read(species, species === 'broiler' ? [way('bird', 'bird-parts', 'animal')] : [])
+    const r = read(species, opening(species))
     const printed = card(r)
     const written = printed.steps.flatMap((s) => s.cuts.map((c) => pounds(c.weight)))
     expect(written.reduce((a, b) => a + b, 0)).toBeCloseTo(pounds(printed.total), 6)
@@ -76,7 +76,7 @@ describe('the block card', () => {
     expect(card(r).steps.filter((s) => s.caution.includes('Band saw'))).toHaveLength(1)
   })
   it.each(SPECIES)('%s: a caution is said once, at its first step, or above all of them', (species) => {
-    const printed = card(read(species, species === 'broiler' ? [way('bird', 'bird-parts', 'animal')] : []))
+    const printed = card(read(species, opening(species)))
     const said = [...printed.cautions, ...printed.steps.map((s) => s.caution)]
       .flatMap((text) => text.match(/[^.!]+[.!]+/g) ?? [])
       .map((text) => text.trim())

@@ -25,7 +25,7 @@ const both = (species: Species, part: string, path: string) =>
 describe('what can be decided on', () => {
   it('a lamb’s parts down the carcass, and offal that could be kept; the tenderloin goes with the loin', () => {
     expect(offeredParts(read('lamb')).join(' ')).toBe(
-      'leg loin rack breast shoulder foreshank neck kidney-fat kidneys liver heart trim fat bones',
+      'leg loin rack breast shoulder foreshank neck kidney-fat kidneys liver heart head feet spleen sweetbreads tract testicles trim fat bones',
     )
     expect(offered(read('lamb', ...both('lamb', 'loin', 'loin-boneless')), 'tenderloin')).toBe(true)
   })
@@ -35,7 +35,9 @@ describe('what can be decided on', () => {
     expect(offered(read('hog', SKINNED), 'blood')).toBe(true)
   })
   it('there is one of each offal, and of trim, fat and bones', () => {
-    expect(loneParts(read('lamb')).map((s) => s.part)).toEqual(['liver', 'heart', 'trim', 'fat', 'bones'])
+    expect(loneParts(read('lamb')).map((s) => s.part)).toEqual(
+      'liver heart head feet spleen sweetbreads tract testicles trim fat bones'.split(' '),
+    )
     expect(loneParts(read('lamb')).every((s) => s.side === 'animal')).toBe(true)
   })
   it('a part lies in the one it was opened from', () => {

@@ -5,16 +5,15 @@ import { afterBench } from '#core/ledger'
 import { checkDecisions, takePath, type Said } from '#core/plan'
 import { flowOf } from '../carcass/testing.ts'
 import { alternativesFor, reckon, replan, type Trouble } from './index.ts'
-import { FARM as farm, lotOf } from './testing.ts'
+import { FARM as farm, hotLbOf, lotOf } from './testing.ts'
 import { down, splitAt, ticked, way } from '../plan/testing.ts'
-const HOT_LB: Record<Species, number> = { hog: 185, lamb: 60, steer: 700, broiler: 165 }
 const again = (species: Species, trouble: Trouble, before: Said[] = []) => {
-  const lot = lotOf(species, before, 'hot', HOT_LB[species])
+  const lot = lotOf(species, before, 'hot', hotLbOf(species))
   const read = reckon(flowOf(species), lot, farm, 0)
   const found = replan(read, trouble)
   const after = reckon(
     flowOf(species),
-    lotOf(species, [...before, ...found.decisions], 'hot', HOT_LB[species]),
+    lotOf(species, [...before, ...found.decisions], 'hot', hotLbOf(species)),
     farm,
     0,
   )

@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { lookup, sidesOf, SPECIES, type Species } from '#core/anatomy'
+import { CLASS_OF } from '#core/records'
 import { ANATOMIES } from '#core/species'
 import { gramsOf, KG_PER_LB, priceOf } from '#core/measure'
 import { NO_LOG, takePath, tried, type Said } from '#core/plan'
 import type { FactBody, WeighedStage } from '#core/records'
-import { flowOf } from '../carcass/testing.ts'
+import { flowOf, parted } from '../carcass/testing.ts'
 import {
   figuresOf,
   reckon,
@@ -14,8 +15,15 @@ import {
   type WeighingRow,
 } from './index.ts'
 
-/** Live weight of a usual lot, lb: one animal, or a flock. */
-const LIVE_LB: Record<Species, number> = { hog: 260, lamb: 115, steer: 1150, broiler: 240 }
+/** How many a usual lot is: one animal, or a flock. */
+const countOf = (species: Species) => (['poultry', 'rabbits'].includes(CLASS_OF[species]) ? 40 : 1)
+/** Hot and live weight of a usual lot, lb. */
+const HOT_LB: Partial<Record<Species, number>> = { hog: 185, lamb: 60, steer: 700, broiler: 165 }
+export const hotLbOf = (species: Species): number =>
+  HOT_LB[species] ?? (ANATOMIES[species].referenceKg * countOf(species)) / KG_PER_LB
+const LIVE_LB: Partial<Record<Species, number>> = { hog: 260, lamb: 115, steer: 1150, broiler: 240 }
+const liveLbOf = (species: Species): number =>
+  LIVE_LB[species] ?? hotLbOf(species) / ANATOMIES[species].chain.dressing.mean / 0.96
 
 /** A farm that counts no labour by the plan. */
 export const FARM: FarmFigures = {
@@ -29,11 +37,11 @@ export function lotOf(
   species: Species,
   said: readonly Said[] = [],
   stage: WeighedStage = 'live',
-  lb = LIVE_LB[species],
+  lb = liveLbOf(species),
 ): LotState {
   const shown = { value: lb, unit: 'lb' } as const
   return {
-    count: species === 'broiler' ? 40 : 1,
+    count: countOf(species),
     weighings: [
       {
         id: 'w',
@@ -119,3 +127,9 @@ export const lotFrom = (draw: readonly number[]) => ({
 })
 /** Lots for a property; a failure is shown as the numbers it came from. */
 export const someLots = fc.array(fc.nat(100_000), { minLength: 12, maxLength: 12 }).map(lotFrom)
+
+/** What opens an animal hung whole into its parts. */
+export const opening = (species: Species): Said[] =>
+  Object.entries(parted(species)).flatMap(([part, path]) =>
+    takePath(ANATOMIES[species], part, ['animal'], path),
+  )

@@ -5,7 +5,7 @@ import { takePath, type Said } from '#core/plan'
 import { chemicalLean } from '#core/carcass'
 import { flowOf } from '../carcass/testing.ts'
 import { flowPicture, LEAN_CLASSES, leanOptions, reckon, trimLedger, type Reckoning } from './index.ts'
-import { FARM, lotOf } from './testing.ts'
+import { FARM, lotOf, opening } from './testing.ts'
 import { onLot, way } from '../plan/testing.ts'
 
 const read = (species: Species, said: Said[] = []): Reckoning =>
@@ -15,7 +15,7 @@ const both = (species: Species, part: string, path: string) =>
 
 describe('the trim', () => {
   it.each(SPECIES)('%s: what parts give is what the trim becomes, its loss apart', (species) => {
-    const r = read(species, species === 'broiler' ? [way('bird', 'bird-parts', 'animal')] : [])
+    const r = read(species, opening(species))
     const t = trimLedger(r)!
     const used = t.uses.reduce((s, u) => s + u.in, 0)
     expect(used / t.kg).toBeCloseTo(0.98, 6)

@@ -9,6 +9,10 @@ export const CLASS_OF = {
   lamb: 'sheep',
   steer: 'cattle',
   broiler: 'poultry',
+  goat: 'goats',
+  calf: 'cattle',
+  turkey: 'poultry',
+  duck: 'poultry',
 } as const
 export type Species = keyof typeof CLASS_OF
 export type AnimalClass = (typeof CLASS_OF)[Species]

@@ -72,6 +72,11 @@ const CAUTIONS = {
 
 export type Step = keyof typeof CAUTIONS
 
+/** Small carcasses that a hard cooler makes tough. */
+const SHORTENS = {
+  chill:
+    'Surface at or below 4 °C (40 °F) within 24 h, but not under 10 °C (50 °F) within 10 h of the kill, or it toughens. Write temperatures down. The plant’s own plan comes first.',
+}
 /** Where a class of animals needs other words (poultry: 9 CFR 381.66 as it long stood, and federal minimum temperatures, from memory). */
 const ALSO: Record<AnimalClass, Partial<Record<Step, string>>> = {
   swine: {},
@@ -86,10 +91,8 @@ const ALSO: Record<AnimalClass, Partial<Record<Step, string>>> = {
     chill:
       'Surface at or below 4 °C (40 °F) within 24 h, deep in the round at or below 7 °C (45 °F) within 48 h: a round is slow. Not under 10 °C (50 °F) within 10 h of the kill, or it toughens. The plant’s own plan comes first.',
   },
-  sheep: {
-    chill:
-      'Surface at or below 4 °C (40 °F) within 24 h, but not under 10 °C (50 °F) within 10 h of the kill, or it toughens. Write temperatures down. The plant’s own plan comes first.',
-  },
+  goats: SHORTENS,
+  sheep: SHORTENS,
 }
 
 /** The caution that belongs to a step, for this species. */

@@ -1,7 +1,8 @@
+import { birdTrim } from '../poultry/data/birds.ts'
 import type { Anatomy } from '../types.ts'
 import { axis, bands, lines, parts } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
-import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
+import { chain, conventions, live, map, measures, spread } from './data/figures.ts'
 import { types } from './data/types.ts'
 import { paths } from './data/paths.ts'
 import { also, house } from './data/words.ts'
@@ -27,7 +28,7 @@ export const anatomy: Anatomy = {
   live,
   measures,
   types,
-  trim,
+  trim: birdTrim,
   roles: { fat: 'bird-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
   graded: null,

@@ -12,7 +12,7 @@ export const anatomy: Anatomy = {
   form: 5,
   id: 'lamb',
   species: 'lamb',
-  version: 1,
+  version: 2,
   names: about.names,
   chain,
   referenceKg: 20,

@@ -1,5 +1,7 @@
-import { names } from '../../notation.ts'
-import type { Anatomy, ChainFigures, Convention, LaidMap, LiveShare, Measure, TrimFigures } from '../../types.ts'
+import { names } from '../../names.ts'
+import { birdDoors } from '../../poultry/data/birds.ts'
+import { birdMap } from '../../poultry/drawing.ts'
+import type { Anatomy, ChainFigures, LiveShare, Measure } from '../../types.ts'
 
 /** Dressing, shrink and chill of a fast type: our own working figures, from memory (docs/sources.md: broiler-chain). */
 export const chain: ChainFigures = {
@@ -14,40 +16,7 @@ export const chain: ChainFigures = {
   tapeDivisor: null,
 }
 
-export const conventions: Convention[] = [
-  {
-    id: 'giblets',
-    names: names('Neck and giblets'),
-    on: 'neck and giblets in',
-    off: 'without neck and giblets',
-    usual: false,
-    points: 6,
-    sd: 0.016,
-    removes: [{ bands: ['neck', 'giblets'], tissues: 'all', share: 1 }],
-    says: 'They are weighed with the bird and go with it; some buyers want them.',
-  },
-  {
-    id: 'tank',
-    names: names('Chill'),
-    on: 'chilled in ice water',
-    off: 'chilled in air',
-    usual: true,
-    points: 0,
-    chill: { mean: 1.035, sd: 0.012, inflow: 'chill water' },
-    says: 'In air the bird dries a little; in ice water it takes some up, which must be declared in many places.',
-  },
-  {
-    id: 'plucked',
-    names: names('Skin'),
-    on: 'plucked, skin on',
-    off: 'skinned',
-    usual: true,
-    points: -9,
-    sd: 0.02,
-    removes: [{ bands: 'all', tissues: ['skin'], share: 0.92 }],
-    says: 'A skinned bird is 8 to 10 points lower and roasts dry.',
-  },
-]
+export const conventions = birdDoors({ points: 6, sd: 0.016 }, { mean: 1.035, sd: 0.012 })
 
 /** What is no carcass, % of fasted live weight: our own working figures (docs/sources.md: broiler-live). */
 export const live: LiveShare[] = (
@@ -64,26 +33,8 @@ export const live: LiveShare[] = (
 
 export const measures: Measure[] = []
 
-/** Trim levels (docs/sources.md: trim-levels). */
-export const trim: TrimFigures = {
-  generous: { waste: 0.5, kept: 1, lean: 0, seam: 0, hard: 0 },
-  standard: { waste: 1, kept: 1, lean: 0, seam: 0, hard: 0 },
-  close: { waste: 1, kept: 0.7, lean: 0.01, seam: 0, hard: 0 },
-  strict: { waste: 1, kept: 0.3, lean: 0.03, seam: 0, hard: 0 },
-}
-
 /** Log SDs between birds (docs/sources.md: broiler-spread). */
 export const spread: Anatomy['spread'] = { fat: 0.2, lean: 0.03, bone: 0.05, place: 0.025, cutter: 0.035, toTrim: 0.09, besideMm: 3 }
 
-/** Our own drawing of a bird on its back, neck up; the right half, its shapes mirrored where there are two. 400 × 400. */
-export const map: LaidMap = {
-  kind: 'laid',
-  shapes: [
-    { parts: ['neck', 'loose-neck'], both: false, label: [200, 44], outline: [[184, 76], [188, 34], [200, 22], [212, 34], [216, 76], [200, 84]] },
-    { parts: ['back', 'bird'], both: false, label: [200, 334], outline: [[150, 112], [200, 84], [250, 112], [268, 200], [256, 290], [222, 358], [200, 378], [178, 358], [144, 290], [132, 200]] },
-    { parts: ['wing', 'bird'], both: true, label: [326, 166], outline: [[252, 104], [290, 96], [330, 118], [346, 160], [368, 214], [352, 238], [330, 204], [312, 172], [284, 164], [258, 150]] },
-    { parts: ['leg', 'bird'], both: true, label: [280, 268], outline: [[248, 214], [286, 208], [316, 236], [318, 276], [298, 316], [284, 352], [268, 372], [256, 358], [262, 322], [244, 296], [232, 250]] },
-    { parts: ['feet'], both: true, label: [278, 388], outline: [[262, 366], [280, 360], [292, 384], [282, 398], [268, 396]] },
-    { parts: ['breast', 'bird'], both: true, label: [200, 186], outline: [[200, 92], [236, 106], [258, 150], [256, 206], [236, 262], [200, 300]] },
-  ],
-}
+/** How it is built (docs/sources.md: proportions). */
+export const map = birdMap({ width: 0.42, shoulder: 0.74, vent: 0.6, breast: 0.82, breastWidth: 0.9, leg: 0.56, thigh: 0.38, wing: 0.62, neck: 0.26, foot: 0.26 })

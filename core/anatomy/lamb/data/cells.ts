@@ -1,5 +1,6 @@
 import { bandsOn, names, part, plucked, segments } from '../../notation.ts'
 import { fitBands } from '../../fitted.ts'
+import { pluck } from '../../offal/data/offal.ts'
 import fitted from './fitted.json'
 import type { Band, Line, Part, RibCount, Segment } from '../../types.ts'
 
@@ -105,6 +106,7 @@ export const parts: Part[] = [
   part('kidneys', 'Kidneys', 'kidneys-kept', { scope: 'animal', needs: ['kidney'] }),
   plucked('liver', 'Liver', 'liver-left', 1.7),
   plucked('heart', 'Heart', 'heart-left', 0.45),
+  ...pluck({ head: 4.5, feet: 2.2, spleen: 0.15, sweetbreads: 0.15, tract: 6.5, testicles: 0.3 }),
   part('trim', 'Trim', 'trim-ground', { scope: 'animal' }),
   part('fat', 'Trimmed fat', 'fat-kept', { scope: 'animal' }),
   part('bones', 'Bones', 'bones-kept', { scope: 'animal' }),

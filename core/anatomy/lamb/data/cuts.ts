@@ -1,4 +1,5 @@
 import { cutOf, packs, roasts, sawn, snapped, whole } from '../../notation.ts'
+import { pluckCuts } from '../../offal/data/offal.ts'
 import type { Cut } from '../../types.ts'
 
 const product = cutOf('product')
@@ -51,6 +52,7 @@ export const cuts: Cut[] = [
   product('kidney', 'Kidneys', 'O', 0.7, whole(2, 2)),
   product('liver', 'Liver', 'O', 0.6, packs),
   product('heart', 'Heart', 'O', 0.5, whole()),
+  ...pluckCuts,
   byProduct('kidney-suet', 'Kidney fat', 'F', 0.2),
   byProduct('fat-kept', 'Trimmed fat', 'F', 0.1),
   byProduct('bones', 'Bones', 'N', 0.2),

@@ -51,14 +51,17 @@ export const live: LiveShare[] = (
   [
     ['pelt', 'Pelt', 11],
     ['blood', 'Blood', 4],
-    ['head', 'Head', 4.5],
-    ['feet', 'Feet', 2.2],
+    ['head', 'Head', 4.5, 'head'],
+    ['feet', 'Feet', 2.2, 'feet'],
     ['liver', 'Liver', 1.7, 'liver'],
     ['heart', 'Heart', 0.45, 'heart'],
     ['lungs', 'Lungs', 1.2],
-    ['tract', 'Stomachs and gut, empty', 6.5],
+    ['tract', 'Stomachs and gut, empty', 6.5, 'tract'],
     ['gut-fat', 'Gut fat', 3],
-    ['rest', 'Spleen, bladder and the rest', 0.95],
+    ['spleen', 'Spleen', 0.15, 'spleen'],
+    ['sweetbreads', 'Sweetbreads', 0.15, 'sweetbreads'],
+    ['testicles', 'Testicles, of a male', 0.3, 'testicles'],
+    ['rest', 'Bladder and the rest', 0.35],
     ['fill', 'What was in the gut', 14.5],
   ] as const
 ).map(([id, words, percent, part]) => ({ id, names: names(words), share: percent / 100, ...(part && { part }) }))

@@ -1,4 +1,5 @@
 import { waysIn, type Kitchen } from '../../notation.ts'
+import { pluckWays } from '../../offal/data/offal.ts'
 import type { Path } from '../../types.ts'
 
 /** Processes: what goes in, as shares of green weight, and what is left at the end (docs/sources.md: lamb-process). */
@@ -20,7 +21,8 @@ const kitchen: Kitchen = {
     tallow: { inflows: [], yield: 0.75 },
   },
 }
-const { way, of } = waysIn(kitchen)
+const inKitchen = waysIn(kitchen)
+const { way, of } = inKitchen
 
 const WHOLE = { pair: true, needs: ['!split'] }
 const fillet = [{ part: 'tenderloin', from: ['loin'] }]
@@ -122,6 +124,7 @@ export const paths: Path[] = [
     way('bones-kept', 'N', 0, 'none', 'Kept aside', 'bones 100/100/100/100', 'For stock or the dog.', none),
     way('bones-sold', 'N', 3, 'saw', 'Sold as stock bones', 'stock-bones 90/90/90/90; inedible 10/10/10/10', 'Sawn small, packed; no spinal cord.', none),
   ),
+  ...pluckWays(inKitchen),
   // Left behind: said, so that nothing is lost unnoticed.
   ...of('neck', notKept('neck')),
   ...of('breast', notKept('breast')),

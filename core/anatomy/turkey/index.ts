@@ -1,0 +1,57 @@
+import { birdTrim } from '../poultry/data/birds.ts'
+import type { Anatomy } from '../types.ts'
+import { about } from './about.ts'
+import { axis, bands, cuts, lines, parts } from './data/cells.ts'
+import { chain, conventions, live, map, measures, spread } from './data/figures.ts'
+import { paths } from './data/paths.ts'
+import { types } from './data/types.ts'
+import { also, house } from './data/words.ts'
+
+/** The turkey: parted as a broiler is, four times as heavy, with more breast. Base bird plucked, without neck, giblets and feet. */
+export const anatomy: Anatomy = {
+  form: 5,
+  id: 'turkey',
+  species: 'turkey',
+  version: 1,
+  names: about.names,
+  chain,
+  referenceKg: 9,
+  axis,
+  ribs: null,
+  lines,
+  bands,
+  parts,
+  cuts,
+  paths,
+  conventions,
+  live,
+  measures,
+  types,
+  trim: birdTrim,
+  roles: { fat: 'bird-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
+  spread,
+  graded: null,
+  house,
+  also,
+  map,
+  sources: {
+    chain: 'turkey-chain',
+    'chain.days': 'usual-days',
+    referenceKg: 'turkey-cells',
+    axis: 'turkey-cells',
+    bands: 'turkey-cells',
+    parts: 'turkey-live',
+    types: 'turkey-types',
+    cuts: 'price-index',
+    'cuts.portion': 'portions',
+    paths: 'turkey-paths',
+    'paths.process': 'broiler-process',
+    conventions: 'turkey-chain',
+    live: 'turkey-live',
+    trim: 'trim-levels',
+    spread: 'turkey-spread',
+    'spread.besideMm': 'common-spread',
+    'spread.toTrim': 'common-spread',
+    map: 'drawings',
+  },
+}
