@@ -1,5 +1,16 @@
 // The floors of the house, from the ground up: a room uses only rooms named before it, and enters them by their face.
-const CORE = ['measure', 'records', 'rules', 'anatomy', 'species', 'carcass', 'plan', 'ledger', 'reading', 'papers']
+const CORE = [
+  'measure',
+  'records',
+  'rules',
+  'anatomy',
+  'species',
+  'carcass',
+  'plan',
+  'ledger',
+  'reading',
+  'papers',
+]
 /** What the core may take from a registry: pure, and without a clock, a disk or a network. */
 const LIBRARIES = ['zod', 'd3-array', 'd3-random', 'fast-deep-equal', 'minisearch']
 const NOT_TESTS = '\\.test\\.ts$|/testing\\.ts$'

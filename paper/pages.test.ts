@@ -32,7 +32,12 @@ const WORDS = {
   instructions: 'Bones for the dog.',
 }
 async function printed<K extends PaperData['kind']>(species: Species, kind: K, currency = 'USD') {
-  const read = reckon(flowOf(species), lotOf(species, [routed('inspected'), ...(LONG[species] ?? [])]), FARM, 60)
+  const read = reckon(
+    flowOf(species),
+    lotOf(species, [routed('inspected'), ...(LONG[species] ?? [])]),
+    FARM,
+    60,
+  )
   const farm = {
     name: 'Fallowmere',
     address: 'Hill Lane 2\nUpper Vale',
