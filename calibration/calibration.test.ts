@@ -35,7 +35,7 @@ describe('the yield list (handbooks of yields and a national cutout, from memory
           1,
         )
   })
-  it.each(['broiler', 'turkey', 'duck', 'goat', 'calf'] as const)(
+  it.each(['broiler', 'turkey', 'duck', 'rabbit', 'goat', 'calf'] as const)(
     '%s, to which nothing was fitted, lies in every band',
     (species) => {
       const found = findYields(species, list)

@@ -155,6 +155,7 @@ for (const [species, says] of [
     'duck',
     'One band: nothing is fitted. Its parts are the part table’s; the other pieces are a broiler’s shares.',
   ],
+  ['rabbit', 'One band: nothing is fitted. Its parts are the part table’s.'],
   ['goat', 'A lamb’s bands with stated factors, set by hand until the list was met: no prediction.'],
   ['calf', 'A steer’s bands with stated factors, set by hand until the list was met: no prediction.'],
 ] as const)

@@ -288,6 +288,32 @@ const LISTS: Partial<Record<Species, List>> = {
       ],
     },
   },
+  rabbit: {
+    carcassKg: 1.4,
+    plans: {
+      parts: { ways: { rabbit: 'rabbit-parts' } },
+      boned: {
+        ways: {
+          rabbit: 'rabbit-parts',
+          hind: 'hind-boneless',
+          loin: 'loin-boneless',
+          fore: 'fore-grind',
+          rib: 'rib-grind',
+          pelvis: 'pelvis-grind',
+        },
+      },
+    },
+    how: {
+      'hind legs': ['parts', held('hind')],
+      'loin, bone in': ['parts', held('loin')],
+      forelegs: ['parts', held('fore')],
+      'rib section': ['parts', held('rib')],
+      flaps: ['parts', held('flap')],
+      'pelvis and neck': ['parts', held('pelvis')],
+      'boneless loins': ['boned', made('loin', 'loin-boneless')],
+      'bones, all boned': ['boned', held('frames')],
+    },
+  },
   goat: {
     carcassKg: 18,
     plans: { bone: {}, boned: { ways: LAMB_BONED }, cubed: { ways: GOAT_CUBED } },
@@ -346,6 +372,7 @@ const SECTIONS: Record<string, Species> = {
   Calf: 'calf',
   Turkey: 'turkey',
   Duck: 'duck',
+  Rabbit: 'rabbit',
 }
 
 /** The list as it is written in docs/sources.md. Throws on a piece that is not cut here, or a cut that is not listed. */
@@ -355,8 +382,7 @@ export function yieldList(text = readFileSync('docs/sources.md', 'utf8')): Yield
     .split(/^### /m)
     .slice(1)
     .flatMap((section) => {
-      const species = SECTIONS[/^\w+/.exec(section)![0]]
-      if (!species) return []
+      const species = SECTIONS[/^\w+/.exec(section)![0]]!
       return [...section.matchAll(/^\| ([^|]+?)\*? \| ([\d.]+)–([\d.]+) \|$/gm)].map(
         ([, name, low, high]) => ({ species, name: name!, low: Number(low), high: Number(high) }),
       )

@@ -13,6 +13,7 @@ export const CLASS_OF = {
   calf: 'cattle',
   turkey: 'poultry',
   duck: 'poultry',
+  rabbit: 'rabbits',
 } as const
 export type Species = keyof typeof CLASS_OF
 export type AnimalClass = (typeof CLASS_OF)[Species]

@@ -87,6 +87,13 @@ const ALSO: Record<AnimalClass, Partial<Record<Step, string>>> = {
       'To 4 °C (40 °F) within 4 h under 4 lb, 6 h from 4 to 8 lb, 8 h above. Hold 12–48 h before freezing or boning, or it toughens. The plant’s own plan comes first.',
     labels: 'Poultry, whole, in pieces or ground: cook to 74 °C (165 °F).',
   },
+  rabbits: {
+    slaughter:
+      'Never plan a rabbit that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 6–12 h, water always there. Gloves: rabbits carry diseases that people catch. White spots on the liver or swollen nodes: stop and ask a vet.',
+    chill:
+      'To 4 °C (40 °F) within 4 h. Hold 12–24 h before freezing or boning, or it toughens. The plant’s own plan comes first.',
+    labels: 'Rabbit, whole or in pieces: cook to 71 °C (160 °F).',
+  },
   cattle: {
     chill:
       'Surface at or below 4 °C (40 °F) within 24 h, deep in the round at or below 7 °C (45 °F) within 48 h: a round is slow. Not under 10 °C (50 °F) within 10 h of the kill, or it toughens. The plant’s own plan comes first.',

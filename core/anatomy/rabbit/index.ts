@@ -1,0 +1,56 @@
+import type { Anatomy } from '../types.ts'
+import { about } from './about.ts'
+import { axis, bands, cuts, lines, parts } from './data/cells.ts'
+import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
+import { paths } from './data/paths.ts'
+import { types } from './data/types.ts'
+import { also, house } from './data/words.ts'
+
+/** The rabbit: jointed by the knife, never sawn. Base carcass without head, feet, pelt and offal. */
+export const anatomy: Anatomy = {
+  form: 5,
+  id: 'rabbit',
+  species: 'rabbit',
+  version: 1,
+  names: about.names,
+  chain,
+  referenceKg: 1.4,
+  axis,
+  ribs: null,
+  lines,
+  bands,
+  parts,
+  cuts,
+  paths,
+  conventions,
+  live,
+  measures,
+  types,
+  trim,
+  roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
+  spread,
+  graded: null,
+  house,
+  also,
+  map,
+  sources: {
+    chain: 'rabbit-chain',
+    'chain.days': 'usual-days',
+    referenceKg: 'rabbit-cells',
+    axis: 'rabbit-cells',
+    bands: 'rabbit-cells',
+    parts: 'rabbit-live',
+    types: 'rabbit-types',
+    cuts: 'price-index',
+    'cuts.portion': 'portions',
+    paths: 'rabbit-paths',
+    'paths.process': 'rabbit-process',
+    conventions: 'rabbit-chain',
+    live: 'rabbit-live',
+    trim: 'trim-levels',
+    spread: 'rabbit-spread',
+    'spread.besideMm': 'common-spread',
+    'spread.toTrim': 'common-spread',
+    map: 'drawings',
+  },
+}
