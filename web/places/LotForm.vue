@@ -23,7 +23,7 @@ const words = useWords()
 const { unit } = words
 /** Height of the tallest, px: on a phone all of them stand in its width. */
 const isNarrow = useMediaQuery('(max-width: 560px)')
-const tallest = computed(() => (isNarrow.value ? 62 : 118))
+const tallest = computed(() => (isNarrow.value ? 62 : 88))
 const form = reactive<{ species: Species; tag: string; count: string; live: string }>({
   species: 'hog',
   tag: '',
@@ -165,9 +165,9 @@ async function hang() {
 .ground {
   display: flex;
   align-items: flex-end;
-  gap: 0.4rem;
+  gap: 0.15rem;
   border-bottom: 3px solid var(--ink);
-  overflow-x: auto;
+  flex-wrap: wrap;
   padding: 4px 4px 0;
 }
 .animal {
@@ -179,7 +179,7 @@ async function hang() {
   background: none;
   color: #8c7d68;
   font: 600 1rem var(--body);
-  padding: 0.3rem 0.5rem 0.4rem;
+  padding: 0.3rem 0.3rem 0.4rem;
   cursor: pointer;
   flex: none;
   min-width: 64px;

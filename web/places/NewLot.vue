@@ -10,7 +10,7 @@ import LotForm from './LotForm.vue'
 
 <style scoped>
 .narrow {
-  max-width: 46rem;
+  max-width: 64rem;
   margin: 0 auto;
   padding: 1.5rem;
 }

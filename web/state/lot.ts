@@ -112,7 +112,9 @@ function openLot(id: () => string) {
 
 /** What the Block opens on: the best of the animal, or its first part. */
 const firstPart = (anatomy?: Anatomy): string =>
-  ['loin', 'short-loin'].find((id) => anatomy?.parts.some((p) => p.id === id)) ?? anatomy?.parts[0]?.id ?? ''
+  (anatomy?.ribs && ['loin', 'short-loin'].find((id) => anatomy.parts.some((p) => p.id === id))) ||
+  anatomy?.parts[0]?.id ||
+  ''
 
 export type OpenLot = ReturnType<typeof openLot>
 const KEY: InjectionKey<OpenLot> = Symbol('lot')

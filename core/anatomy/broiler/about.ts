@@ -3,7 +3,7 @@ import type { About } from '../types.ts'
 
 export const about: About = {
   names: names('Broiler | Table bird'),
-  one: 'Birds',
+  one: 'Chickens',
   many: 'birds',
   stem: 'Flock',
   young: names('Chicks'),

@@ -39,7 +39,6 @@ export function birdMap(b: BirdBuild): LaidMap {
   const [hip, hock] = [0.62, 0.62 + b.leg]
   const knee = hip + 0.52 * b.leg
   const out = 0.72 + b.thigh
-  const tip = -0.1 - 0.5 * b.wing
   const elbow = 0.98 + b.wing
   return {
     kind: 'laid',
@@ -62,21 +61,18 @@ export function birdMap(b: BirdBuild): LaidMap {
       {
         parts: ['wing', 'bird'],
         both: true,
-        label: at(0.72 + 0.5 * b.wing, 0.22),
+        label: at(0.94 + 0.3 * b.wing, 0.28),
         outline: [
-          at(0.6, 0.06),
-          at(0.86, 0.08),
-          at(elbow - 0.24, 0.14),
-          at(elbow - 0.1, 0.02),
-          at(elbow - 0.3, tip + 0.1),
-          at(elbow - 0.42, tip - 0.04),
-          at(elbow - 0.26, tip - 0.08),
-          at(elbow - 0.08, tip + 0.06),
-          at(elbow + 0.1, 0.02),
-          at(elbow + 0.06, 0.24),
-          at(elbow - 0.16, 0.33),
-          at(1.06, 0.3),
-          at(0.8, 0.28),
+          at(0.62, 0.06),
+          at(0.86, 0.0),
+          at(elbow - 0.3, 0.04),
+          at(elbow - 0.06, 0.18),
+          at(elbow, 0.36),
+          at(elbow - 0.06, 0.5),
+          at(elbow - 0.2, 0.54),
+          at(elbow - 0.36, 0.44),
+          at(1.0, 0.32),
+          at(0.86, 0.22),
         ],
       },
       {

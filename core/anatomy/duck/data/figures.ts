@@ -37,4 +37,4 @@ export const measures: Measure[] = []
 export const spread: Anatomy['spread'] = { fat: 0.18, lean: 0.035, bone: 0.05, place: 0.025, cutter: 0.035, toTrim: 0.09, besideMm: 3 }
 
 /** How it is built (docs/sources.md: proportions): long and flat, short in the leg, long in neck and wing. */
-export const map = birdMap({ width: 0.36, shoulder: 0.84, vent: 0.72, breast: 0.94, breastWidth: 0.96, leg: 0.4, thigh: 0.42, wing: 0.66, neck: 0.36, foot: 0.3 })
+export const map = birdMap({ width: 0.36, shoulder: 0.84, vent: 0.72, breast: 0.94, breastWidth: 0.96, leg: 0.5, thigh: 0.34, wing: 0.66, neck: 0.36, foot: 0.3 })

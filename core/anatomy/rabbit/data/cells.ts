@@ -26,6 +26,7 @@ export const parts: Part[] = [
   joint('fore', 'Forelegs', 'fore-whole'),
   joint('pelvis', 'Pelvis and neck', 'pelvis-stock'),
   joint('head', 'Head', 'head-off', { needs: ['head'] }),
+  { ...plucked('loose-head', 'Head, off the rabbit', 'loose-head-left', 5.5, '38/4/58'), needs: ['!head'] },
   plucked('liver', 'Liver', 'liver-left', 2.7),
   plucked('kidneys', 'Kidneys', 'kidneys-left', 0.6),
   plucked('heart', 'Heart', 'heart-left', 0.4),

@@ -33,7 +33,7 @@ export const conventions: Convention[] = [
 export const live: LiveShare[] = (
   [
     ['pelt', 'Pelt and feet', 15],
-    ['head', 'Head', 5.5],
+    ['head', 'Head', 5.5, 'loose-head'],
     ['blood', 'Blood', 3],
     ['liver', 'Liver', 2.7, 'liver'],
     ['kidneys', 'Kidneys', 0.6, 'kidneys'],
@@ -57,8 +57,8 @@ export const trim: TrimFigures = {
 export const spread: Anatomy['spread'] = { fat: 0.3, lean: 0.03, bone: 0.05, place: 0.03, cutter: 0.04, toTrim: 0.09, besideMm: 3 }
 
 /** Heights from the neck down as the axis has them, on 400 px: ribs, loin and pelvis are as long as their bones. */
-const TOP = 64
-const PX_PER_MM = 0.68
+const TOP = 92
+const PX_PER_MM = 0.6
 const lengthTo = (last: string) => {
   const i = axis.findLastIndex((s) => s.id.startsWith(last))
   return axis.slice(0, i + 1).reduce((sum, s) => sum + s.mm, 0)
@@ -67,19 +67,19 @@ const y = (mm: number) => Math.round(TOP + mm * PX_PER_MM)
 const [base, ribEnd, hip, rump] = [y(lengthTo('neck')), y(lengthTo('chest')), y(lengthTo('lumbar')), y(lengthTo('sacrum'))]
 const both = (points: Point[]): Point[] => [...points, ...points.map(([px, py]): Point => [400 - px, py]).reverse()]
 
-/** Our own drawing of a rabbit on its back, neck up, legs stretched; 400 × 400. */
+/** Our own drawing of a rabbit on its back, ears up, legs stretched; 400 × 400. */
 export const map: LaidMap = {
   kind: 'laid',
   shapes: [
-    { parts: ['head'], both: false, label: [200, 34], outline: both([[200, 12], [216, 18], [224, 36], [218, 56], [206, 66]]) },
-    { parts: ['fore', 'rabbit'], both: true, label: [276, base - 4], outline: [[228, base + 2], [248, base - 8], [276, base - 22], [300, base - 44], [314, base - 60], [326, base - 54], [318, base - 34], [300, base - 8], [276, base + 14], [252, base + 30], [234, base + 36]] },
-    { parts: ['pelvis', 'rabbit'], both: false, label: [200, rump - 6], outline: both([[200, hip - 6], [222, hip - 4], [230, hip + 12], [220, rump - 4], [208, rump + 14], [202, rump + 30]]) },
-    { parts: ['hind', 'rabbit'], both: true, label: [262, hip + 34], outline: [[222, hip - 8], [246, hip - 16], [270, hip - 2], [286, hip + 26], [288, hip + 56], [282, hip + 84], [284, hip + 104], [292, hip + 118], [284, hip + 128], [268, hip + 118], [258, hip + 92], [246, hip + 64], [232, hip + 36], [222, hip + 14]] },
-    { parts: ['rib', 'rabbit'], both: false, label: [200, Math.round((base + ribEnd) / 2)], outline: both([[200, base - 22], [214, base - 18], [232, base + 2], [240, base + 26], [242, ribEnd - 26], [236, ribEnd - 2], [218, ribEnd + 2]]) },
-    { parts: ['flap', 'rabbit'], both: true, label: [243, Math.round((ribEnd + hip) / 2) + 6], outline: [[224, ribEnd - 4], [240, ribEnd - 4], [256, ribEnd + 22], [260, hip - 44], [248, hip - 12], [226, hip - 2], [230, hip - 40], [226, ribEnd + 30]] },
-    { parts: ['loin', 'rabbit'], both: false, label: [200, Math.round((ribEnd + hip) / 2)], outline: both([[200, ribEnd - 2], [222, ribEnd], [230, ribEnd + 26], [232, hip - 36], [226, hip - 4], [204, hip]]) },
-    { parts: ['liver'], both: false, label: [76, 300], outline: [[44, 292], [58, 278], [78, 284], [98, 276], [110, 290], [104, 310], [84, 316], [66, 312], [50, 310]] },
-    { parts: ['kidneys'], both: false, label: [70, 344], outline: [[52, 342], [62, 330], [78, 334], [86, 346], [78, 358], [62, 356]] },
-    { parts: ['heart'], both: false, label: [76, 384], outline: [[62, 374], [76, 368], [90, 374], [88, 386], [76, 396], [64, 386]] },
+    { parts: ['head', 'loose-head'], both: false, label: [200, 70], outline: both([[200, 52], [206, 46], [212, 20], [222, 4], [230, 14], [227, 38], [219, 58], [224, 72], [220, 88], [208, 98]]) },
+    { parts: ['fore', 'rabbit'], both: true, label: [262, base - 8], outline: [[224, base - 6], [236, base - 14], [256, base - 20], [276, base - 34], [290, base - 48], [299, base - 42], [294, base - 26], [278, base - 4], [258, base + 14], [240, base + 28], [228, base + 26]] },
+    { parts: ['hind', 'rabbit'], both: true, label: [256, hip + 26], outline: [[218, hip - 8], [236, hip - 20], [258, hip - 14], [274, hip + 6], [278, hip + 32], [270, hip + 56], [264, hip + 78], [268, hip + 98], [278, hip + 116], [274, hip + 126], [260, hip + 122], [250, hip + 104], [242, hip + 78], [232, hip + 52], [222, hip + 28], [216, hip + 8]] },
+    { parts: ['pelvis', 'rabbit'], both: false, label: [200, hip + 14], outline: both([[200, hip - 6], [216, hip - 5], [222, hip + 8], [216, rump - 4], [207, rump + 10], [203, rump + 24]]) },
+    { parts: ['rib', 'rabbit'], both: false, label: [200, Math.round((base + ribEnd) / 2)], outline: both([[200, TOP + 2], [210, TOP + 6], [224, base - 4], [232, base + 18], [234, ribEnd - 22], [228, ribEnd - 2], [214, ribEnd + 1]]) },
+    { parts: ['flap', 'rabbit'], both: true, label: [238, Math.round((ribEnd + hip) / 2) + 2], outline: [[218, ribEnd - 3], [232, ribEnd - 4], [243, ribEnd + 16], [246, hip - 38], [238, hip - 14], [221, hip - 4], [223, hip - 36], [220, ribEnd + 24]] },
+    { parts: ['loin', 'rabbit'], both: false, label: [200, Math.round((ribEnd + hip) / 2)], outline: both([[200, ribEnd - 2], [216, ribEnd], [222, ribEnd + 22], [224, hip - 34], [219, hip - 6], [204, hip - 2]]) },
+    { parts: ['liver'], both: false, label: [72, 300], outline: [[40, 292], [54, 278], [74, 284], [94, 276], [106, 290], [100, 310], [80, 316], [62, 312], [46, 310]] },
+    { parts: ['kidneys'], both: false, label: [66, 342], outline: [[48, 340], [58, 328], [74, 332], [82, 344], [74, 356], [58, 354]] },
+    { parts: ['heart'], both: false, label: [72, 382], outline: [[58, 372], [72, 366], [86, 372], [84, 384], [72, 394], [60, 384]] },
   ],
 }
