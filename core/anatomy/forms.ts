@@ -169,19 +169,20 @@ const fromFourth =
   (today: Today) =>
   (body: Loose): Loose => {
     const species = body.species as Species
-    const { house, also } = today[species]
+    const { house, also, quarters } = today[species]
     return {
       ...body,
       form: 5,
       spread: { ...(body.spread as Shares), ...KNIFE[species] },
       graded: GRADED[species] ?? null,
+      quarters,
       house,
       also,
     }
   }
 
 /** What of today's anatomies an older one is read with: plans and words, no figures. */
-export type Today = Readonly<Record<Species, Pick<Anatomy, 'house' | 'also'>>>
+export type Today = Readonly<Record<Species, Pick<Anatomy, 'house' | 'also' | 'quarters'>>>
 
 const stepsUp = (today: Today) => ({
   1: fromFirst,

@@ -1,5 +1,5 @@
 import type { Names } from '#core/measure'
-import type { Destination, MeasureId, Portion, Species, Tool, TrimLevel } from '#core/records'
+import type { Destination, MeasureId, Portion, Quarter, Species, Tool, TrimLevel } from '#core/records'
 
 export type { Names, NameSet } from '#core/measure'
 export { SIDES, SPECIES, TOOLS, TRIM_LEVELS } from '#core/records'
@@ -329,6 +329,8 @@ export interface Anatomy {
     besideMm: number
   }
   graded: Graded | null
+  /** Parts of the fore and of the hind quarter, where a side is parted into quarters. */
+  quarters: Record<Quarter, string[]> | null
   house: HousePlan[]
   /** Words for cuts and parts beside both sets of names, for finding only (docs/sources.md: also-called). */
   also: Record<string, string>

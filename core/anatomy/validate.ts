@@ -24,6 +24,8 @@ export function validateAnatomy(a: Anatomy): AnatomyFault[] {
   tree(a, fault)
   const isNamed = (id: string) => [...a.cuts, ...a.parts].some((x) => x.id === id)
   for (const id of Object.values(a.roles)) if (!isNamed(id)) fault('roles', `name unknown ${id}`)
+  for (const id of Object.values(a.quarters ?? {}).flat())
+    if (!a.parts.some((p) => p.id === id)) fault('quarters', `name unknown ${id}`)
   for (const { id, builds = [] } of a.types)
     for (const name of builds.flatMap((b) => [b.part, ...b.to]))
       if (!isNamed(name)) fault(id, `builds unknown ${name}`)

@@ -36,6 +36,7 @@ export function basisNode(basis: HangingBasis): { stage: Stage; factor: number }
     case 'cold':
       return { stage: 'cold', factor: 1 }
     case 'aged':
+    case 'boxed':
       return { stage: 'aged', factor: 1 }
   }
 }

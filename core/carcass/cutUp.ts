@@ -1,15 +1,16 @@
-import { TISSUES, type Cut, type Path, type SideName, type Tissue } from '#core/anatomy'
+import { lookup, sidesOf, TISSUES, type Cut, type Path, type SideName, type Tissue } from '#core/anatomy'
 import { kg, mm, sumOf, type Kg, type Mm } from '#core/measure'
 import type { Conventions } from './conventions.ts'
 import { balanceOf, evaluate, newYield, type Balance, type Yield } from './evaluate.ts'
 import { lay, lengthOf, lengthScale, slicesBySegment, type Portions, type Stretch } from './lay.ts'
-import { LAID, type Choices, type Extent, type Flow, type FlowSetting } from './flow.ts'
+import { LAID, NO_CHOICES, type Choices, type Extent, type Flow, type FlowSetting } from './flow.ts'
+import { opensInto } from './opensInto.ts'
 import { setFlow } from './setting.ts'
 import type { DepotFactors, Tilt } from './animal.ts'
 import { leaveOnBone } from './onBone.ts'
 import { partsInto, toWeighed } from './partWeights.ts'
 import { pour } from './pour.ts'
-import type { Sided } from './sided.ts'
+import { SidedMap, type Sided } from './sided.ts'
 import { tilt } from './tilt.ts'
 
 const T = TISSUES.length
@@ -111,12 +112,44 @@ export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   tilt(flow, setting, hung.tilts)
   leaveOnBone(flow, setting, choices.leaves)
   partsInto(flow, setting, hung.parts, hung.cutAway)
-  const inputs = pour(flow, setting, hung.conventions, hung.carcass, hung.live, hung.factors, hung.extent)
+  const inputs = pouredOf(flow, setting, choices, hung)
   toWeighed(flow, setting.weighed, inputs, hung.carcass)
   const each = kg(hung.carcass / setting.hangs / (hung.count ?? 1))
   const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS)
   const out = evaluate(flow, setting, inputs, newYield(flow))
   return new Cutting(flow, choices, setting, inputs, stretches, out, lengthScale(flow, each))
+}
+
+/** What lies in every slot: poured from the bands, or, of a part that comes out of another, what that gives of it. */
+function pouredOf(flow: Flow, setting: FlowSetting, choices: Choices, hung: Hung): Float64Array {
+  const { conventions, carcass, live, factors, extent } = hung
+  const [part] = extent?.parts ?? []
+  const through = part === undefined ? [] : opensInto(flow.anatomy, part)
+  if (!extent || through.length === 0) return pour(flow, setting, conventions, carcass, live, factors, extent)
+  const { part: find } = lookup(flow.anatomy)
+  const paths = new SidedMap(
+    through.flatMap(({ part: id, path }) => sidesOf(find(id)!).map((side) => ({ id, side, value: path }))),
+  )
+  const opened = setFlow(flow, {
+    ...NO_CHOICES,
+    lines: choices.lines,
+    mm: choices.mm,
+    trim: choices.trim,
+    paths,
+  })
+  const all = evaluate(
+    flow,
+    opened,
+    pour(flow, opened, conventions, kg(1), kg(0), factors),
+    newYield(flow),
+  ).slotKg
+  const inputs = new Float64Array(all.length)
+  flow[LAID].slots.forEach((slot, s) => {
+    const hangs = slot.part === part && (slot.side === 'animal' || extent.sides.includes(slot.side))
+    for (let t = s * T; t < (s + 1) * T; t++) if (hangs) inputs[t] = all[t]!
+  })
+  setting.hangs = inputs.reduce((sum, mass) => sum + mass, 0)
+  return inputs.map((mass) => (mass * carcass) / setting.hangs)
 }
 
 class Cutting implements CutUp {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { SPECIES } from '#core/anatomy'
+import { ANATOMIES } from '#core/species'
 import type { Extent } from './index.ts'
 import { choose, cutUp } from './testing.ts'
 
@@ -30,10 +31,12 @@ describe('what hangs is the whole, a side, a quarter or a part', () => {
     expect(fore!.part('round') + hind!.part('chuck')).toBe(0)
   })
   it.each(SPECIES)('%s: every part boxed alone, at its weight, is the carcass once', (species) => {
+    // What is freed from under a part came in with it.
+    const freed = new Set(ANATOMIES[species].parts.flatMap((p) => (p.extraction ? [p.id] : [])))
     const parts = [
       ...new Set(
         of(species)
-          .cutting.slots.filter((s) => s.offCarcass === 0)
+          .cutting.slots.filter((s) => s.offCarcass === 0 && !freed.has(s.part))
           .map((s) => s.part),
       ),
     ]

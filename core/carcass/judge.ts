@@ -1,6 +1,15 @@
-import type { Anatomy, ChainFigures } from '#core/anatomy'
+import { typesOf, UNSURE, type Anatomy, type ChainFigures } from '#core/anatomy'
+import type { Hangs } from '#core/records'
 import { issueOf, kg, toKg, type Issue, type Kg, type TypedMass } from '#core/measure'
 import { evidenceOf, groupSd, STAGES, type Evidence, type Weighed } from './chain.ts'
+
+/** What is weighed: so many of it, what of an animal it is and which share of one that usually is, and of which type. */
+export interface Job {
+  count: number
+  hangs: Hangs
+  share: number
+  type: string | null
+}
 
 /** A weighing to be judged: what it says to the chain, and how it was shown. */
 export type Judged = Weighed & { shown: TypedMass }
@@ -13,16 +22,19 @@ export type Judged = Weighed & { shown: TypedMass }
 export function judgeWeighing(
   anatomy: Anatomy,
   chain: ChainFigures,
-  count: number,
+  job: Job,
   held: readonly Weighed[],
   added: Judged,
 ): Issue[] {
   const field = added.stage
+  const { count } = job
+  if (job.hangs.as !== 'whole' && (added.stage === 'live' || added.stage === 'shrunk'))
+    return [issueOf('no-live-weight', field, {})]
   const evidence = evidenceOf([...held, added])
   const own = evidence.find((e) => e.id === added.id)
   if (!own) return []
 
-  const absurd = outsideSpecies(anatomy, own, count, added, field)
+  const absurd = outsideSpecies(anatomy, own, job, added, field)
   if (absurd) return [absurd]
   const scale = (e: Evidence) => e.sd === 0
   if (!scale(own)) return []
@@ -36,7 +48,28 @@ export function judgeWeighing(
     const issue = judgePair(anatomy, chain, early, late, field, count)
     if (issue) return [issue]
   }
-  return []
+  const alone = evidence.every((e) => e === own || !scale(e))
+  const half = alone ? perhapsSide(anatomy, own, job, field) : null
+  return half ? [half] : []
+}
+
+/** A carcass is lighter than any of its type, and twice of it is one: perhaps it is a side. Asked once (confirmable). */
+function perhapsSide(
+  anatomy: Anatomy,
+  own: Evidence,
+  { hangs, count, type }: Job,
+  field: string,
+): Issue | null {
+  const isCarcass = STAGES.indexOf(own.stage) >= STAGES.indexOf('hot')
+  if (hangs.as !== 'whole' || !isCarcass || anatomy.map.kind !== 'sides') return null
+  const rows = typesOf(anatomy, type ?? UNSURE).map((t) => t.type.rows[0].kg)
+  const low = Math.min(...rows)
+  const each = own.kg / count
+  if (rows.length === 0 || each >= low * LIGHTEST || 2 * each < low) return null
+  return {
+    ...issueOf('perhaps-side', field, { each: kg(each), what: anatomy.names, low: kg(low) }),
+    confirmable: true,
+  }
 }
 
 /** A carcass only gains weight where the chill can add water. */
@@ -45,19 +78,22 @@ function waterGain(chain: ChainFigures, early: Evidence, late: Evidence): number
   return chilled && chain.chill.mean > 1 ? chain.chill.mean - 1 + 3 * chain.chill.sd : 0
 }
 
+/** Lighter than this share of the lightest that is known of a type, a carcass is asked about (our own figure). */
+const LIGHTEST = 0.85
+
 /** The most a carcass of the species can weigh, kg: no animal dresses above 86 % of the heaviest live one (our figure, from memory). */
 export const heaviestCarcass = (anatomy: Anatomy): Kg => kg(anatomy.chain.liveKg.high * 0.86)
 
 function outsideSpecies(
   anatomy: Anatomy,
   own: Evidence,
-  count: number,
+  { count, share, hangs }: Job,
   added: Judged,
   field: string,
 ): Issue | null {
   const { low, high } = anatomy.chain.liveKg
   const isLive = own.stage === 'live' || own.stage === 'shrunk'
-  const bounds = isLive ? { low, high } : { low: low * 0.5, high: heaviestCarcass(anatomy) }
+  const bounds = isLive ? { low, high } : { low: low * 0.5 * share, high: heaviestCarcass(anatomy) * share }
   const each = own.kg / count
   const within = (kg: number) => kg >= bounds.low && kg <= bounds.high
   if (within(each)) return null
@@ -71,7 +107,7 @@ function outsideSpecies(
     low: kg(bounds.low),
     high: kg(bounds.high),
     what: anatomy.names,
-    of: isLive ? 'live' : 'carcass',
+    of: isLive ? 'live' : hangs.as === 'whole' ? 'carcass' : 'piece',
     meant,
   })
 }

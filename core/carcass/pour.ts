@@ -55,8 +55,6 @@ export function pour(
     }
   })
   if (alike) bothAlike(flow, inputs)
-  if (extent.parts)
-    slots.forEach((slot, s) => extent.parts!.includes(slot.part) || inputs.fill(0, s * T, (s + 1) * T))
   const poured = isAll ? total : inputs.reduce((sum, mass) => sum + mass, 0)
   if (!(poured > 0)) throw new RangeError('no part of the carcass lies there')
   setting.hangs = poured / total
@@ -84,16 +82,19 @@ export function pour(
       const start = from
       from = to
       if (mass === 0) return
+      const hangs = !extent.parts || extent.parts.includes(span.part)
+      const hangsFar = hangs || (span.below !== undefined && extent.parts!.includes(span.below.part))
+      if (!hangsFar) return
       const { slot, below } = spans[i]!
       const before = massBefore(slot, start, to, mass)
-      const taken = extraction && freed ? freedOf(freed, span.part, mass, before) : 0
+      const taken = extraction && freed && hangs ? freedOf(freed, span.part, mass, before) : 0
       if (extraction) inputs[extraction.slot * T + t]! += taken
       const stays = mass - taken
       if (stays === 0) return
       const far = span.below ? shareBeyond(band, setting.mm[side][span.below.line]!) : 0
-      inputs[slot * T + t]! += stays * (1 - far)
-      ahead[slot * T + t]! += (before - takenBefore(freed, span.part, before)) * (1 - far)
-      if (far > 0) {
+      if (hangs) inputs[slot * T + t]! += stays * (1 - far)
+      if (hangs) ahead[slot * T + t]! += (before - takenBefore(freed, span.part, before)) * (1 - far)
+      if (far > 0 && (!extent.parts || extent.parts.includes(span.below!.part))) {
         inputs[below * T + t]! += stays * far
         ahead[below * T + t]! += massBefore(below, start, to, stays) * far
       }

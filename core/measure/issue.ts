@@ -34,7 +34,7 @@ interface IssueFigures {
     low: Kg
     high: Kg
     what: Names
-    of: 'live' | 'carcass'
+    of: 'live' | 'carcass' | 'piece'
     meant: TypedMass | null
   }
   'money-unreadable': { typed: string }
@@ -48,6 +48,12 @@ interface IssueFigures {
   'shut-out': { reason: string; part: string; path: string }
   'door-closed': { wanted: string; is: string }
   'both-sides': Nothing
+  /** Asked of a side, a quarter or a part of an animal: what is not there. */
+  'not-in-job': { part: Names }
+  'side-missing': Nothing
+  'not-hung': { what: Names; as: 'whole' | 'side' | 'quarter' | 'part' }
+  'no-live-weight': Nothing
+  'perhaps-side': { each: Kg; what: Names; low: Kg }
   /** A part is cut in one piece over both sides: what is decided of one is decided of both. */
   'in-one-piece': { part: Names }
   'line-in-one-piece': { part: Names; line: Names }

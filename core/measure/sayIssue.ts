@@ -27,9 +27,14 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `${issue.figures.typed} is not above zero. A weight must be more than nothing.`
     case 'mass-absurd': {
       const { each, count, low, high, what, of, meant } = issue.figures
-      const animal = of === 'live' ? `a live ${small(what)}` : `a ${small(what)} carcass`
+      const animal =
+        of === 'live'
+          ? `a live ${small(what)}`
+          : of === 'carcass'
+            ? `a ${small(what)} carcass`
+            : `such a piece of a ${small(what)}`
       const hint = meant ? `Did you mean ${meant.value} ${meant.unit}?` : 'Check the figure and its unit.'
-      return `${says.mass(each, 1)} ${count > 1 ? 'an animal ' : ''}is outside ${says.mass(low, 0)} to ${says.mass(high, 0)}, what ${animal} can weigh. ${hint}`
+      return `${says.mass(each, 1)} ${count > 1 ? (of === 'piece' ? 'a piece ' : 'an animal ') : ''}is outside ${says.mass(low, 0)} to ${says.mass(high, 0)}, what ${animal} can weigh. ${hint}`
     }
     case 'money-unreadable':
       return `“${issue.figures.typed}” is not an amount of money. Type a figure such as 12.50.`
@@ -67,6 +72,18 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `${says.name(issue.figures.what)} was weighed or ticked off, and the newer figures have nothing of that name: this lot keeps the figures it has.`
     case 'both-sides':
       return 'This takes both sides at once. Choose “Both sides” to take it.'
+    case 'not-in-job':
+      return `The ${small(issue.figures.part)} is not here: only part of the animal hangs. What hangs is said on Hang.`
+    case 'side-missing':
+      return 'This takes both sides at once, and only one hangs here.'
+    case 'not-hung':
+      return `A ${small(issue.figures.what)} does not hang as ${issue.figures.as === 'part' ? 'that part by itself' : `a ${issue.figures.as}`}. Choose what it can be: whole, or a part that comes off it.`
+    case 'no-live-weight':
+      return 'Only part of an animal hangs here: it has no live weight. Write what it weighed on the hook or in its box.'
+    case 'perhaps-side': {
+      const { each, what, low } = issue.figures
+      return `${says.mass(each, 1)} is light for a whole ${small(what)}: they start at about ${says.mass(low, 0)}. Is it one side? Then say so under “What hangs”. If it is a whole one, keep the figure.`
+    }
     case 'in-one-piece':
       return `The ${small(issue.figures.part)} is cut in one piece over both sides. Choose “Both sides” to cut it another way.`
     case 'line-in-one-piece':

@@ -6,6 +6,7 @@ import { routesFor } from '#core/rules'
 import { tried, type Log } from './history.ts'
 import { heldBy, inOnePiece } from './inOnePiece.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
+import { canHang, extentOf, sidesIn } from '#core/carcass'
 
 const unknown = (field: string, kind: string, id: string): Issue => issueOf('unknown-id', field, { kind, id })
 const animalOf = (anatomy: Anatomy) => anatomy.names.american.toLowerCase()
@@ -125,8 +126,13 @@ function unknownSeen(anatomy: Anatomy, fact: Extract<FactBody, { kind: 'observat
         ? unknown('of', 'part that hangs on the carcass', fact.of)
         : null
     }
+    case 'hangs':
+      return canHang(anatomy, fact.value)
+        ? null
+        : issueOf('not-hung', 'value', { what: anatomy.names, as: fact.value.as })
     case 'mark':
     case 'plant':
+    case 'mother':
     case 'killed':
       return null
     case 'ribs': {
@@ -181,6 +187,20 @@ function tornBy(anatomy: Anatomy, before: Plan, after: Plan, d: Decision): Issue
     : null
 }
 
+/** A decision on a side or part of the animal that is not here; null where it is. */
+function outsideOf(anatomy: Anatomy, { hangs }: Plan, d: Decision): Issue | null {
+  if (hangs.as === 'whole' || d.value === null) return null
+  if (d.field === 'path' || d.field === 'split')
+    return sidesIn(anatomy, hangs, d.target).includes(d.side)
+      ? null
+      : issueOf('not-in-job', 'target', { part: lookup(anatomy).part(d.target)!.names })
+  if (d.field !== 'line' && d.field !== 'mm') return null
+  const line = anatomy.lines.find((l) => l.id === d.target)!
+  return extentOf(anatomy, hangs).sides.includes(d.side)
+    ? null
+    : issueOf('not-in-job', 'target', { part: line.names })
+}
+
 /**
  * What is wrong with decisions about to be kept: ids the anatomy does not have, and paths that the plan,
  * with all of them taken, would shut out. `restoring` (an undo or redo) is only checked for ids.
@@ -203,6 +223,8 @@ export function checkDecisions(
   const after = readPlan(anatomy, tried(kept, added))
   const before = readPlan(anatomy, kept)
   return added.flatMap((d, i) => {
+    const gone = outsideOf(anatomy, before, d)
+    if (gone) return [at(gone, i, 'target')]
     const frozen = frozenBy(anatomy, before, d)
     if (frozen) return [at(frozen, i, 'value')]
     if (d.field === 'split' && d.value) {

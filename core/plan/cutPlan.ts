@@ -1,6 +1,6 @@
 import same from 'fast-deep-equal'
 import { lookup, type Anatomy, type SideName } from '#core/anatomy'
-import { SidedMap, type Sided, type Split } from '#core/carcass'
+import { SidedMap, sidesIn, type Sided, type Split } from '#core/carcass'
 import { issueOf, refuse, sayIssue, type Issue, type Mm, type Names, type Outcome } from '#core/measure'
 import { cutPlanSchema, type CutPlan, type Decision, type Half } from '#core/records'
 import { unknownIn } from './check.ts'
@@ -106,7 +106,7 @@ export function adoptPlan(
     const [p, way] = [find.part(part), find.path(path)]
     if (!p || way?.part !== part || (p.scope === 'animal') !== (side === 'animal'))
       unknown(`${part}: ${path}`)
-    else paths.set(part, side, path)
+    else if (sidesIn(anatomy, plan.hangs, part).includes(side)) paths.set(part, side, path)
   }
   const lines = new SidedMap<string>()
   for (const l of wanted.lines) {
@@ -124,7 +124,7 @@ export function adoptPlan(
   const portions = new Map(
     wanted.portions.filter((p) => find.cut(p.cut) ?? unknown(p.cut)).map((p) => [p.cut, p.portion]),
   )
-  const settled = settle(anatomy, paths, plan.conventions)
+  const settled = settle(anatomy, paths, plan.conventions, plan.hangs)
   const kept = new SidedMap<string>()
   for (const { id: part, side, value: path } of paths) {
     if (settled.paths.get(part, side) === path) kept.set(part, side, path)

@@ -1,6 +1,15 @@
 import { SidedMap, type Conventions, type Measured, type Sided } from '#core/carcass'
 import { gramsOf, kgOf, minor, type Kg, type Minor } from '#core/measure'
-import { inForce, type Attachment, type Fact, type Fee, type FeeId, type Route } from '#core/records'
+import {
+  ALL_HANGS,
+  inForce,
+  type Hangs,
+  type Attachment,
+  type Fact,
+  type Fee,
+  type FeeId,
+  type Route,
+} from '#core/records'
 
 export interface CostLine {
   id: string
@@ -10,6 +19,9 @@ export interface CostLine {
 
 /** What is so of a lot, read off its facts in force. */
 export interface Facts {
+  /** What of the animal hangs; and the lot or farm it is of, where someone said. */
+  hangs: Hangs
+  mother: string | null
   route: Route | null
   /** Its tag or ear number, the plant, and the day it was killed (ISO 8601); null where nobody said. */
   mark: string | null
@@ -45,6 +57,8 @@ export function readFacts(rows: readonly FactRow[]): Facts {
   const parts = new SidedMap<Kg>()
   const cutAway = new SidedMap<Kg>()
   const out: Facts = {
+    hangs: ALL_HANGS,
+    mother: null,
     route: null,
     mark: null,
     plant: null,
@@ -71,8 +85,12 @@ export function readFacts(rows: readonly FactRow[]): Facts {
             break
           case 'mark':
           case 'plant':
+          case 'mother':
           case 'killed':
             out[fact.what] = fact.value
+            break
+          case 'hangs':
+            out.hangs = fact.value
             break
           case 'type':
             out.type = fact.value

@@ -36,7 +36,7 @@ export function minutesOf(
   hands: Skill = 'skilled',
 ): BenchMinutes {
   const { anatomy } = cutting.flow
-  const size = cutting.balance.carcass / count / anatomy.referenceKg
+  const size = cutting.balance.carcass / cutting.hangs / count / anatomy.referenceKg
   const taken = cutting.slots.filter((s) => s.holds && !(s.path.pair && s.side === 'right'))
   return {
     hand:

@@ -10,6 +10,7 @@ import {
 import {
   conventionIn,
   SidedMap,
+  sidesIn,
   unmet,
   type Choices,
   type Conventions,
@@ -17,7 +18,7 @@ import {
   type Split,
 } from '#core/carcass'
 import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
-import type { Decision, Ending, Skill } from '#core/records'
+import { ALL_HANGS, type Decision, type Ending, type Hangs, type Skill } from '#core/records'
 import { readFacts, type Facts } from './facts.ts'
 import { inOnePiece } from './inOnePiece.ts'
 import { LEAVES } from './minutes.ts'
@@ -77,6 +78,7 @@ export function settle(
   anatomy: Anatomy,
   wanted: Sided<string>,
   conventions: Conventions,
+  hangs: Hangs = ALL_HANGS,
 ): { paths: SidedMap<string>; dropped: Dropped[] } {
   const paths = new SidedMap(wanted)
   const dropped: Dropped[] = []
@@ -84,7 +86,7 @@ export function settle(
   while (again) {
     again = false
     for (const { id: part, side, value: id } of paths) {
-      const issue = unable(anatomy, paths, conventions, side, id)
+      const issue = unable(anatomy, paths, conventions, hangs, side, id)
       if (!issue) continue
       paths.delete(part, side)
       dropped.push({ part, side, path: id, issue })
@@ -146,11 +148,11 @@ export function settleSplits(
 /** A plan's choices with other ways wanted: what they make impossible is let go, splits too. */
 export function choicesWith(
   anatomy: Anatomy,
-  plan: Pick<Plan, 'choices'>,
+  plan: Pick<Plan, 'choices' | 'hangs'>,
   wanted: Sided<string>,
   conventions: Conventions,
 ): Choices {
-  const { paths } = settle(anatomy, wanted, conventions)
+  const { paths } = settle(anatomy, wanted, conventions, plan.hangs)
   const { splits } = settleSplits(anatomy, paths, plan.choices.splits ?? new SidedMap(), conventions)
   return { ...plan.choices, paths, splits }
 }
@@ -159,17 +161,34 @@ function unable(
   anatomy: Anatomy,
   paths: Sided<string>,
   conventions: Conventions,
+  hangs: Hangs,
   side: SideName,
   id: string,
 ): Issue | null {
   const path = lookup(anatomy).path(id)
   if (!path) return issueOf('way-gone', 'path', {})
+  const gone = notHere(anatomy, hangs, path, [side])
+  if (gone) return gone
   const door = closed(anatomy, path.needs, conventions)
   if (door) return door
   if (path.pair && paths.get(path.part, side === 'left' ? 'right' : 'left') !== id)
     return issueOf('both-sides', 'path', {})
   const other = path.together?.find((t) => paths.get(t.part, side) !== t.path)
   return other ? issueOf('other-half', 'path', { part: lookup(anatomy).part(other.part)!.names }) : null
+}
+
+/** Of a way, what of the animal it needs that is not here: its part, the other side, the other part it is cut in one with. */
+function notHere(anatomy: Anatomy, hangs: Hangs, path: Path, sides: readonly SideName[]): Issue | null {
+  if (hangs.as === 'whole') return null
+  const missing = (part: string) => {
+    const here = sidesIn(anatomy, hangs, part)
+    return here.length === 0 || sides.some((s) => !here.includes(s))
+  }
+  const gone = [path.part, ...(path.together ?? []).map((t) => t.part)].find(missing)
+  if (gone !== undefined) return issueOf('not-in-job', 'path', { part: lookup(anatomy).part(gone)!.names })
+  return path.pair && sidesIn(anatomy, hangs, path.part).length < 2
+    ? issueOf('side-missing', 'path', {})
+    : null
 }
 
 /** What slaughter has closed for a way or part: no rind on a skinned hog, no saddle from a split carcass. */
@@ -197,7 +216,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     field: F,
   ) => byCut(field).get('lot') ?? null
   const hands = ofLot('hands') ?? 'skilled'
-  const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions)
+  const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions, facts.hangs)
   const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
   const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
   const [floor, ceiling, sold] = [byCut('floor'), byCut('ceiling'), byCut('sold')]
@@ -269,6 +288,8 @@ export function refusalOf(
   if (plan.without.has(path.tool) && !cut) return issueOf('tool-gone', 'path', { tool: path.tool })
   const door = closed(anatomy, [...(partData.needs ?? []), ...(path.needs ?? [])], plan.conventions)
   if (door) return door
+  const gone = notHere(anatomy, plan.hangs, path, sides)
+  if (gone) return gone
   if (path.pair && sides.length < 2) return issueOf('both-sides', 'path', {})
   if (!path.pair && sides.length < 2 && inOnePiece(anatomy, plan, part))
     return issueOf('in-one-piece', 'path', { part: partData.names })

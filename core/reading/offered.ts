@@ -9,6 +9,7 @@ import type { Reckoning } from './lot.ts'
 export function offered(read: Reckoning, id: string): boolean {
   const { anatomy } = read.flow
   const part = lookup(anatomy).part(id)!
+  if (part.offCarcass && read.plan.hangs.as !== 'whole') return false
   if (part.offCarcass) return !unmet(anatomy, part.needs, read.plan.conventions)
   return read.cutting.partKg(id) > 1e-9
 }

@@ -5,8 +5,10 @@ import {
   disagreements,
   drawLot,
   evidenceOf,
+  extentOf,
   flowWithRibs,
   sampleChain,
+  shareHung,
   solveChain,
   type ChainPoint,
   type CutUp,
@@ -43,13 +45,16 @@ export function reckon(
   const chain = [chainUnder(flow.anatomy, plan.conventions, plan.type), plan.days, count] as const
   const points = solveChain(...chain, evidence)
   const asHung = points && weightsFrom(points)
-  const one = (stage: 'cold' | 'hot') => kg((asHung?.[stage] ?? 0) / count)
+  const share = shareHung(flow, plan.hangs, plan.conventions)
+  /** Of a side or a part, the animal it is of. */
+  const one = (stage: 'cold' | 'hot') => kg((asHung?.[stage] ?? 0) / share / count)
   const animal = animalOf(flow.anatomy, plan, one('cold'), one('hot'))
   const cutAt = (weights: Weights | null) =>
     cutUp(flow, plan.choices, {
       carcass: weights?.aged ?? kg(0),
       live: weights?.shrunk ?? kg(0),
       conventions: plan.conventions,
+      extent: extentOf(flow.anatomy, plan.hangs),
       factors: animal.factors,
       tilts: animal.tilts,
       parts: plan.parts,
@@ -100,7 +105,7 @@ export function reckon(
     evidence,
     disagreements: disagreements(...chain, evidence),
     weights,
-    stages: weights ? stagesOf(weights, evidence, drawnNow, cuts, lot.packs) : [],
+    stages: weights ? stagesOf(plan.hangs, weights, evidence, drawnNow, cuts, lot.packs) : [],
     cuts,
     balance: balanceWith(cutting.balance, cuts),
     unweighedKg: minus(

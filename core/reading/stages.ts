@@ -1,11 +1,12 @@
 import type { Drawn, Evidence, Stage } from '#core/carcass'
 import { interval, sumOf } from '#core/measure'
-import { inForce } from '#core/records'
+import { inForce, type Hangs } from '#core/records'
 import { drawnSums } from './cuts.ts'
 import type { CutFigure, PackRow, StageFigure, Weights } from './lot.ts'
 
-/** The stops on the stair: weights of the chain, what comes of the plan (packs and what is still to come), what is packed so far. */
+/** The stops on the stair that what hangs has: weights of the chain (a side was never weighed alive, a boxed loin never hung), what comes of the plan (packs and what is still to come), what is packed so far. */
 export function stagesOf(
+  hangs: Hangs,
   weights: Weights,
   evidence: readonly Evidence[],
   drawn: Drawn | null,
@@ -17,11 +18,12 @@ export function stagesOf(
     const range = drawn && !weighed ? interval(drawn.stages[stage]) : null
     return { id, kg: weights[stage], range, weighed }
   }
+  const seen = (stage: Stage) => evidence.some((e) => e.stage === stage)
   const products = cuts.filter((c) => c.cut.kind === 'product')
   const all = products.length > 0 && products.every((c) => c.done)
   const stages: StageFigure[] = [
-    at('live', 'live'),
-    at('hot', 'hot'),
+    ...(hangs.as === 'whole' ? [at('live', 'live')] : []),
+    ...(hangs.as === 'whole' || (hangs.as !== 'part' && seen('hot')) ? [at('hot', 'hot')] : []),
     at('hanging', 'aged'),
     {
       id: 'cut',

@@ -27,7 +27,8 @@ export function progressOf(read: Reckoning): Progress {
   const products = read.cuts.filter((c) => c.cut.kind === 'product')
   const packed = products.length > 0 && products.every((c) => c.done)
   const packing = read.cuts.some((c) => c.weighedKg > 0)
-  const standing = packed ? 'packed' : packing ? 'packing' : hung ? 'hanging' : 'alive'
+  const isAlive = !hung && read.plan.hangs.as === 'whole'
+  const standing = packed ? 'packed' : packing ? 'packing' : isAlive ? 'alive' : 'hanging'
   const shown = packing ? at('packed') : (hung ?? at('live'))
   const { costs, target, cover, uncovered } = read.money
   return {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { hangsSchema } from './hangs.ts'
 import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './entry.ts'
 import { amountSchema, figureSchema, shownMassSchema } from './figures.ts'
 import {
@@ -15,7 +16,7 @@ import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.
 import { daySchema } from './time.ts'
 
 /**
- * What was seen of the animal: its tag or ear number, the day it was killed and the plant, its route, its type, how it was dressed, what was measured, how many ribs it has, what a
+ * What was seen of the animal: what of it hangs and of which lot or farm it is, its tag or ear number, the day it was killed and the plant, its route, its type, how it was dressed, what was measured, how many ribs it has, what a
  * part of it weighed, and what was cut away of a part because it was bruised or condemned.
  */
 export const observationSchema = z.discriminatedUnion('what', [
@@ -40,10 +41,11 @@ export const observationSchema = z.discriminatedUnion('what', [
   }),
   z.object({
     kind: z.literal('observation'),
-    what: z.enum(['mark', 'plant']),
+    what: z.enum(['mark', 'plant', 'mother']),
     value: lineSchema(80),
   }),
   z.object({ kind: z.literal('observation'), what: z.literal('killed'), value: daySchema }),
+  z.object({ kind: z.literal('observation'), what: z.literal('hangs'), value: hangsSchema }),
   z.object({
     kind: z.literal('observation'),
     what: z.literal('part'),

@@ -22,6 +22,8 @@ export {
 export type { Attachment, Cost, Fact, FactBody, Fee, NewFact, Observation, Tick } from './facts.ts'
 export { commandSchema, decisionSchema, LEAN_BOUNDS, unitPriceSchema } from './decisions.ts'
 export type { Command, Decision, Field } from './decisions.ts'
+export { ALL_HANGS, hangsSchema } from './hangs.ts'
+export type { Hangs } from './hangs.ts'
 export { portionSchema, USUAL_PACK } from './portion.ts'
 export { SPLIT_BOUNDS, splitSchema } from './split.ts'
 export type { Portion } from './portion.ts'

@@ -25,6 +25,9 @@ export type Half = (typeof HALVES)[number]
 export const SIDES = [...HALVES, 'animal'] as const
 export type SideName = (typeof SIDES)[number]
 
+export const QUARTERS = ['fore', 'hind'] as const
+export type Quarter = (typeof QUARTERS)[number]
+
 export const TOOLS = ['knife', 'saw', 'grinder', 'cure', 'none'] as const
 export type Tool = (typeof TOOLS)[number]
 
@@ -42,8 +45,8 @@ export type MeasureId = (typeof MEASURES)[number]
 /** Weights a person may write down; the chain knows more stages. */
 export const WEIGHED_STAGES = ['live', 'shrunk', 'hot', 'hanging'] as const
 export type WeighedStage = (typeof WEIGHED_STAGES)[number]
-/** What a "hanging weight" was printed on: hot rail weight, hot less a cooler rebate, cold, or aged. */
-export const HANGING_BASES = ['hot', 'hot×0.98', 'hot×0.975', 'cold', 'aged'] as const
+/** What a "hanging weight" was printed on: hot rail weight, hot less a cooler rebate, cold, aged, or as it came in a box. */
+export const HANGING_BASES = ['hot', 'hot×0.98', 'hot×0.975', 'cold', 'aged', 'boxed'] as const
 export type HangingBasis = (typeof HANGING_BASES)[number]
 export const SOURCES = ['scale', 'plant', 'tape', 'guess'] as const
 export type Source = (typeof SOURCES)[number]

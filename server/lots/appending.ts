@@ -1,6 +1,6 @@
 import same from 'fast-deep-equal'
 import type { Append, Author, Clash, Facts, Lot, NewPack, NewWeighing, Split } from '#contracts'
-import { chainUnder, judgeWeighing } from '#core/carcass'
+import { chainUnder, judgeWeighing, shareHung } from '#core/carcass'
 import { gramsOf, issueOf, type Issue } from '#core/measure'
 import {
   checkDecisions,
@@ -59,7 +59,9 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }, { lots }
     const anatomy = await anatomyOf(tx, lot)
     const plan = readPlan(anatomy, lot)
     const chain = chainUnder(anatomy, plan.conventions, plan.type)
-    const issues = judgeWeighing(anatomy, chain, lot.count, lot.weighings, added)
+    const { hangs, type, conventions } = plan
+    const job = { count: lot.count, hangs, type, share: shareHung(flowOf(anatomy), hangs, conventions) }
+    const issues = judgeWeighing(anatomy, chain, job, lot.weighings, added)
     if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed)) return refusedFor(...issues)
   }
   const [entry] = await entries(tx, lot, to, [sent.id])

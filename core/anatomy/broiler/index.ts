@@ -32,6 +32,7 @@ export const anatomy: Anatomy = {
   roles: { fat: 'bird-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
   graded: null,
+  quarters: null,
   house,
   also,
   map,

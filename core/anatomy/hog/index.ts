@@ -31,6 +31,7 @@ export const anatomy: Anatomy = {
   roles: { fat: 'back-fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
   graded: { by: 'pork', lb: [120, 300] },
+  quarters: null,
   house,
   also,
   map,

@@ -31,6 +31,7 @@ export const anatomy: Anatomy = {
   roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
   graded: { by: 'lamb', lb: [30, 110] },
+  quarters: null,
   house,
   also,
   map,

@@ -30,6 +30,7 @@ export const anatomy: Anatomy = {
   roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
   graded: null,
+  quarters: null,
   house,
   also,
   map,

@@ -1,5 +1,5 @@
 import type { Anatomy } from '../types.ts'
-import { axis, bands, lines, parts, ribs } from './data/cells.ts'
+import { axis, bands, lines, parts, quarters, ribs } from './data/cells.ts'
 import { cuts } from './data/cuts.ts'
 import { chain, conventions, live, map, measures, spread, trim } from './data/figures.ts'
 import { types } from './data/types.ts'
@@ -31,6 +31,7 @@ export const anatomy: Anatomy = {
   roles: { fat: 'fat', trim: 'trim', discard: 'inedible', loss: 'cutting-loss' },
   spread,
   graded: { by: 'beef', lb: [450, 1100] },
+  quarters,
   house,
   also,
   map,

@@ -108,6 +108,12 @@ export const bands: Band[] = fitBands(
   fitted,
 )
 
+/** Parted between the 12th and 13th rib; the skirts stay on the fore, the kidney fat and the hanging tender on the hind (common practice). */
+export const quarters = {
+  fore: ['chuck', 'rib', 'plate', 'brisket', 'foreshank', 'skirts'],
+  hind: ['short-loin', 'short-loin-rear', 'sirloin', 'flank', 'round', 'hind-shank', 'suet', 'hanger'],
+}
+
 export const parts: Part[] = [
   part('round', 'Round | Topside, silverside and thick flank', 'round-seamed', { length: { mm: 420 } }),
   part('knuckle', 'Knuckle (sirloin tip) | Thick flank', 'knuckle-roast', { length: { mm: 230 } }),
