@@ -4,7 +4,7 @@ import type { CutSlot } from '#core/carcass'
 import type { NameSet, Outcome, Says, Tongue } from '#core/measure'
 import { paperWordsSchema, type PaperWords, type Share } from '#core/records'
 import type { Reckoning } from '#core/reading'
-import { conventionsOf } from '#core/plan'
+import { conventionsOf, hungWords } from '#core/plan'
 import { ruleOf } from '#core/rules'
 
 /** What a paper is made from: the lot as read on that day, the farm's name and words, and the day in its calendar. */
@@ -85,16 +85,21 @@ export const headOf = ({ farm, lot, date, words, read }: About) => ({
 })
 
 const nameSet = ({ farm }: About): NameSet => farm.nameSet
-/** "2 hogs", in the farm's words. */
+const several = (word: string) => word.replace(/f$/, 've') + 's'
+/** "2 hogs", "left side of a hog", "3 × leg of a lamb", in the farm's words. */
 export const animalsOf = (about: About): string => {
-  const { count, flow } = about.read
-  return `${count} ${flow.anatomy.names[nameSet(about)].toLowerCase()}${count === 1 ? '' : 's'}`
+  const { count, flow, plan } = about.read
+  const animal = flow.anatomy.names[nameSet(about)].toLowerCase()
+  const part = hungWords(flow.anatomy, plan.hangs)
+  if (!part) return `${count} ${count === 1 ? animal : several(animal)}`
+  return `${count === 1 ? '' : `${count} × `}${part[nameSet(about)]} of a ${animal}`
 }
 
 /** The hanging weight and how it is known; null before anything was weighed. */
 export function hangingWords({ read, says }: About): string | null {
   const hanging = read.stages.find((s) => s.id === 'hanging')
   if (!hanging) return null
+  if (hanging.weighed && read.plan.hangs.as === 'part') return `${says.mass(hanging.kg)} (weighed as it came)`
   if (hanging.weighed) return `${says.mass(hanging.kg)} (weighed, as hung on the day of cutting)`
   const likely = hanging.range ? `, likely ${says.massRange(hanging.range)}` : ''
   return `about ${says.known(hanging.kg, hanging.range)}${likely} (aged ${read.plan.days} days; estimate)`

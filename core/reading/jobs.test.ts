@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { lookup, SPECIES, type Species } from '#core/anatomy'
+import { SPECIES, type Species } from '#core/anatomy'
 import { boxedParts, shareHung } from '#core/carcass'
 import { adoptPlan, checkDecisions, housePlans, readPlan, refusalOf, takePath, type Said } from '#core/plan'
 import { KG_PER_LB } from '#core/measure'

@@ -1,4 +1,5 @@
-import type { Kg } from '#core/measure'
+import type { Kg, Names } from '#core/measure'
+import { hungWords } from '#core/plan'
 import type { Reckoning, Uncovered } from './lot.ts'
 
 /** How far a lot has come, in the order of the rail. */
@@ -14,6 +15,9 @@ export interface Progress {
   /** Cover at which the target is met too; null without costs or a target. */
   goal: number | null
   next: Next
+  /** What of the animal hangs, and of which lot or farm it is; null for all of it, and where nobody said. */
+  hung: Names | null
+  mother: string | null
 }
 
 /** The next thing to do for a lot. */
@@ -44,6 +48,8 @@ export function progressOf(read: Reckoning): Progress {
     uncovered,
     goal: costs.total > 0 && target > 0 ? (costs.total + target) / costs.total : null,
     next: nextOf(read, standing),
+    hung: hungWords(read.flow.anatomy, read.plan.hangs),
+    mother: read.plan.mother,
   }
 }
 

@@ -10,6 +10,7 @@ import revisions from './004-revisions.sql?raw'
 import records from './005-records.sql?raw'
 import whole from './006-records.sql?raw'
 import farm from './007-farm.sql?raw'
+import jobs from './008-jobs.sql?raw'
 
 interface Migration {
   id: number
@@ -102,6 +103,7 @@ const MIGRATIONS: Migration[] = [
   { id: 5, sql: records, rows: recordsUp },
   { id: 6, sql: whole },
   { id: 7, sql: farm },
+  { id: 8, sql: jobs },
 ]
 
 /** The schema this program writes. */

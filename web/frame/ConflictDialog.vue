@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
 import type { Clash } from '#contracts'
-import { sayPortion } from '#core/plan'
+import { sayPortion, hungWords } from '#core/plan'
 import { readBy, type Decision, type FactBody } from '#core/records'
 import { ruleOf } from '#core/rules'
 import { useFarm } from '../state/farm.ts'
@@ -75,6 +75,12 @@ function sayFact(f: FactBody): Said {
           return { what: 'Where it is killed', value: f.value }
         case 'killed':
           return { what: 'Day of kill', value: f.value }
+        case 'mother':
+          return { what: 'What it is of', value: f.value }
+        case 'hangs': {
+          const hung = anatomy.value && hungWords(anatomy.value, f.value)
+          return { what: 'What hangs', value: hung ? words.name(hung) : f.value.as }
+        }
         case 'type':
           return { what: 'What animal it is', value: nameOf(f.value) ?? 'not sure' }
         case 'part':

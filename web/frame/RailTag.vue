@@ -14,9 +14,8 @@ const words = useWords()
 <template>
   <RouterLink class="tag" :to="{ name: NEXT_WORDS[summary.next].station, params: { id: card.id } }">
     <span class="row top"
-      ><SpeciesMark :of="card.species" /><span v-if="card.count > 1" class="muted"
-        >× {{ card.count }}</span
-      ></span
+      ><SpeciesMark :of="card.species" /><span v-if="card.count > 1" class="muted">× {{ card.count }}</span
+      ><span v-if="summary.hung" class="muted">{{ words.name(summary.hung) }}</span></span
     >
     <span class="name">{{ card.tag }}</span>
     <span v-if="summary.key" class="weight" :class="{ pale: !summary.key.weighed }"

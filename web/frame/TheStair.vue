@@ -14,10 +14,24 @@ const STEPS: { id: StageFigure['id']; word: string; station: string; empty: stri
   { id: 'packed', word: 'Packed', station: 'pack', empty: 'nothing packed' },
 ]
 const route = useRoute()
-const { reading } = useLot()
+const { reading, hangs } = useLot()
+/** Only a whole animal was weighed alive; a part that came in a box never hung. */
+const has = (id: StageFigure['id']) => {
+  if (id === 'live') return hangs.value.as === 'whole'
+  if (id === 'hot')
+    return (
+      hangs.value.as === 'whole' ||
+      (hangs.value.as !== 'part' && reading.value?.stages.some((s) => s.id === 'hot'))
+    )
+  return true
+}
 const words = useWords()
 const stages = computed(() =>
-  STEPS.map((step) => ({ ...step, figure: reading.value?.stages.find((s) => s.id === step.id) ?? null })),
+  STEPS.filter((step) => has(step.id)).map((step) => ({
+    ...step,
+    word: step.id === 'hanging' && hangs.value.as === 'part' ? 'As it came' : step.word,
+    figure: reading.value?.stages.find((s) => s.id === step.id) ?? null,
+  })),
 )
 const full = computed(() =>
   Math.max(0, ...(reading.value?.stages.flatMap((s) => [s.kg, s.range?.high ?? 0]) ?? [])),
@@ -37,7 +51,7 @@ const lost = (i: number) => {
 </script>
 
 <template>
-  <nav class="stair" aria-label="Weights and stations">
+  <nav class="stair" aria-label="Weights and stations" :style="{ '--stops': stages.length }">
     <RouterLink
       v-for="(s, i) in stages"
       :key="s.id"
@@ -76,7 +90,7 @@ const lost = (i: number) => {
 <style scoped>
 .stair {
   display: grid;
-  grid-template-columns: repeat(5, minmax(0, 1fr)) minmax(190px, 1.15fr);
+  grid-template-columns: repeat(var(--stops), minmax(0, 1fr)) minmax(190px, 1.15fr);
   border-bottom: 1px solid var(--rule-strong);
   background: var(--sheet);
 }

@@ -7,13 +7,15 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Species } from '#core/anatomy'
 import { parseMass, sayIssue } from '#core/measure'
+import { ALL_HANGS, type Hangs } from '#core/records'
 import FieldIssues from '../pieces/FieldIssues.vue'
+import HangsChoice from '../pieces/HangsChoice.vue'
 import { vRoving } from '../pieces/roving.ts'
 import SpeciesMark from '../pieces/SpeciesMark.vue'
 import { fieldIssue, type FieldIssue } from '../state/api.ts'
 import { useFarm } from '../state/farm.ts'
 import { useLots } from '../state/lots.ts'
-import { aboutOf, allAbout } from '../state/species.ts'
+import { aboutOf, allAbout, figuresOfSpecies } from '../state/species.ts'
 import { useWords } from '../state/words.ts'
 
 /** The animals a farm may hang on one ground line, to one scale; one is pressed, the rest has an answer already. */
@@ -33,6 +35,11 @@ const form = reactive<{ species: Species; tag: string; count: string; live: stri
 /** Tallest first, as they stand on the line. */
 const kinds = computed(() => allAbout().toSorted((a, b) => b.about.tall - a.about.tall))
 const kind = computed(() => aboutOf(form.species))
+const anatomy = computed(() => figuresOfSpecies(form.species))
+const hangs = ref<Hangs>(ALL_HANGS)
+const isWhole = computed(() => hangs.value.as === 'whole')
+/** What is counted: animals, or pieces of them. */
+const many = computed(() => (isWhole.value ? (kind.value?.many ?? 'animals') : 'pieces'))
 /** A name that is free: what kind, and how many came before. Typed in, so that it can be typed over. */
 const free = computed(() => {
   const names = new Set([...store.cards.values()].map((c) => c.tag.toLowerCase()))
@@ -47,9 +54,13 @@ watch(
   },
   { immediate: true },
 )
+watch(hangs, ({ as }) => (form.count = as === 'whole' ? String(kind.value?.usual ?? 1) : '1'))
 watch(
   () => form.species,
-  (s) => (form.count = String(aboutOf(s)?.usual ?? 1)),
+  (s) => {
+    form.count = String(aboutOf(s)?.usual ?? 1)
+    hangs.value = ALL_HANGS
+  },
 )
 const issues = ref<FieldIssue[]>([])
 const id = uuid()
@@ -71,11 +82,15 @@ async function hang() {
   if (issues.value.length > 0) return
   const refusals = await store.hangLot({ id, tag: form.tag, species: form.species, count })
   if (refusals.length > 0) return void (issues.value = refusals)
+  if (!isWhole.value) {
+    const said = await useLots().noteNow(id, { kind: 'observation', what: 'hangs', value: hangs.value })
+    if (said.length > 0) return void (issues.value = said)
+  }
   if (live?.ok) {
     const weighed = await useLots().weigh(id, {
       id: uuid(),
-      stage: 'live',
-      basis: null,
+      stage: isWhole.value ? 'live' : 'hanging',
+      basis: isWhole.value ? null : hangs.value.as === 'part' ? 'boxed' : 'cold',
       source: 'scale',
       shown: live.value,
       corrects: null,
@@ -106,10 +121,7 @@ async function hang() {
         <span class="name">{{ about.one }}</span>
       </button>
     </div>
-    <p class="muted">
-      A whole {{ kind ? words.name(kind.names).toLowerCase() : 'animal' }} hangs; the others are drawn to the
-      same scale.
-    </p>
+    <HangsChoice v-if="anatomy" v-model="hangs" :anatomy="anatomy" />
     <div class="trio">
       <div class="field">
         <label for="lot-tag">Name or lot number</label>
@@ -124,25 +136,27 @@ async function hang() {
         <FieldIssues :issues="at('tag')" />
       </div>
       <div class="field">
-        <label for="lot-count">How many {{ kind?.many ?? 'animals' }}</label>
+        <label for="lot-count">How many {{ many }}</label>
         <span class="stepper">
-          <button type="button" :aria-label="`One of the ${kind?.many ?? 'animals'} fewer`" @click="more(-1)">
-            −
-          </button>
+          <button type="button" :aria-label="`One of the ${many} fewer`" @click="more(-1)">−</button>
           <InputText
             id="lot-count"
             v-model="form.count"
             inputmode="numeric"
             :invalid="at('count').length > 0"
           />
-          <button type="button" :aria-label="`One of the ${kind?.many ?? 'animals'} more`" @click="more(1)">
-            +
-          </button>
+          <button type="button" :aria-label="`One of the ${many} more`" @click="more(1)">+</button>
         </span>
         <FieldIssues :issues="at('count')" />
       </div>
       <div class="field">
-        <label for="lot-live">Live weight, if weighed</label>
+        <label for="lot-live">{{
+          isWhole
+            ? 'Live weight, if weighed'
+            : hangs.as === 'part'
+              ? 'Weight as it came'
+              : 'Weight on the hook, cold'
+        }}</label>
         <InputText
           id="lot-live"
           v-model="form.live"
@@ -151,8 +165,8 @@ async function hang() {
           aria-describedby="lot-live-how"
         />
         <small id="lot-live-how" class="muted"
-          >in {{ unit }}{{ Number(form.count) > 1 ? ', all together' : '' }}; a tape or a guess comes on the
-          next page</small
+          >in {{ unit }}{{ Number(form.count) > 1 ? ', all together' : ''
+          }}{{ isWhole ? '; a tape or a guess comes on the next page' : '' }}</small
         >
       </div>
     </div>

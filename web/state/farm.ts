@@ -184,7 +184,7 @@ export const useFarm = defineStore('farm', () => {
   /** Sends a thing of its own id and waits for it: its answer, or why it was not kept. */
   async function keep<T extends Lot | LotChange>(
     path: string,
-    body: { id: string },
+    body: { id: string } & Record<string, unknown>,
     kept: (answer: T) => void | Promise<void>,
   ): Promise<FieldIssue[]> {
     waiting.add(body.id)

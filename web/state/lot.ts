@@ -1,11 +1,12 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type InjectionKey } from 'vue'
 import type { NewPack, NewWeighing } from '#contracts'
-import { lookup, sidesOf, type Anatomy, type SideName } from '#core/anatomy'
+import type { Anatomy, SideName } from '#core/anatomy'
+import { extentOf, sidesIn } from '#core/carcass'
 import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
 import { reckon, withRanges, type LotState, type Rank, type Reckoning } from '#core/reading'
 import { saleOf } from '#core/rules'
-import { inForce, readBy, type Decision, type FactBody } from '#core/records'
+import { ALL_HANGS, HALVES, inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ME } from './device.ts'
 import { drawings } from './figures.ts'
 import { useLots } from './lots.ts'
@@ -70,12 +71,24 @@ function openLot(id: () => string) {
   const part = computed({
     get: () => {
       const held = picked.value[id()]
-      const there = held !== undefined && flow.value?.anatomy.parts.some((p) => p.id === held)
-      return there ? held : firstPart(flow.value?.anatomy)
+      const anatomy = flow.value?.anatomy
+      if (!anatomy) return held ?? ''
+      const isHere = (part: string) => sidesIn(anatomy, hangs.value, part).length > 0
+      if (held !== undefined && isHere(held)) return held
+      if (hangs.value.as === 'part') return hangs.value.part
+      return [firstPart(anatomy), ...anatomy.parts.map((p) => p.id)].find(isHere) ?? ''
     },
     set: (now: string) => (picked.value = { ...picked.value, [id()]: now }),
   })
-  const sides = ref<Sides>('both')
+  const asked = ref<Sides>('both')
+  /** What of the animal hangs; the sides of it that do. */
+  const hangs = computed(() => central.value?.plan.hangs ?? ALL_HANGS)
+  const halves = computed(() => (flow.value ? extentOf(flow.value.anatomy, hangs.value).sides : HALVES))
+  /** Which sides are decided for: where one hangs there is no choice. */
+  const sides = computed<Sides>({
+    get: () => (halves.value.length === 1 ? halves.value[0]! : asked.value),
+    set: (now) => (asked.value = now),
+  })
   const rank = ref<Rank>('listed')
   return {
     lot,
@@ -91,10 +104,11 @@ function openLot(id: () => string) {
     part,
     preview,
     sides,
+    hangs,
+    halves,
     rank,
     sidesOf: (partId: string): SideName[] => {
-      const known = flow.value && lookup(flow.value.anatomy).part(partId)
-      const all = sidesOf(known ?? { scope: 'side' })
+      const all = flow.value ? sidesIn(flow.value.anatomy, hangs.value, partId) : HALVES
       return all.length === 1 || sides.value === 'both' ? [...all] : [sides.value]
     },
     decide: (...decisions: Decision[]) => store.decide(id(), decisions),

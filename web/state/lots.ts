@@ -217,6 +217,11 @@ export const useLots = defineStore('lots', () => {
     passed,
     takeBack,
     stateOf,
+    /** Facts that the next request rests on: kept before it is sent, or refused. */
+    noteNow: (lot: string, ...bodies: FactBody[]) => {
+      const facts = bodies.map((fact): NewFact => ({ id: uuid(), corrects: null, stands: true, fact }))
+      return farm.keep<LotChange>(`/lots/${lot}/facts`, { id: facts[0]!.id, facts }, merge)
+    },
     weigh: (lot: string, weighing: NewWeighing) =>
       farm.keep<LotChange>(`/lots/${lot}/weighings`, weighing, merge),
     pack: (lot: string, pack: NewPack) => farm.keep<LotChange>(`/lots/${lot}/packs`, pack, merge),

@@ -48,8 +48,8 @@ const schema = z.object({
 })
 export type BlockCard = z.infer<typeof schema>
 
-const sideWord = (sides: readonly SideName[]): CardStep['side'] => {
-  if (sides[0] === 'animal') return ''
+const sideWord = ({ plan }: Reckoning, sides: readonly SideName[]): CardStep['side'] => {
+  if (sides[0] === 'animal' || plan.hangs.as !== 'whole') return ''
   return sides.length === 2 ? 'both sides' : `${sides[0] as 'left' | 'right'} side`
 }
 
@@ -59,7 +59,7 @@ function freeing(read: Reckoning, part: Part, name: string): CardStep[] {
   return [
     {
       marks: sides.map((side) => ({ target: `free-${part.id}`, side })),
-      side: sideWord(sides),
+      side: sideWord(read, sides),
       title: `Free the ${name.toLowerCase()} first`,
       way: 'before any line is cut',
       how: 'From its butt end forward, before the loin is parted: sawing through it unfreed shreds it.',
@@ -109,7 +109,10 @@ function opening(
     return [
       {
         marks: own.map((t) => ({ target: part.id, side: t.side })),
-        side: sideWord(own.map((t) => t.side)),
+        side: sideWord(
+          read,
+          own.map((t) => t.side),
+        ),
         title: says.name(part.names),
         way,
         how: ways.map((p) => p.steps).join(' Behind it: '),

@@ -65,13 +65,15 @@ const NOT_THERE = '–'
 const NOTHING = 1e-9
 
 /** A part as it hangs on either side; neither where it does not hang, or a choice leaves no meat for it. */
-function slotsOf({ cutting }: Reckoning, part: Part): (CutSlot | null)[] {
+function slotsOf(read: Reckoning, part: Part): (CutSlot | null)[] {
   const sides = sidesOf(part)
   const at = (side: SideName) => {
-    const slot = cutting.slot(part.id, side)
+    const slot = read.cutting.slot(part.id, side)
     return slot && slot.kg > 0 ? slot : null
   }
-  return [at(sides[0]!), at(sides.at(-1)!)]
+  const [left, right] = [at(sides[0]!), at(sides.at(-1)!)]
+  // Where one side hangs there is no other to differ from.
+  return read.plan.hangs.as === 'whole' ? [left, right] : [left ?? right, left ?? right]
 }
 
 /** Cuts of every part: each stands where most of it comes from, with all its pieces and packs. */

@@ -13,7 +13,7 @@ import PatternDefs from './PatternDefs.vue'
 import WholeParts from './WholeParts.vue'
 
 /** The animal on the Block: two hung sides, a whole carcass where it was not split, or a bird on its back. */
-const { central: read, body, part, sides } = useReading()
+const { central: read, body, part, sides, halves, hangs } = useReading()
 const words = useWords()
 const hanging = computed(() => read.value.stages.find((s) => s.id === 'hanging'))
 /** Where the lines lie, as text: the drawing is made anew where one moved, and nowhere else. */
@@ -31,6 +31,7 @@ const left = computed(() => hung(placedLeft.value))
 const right = computed(() => hung(placedRight.value))
 const differ = computed(() => {
   const { cutting } = read.value
+  if (halves.value.length < 2) return false
   return cutting.slots.some((s) => s.side === 'left' && s.path !== cutting.slot(s.part, 'right')?.path)
 })
 const CHOICES: { v: Sides; w: string }[] = [
@@ -41,6 +42,8 @@ const CHOICES: { v: Sides; w: string }[] = [
 const places = useTemplateRef('places')
 const box = computed(() => {
   if (left.value.kind === 'laid') return '0 0 400 404'
+  if (halves.value.length === 1 && left.value.kind !== 'whole')
+    return halves.value[0] === 'left' ? '-150 0 700 928' : '250 0 700 928'
   return body.value.anatomy.lines.some((l) => l.kind === 'along') ? '-48 0 896 928' : '-48 0 896 834'
 })
 function select(id: string, side: SideName) {
@@ -53,10 +56,11 @@ function select(id: string, side: SideName) {
   <section class="picture" aria-label="The carcass on the block">
     <div class="row top">
       <span class="muted"
-        >{{ words.mass(hanging!.kg) }} hanging<template v-if="differ">; ≠ sides differ</template></span
+        >{{ words.mass(hanging!.kg) }} {{ hangs.as === 'part' ? 'as it came' : 'hanging'
+        }}<template v-if="differ">; ≠ sides differ</template></span
       >
       <SelectButton
-        v-if="left.kind !== 'laid'"
+        v-if="left.kind !== 'laid' && halves.length === 2"
         v-model="sides"
         v-roving
         :options="CHOICES"
@@ -84,9 +88,10 @@ function select(id: string, side: SideName) {
         @select="select($event, 'animal')"
       />
       <template v-else-if="right.kind !== 'laid'">
-        <rect x="40" y="6" width="720" height="9" fill="#241d16" />
+        <rect v-if="hangs.as !== 'part'" x="40" y="6" width="720" height="9" fill="#241d16" />
         <path v-if="left.kind === 'whole'" d="M300 14v22M500 14v22M290 36h220" class="gambrel" />
         <HalfCarcass
+          v-if="halves.includes('left')"
           side="left"
           :drawing="left.side"
           :whole="left.kind === 'whole'"
@@ -94,6 +99,7 @@ function select(id: string, side: SideName) {
           @ask="(e, l, s) => places?.open(e, l, s)"
         />
         <HalfCarcass
+          v-if="halves.includes('right')"
           side="right"
           :drawing="right.side"
           :whole="right.kind === 'whole'"

@@ -19,7 +19,7 @@ import PartWeights from './PartWeights.vue'
 import SplitPane from './SplitPane.vue'
 import { usePathChoice } from './pathChoice.ts'
 
-const { body, central: read, lot, part, sides, rank, priced } = useReading()
+const { body, central: read, lot, part, sides, hangs, rank, priced } = useReading()
 const { alternatives, choose, remedy, make, sides: chosenSides } = usePathChoice()
 const words = useWords()
 const anatomy = computed(() => body.value.anatomy)
@@ -30,15 +30,17 @@ const RANKS: { v: Rank; w: string }[] = [
   { v: 'take-home', w: 'most to take home first' },
   { v: 'minutes', w: 'least time at the bench first' },
 ]
-const sideWords = computed(() =>
-  chosenSides.value.includes('animal')
+const sideWords = computed(() => {
+  const count = lot.value!.count
+  if (hangs.value.as === 'part') return count > 1 ? `all ${count} pieces` : 'the one piece'
+  return chosenSides.value.includes('animal')
     ? lot.value!.count > 1
       ? `all ${lot.value!.count}`
       : 'the whole animal'
     : sides.value === 'both'
       ? 'both sides'
-      : `${sides.value} side`,
-)
+      : `${sides.value} side`
+})
 const outer = computed(() => {
   const id = openedFrom(anatomy.value, part.value)
   return anatomy.value.parts.find((p) => p.id === id) ?? null

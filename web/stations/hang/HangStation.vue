@@ -14,6 +14,7 @@ import RouteChoice from './RouteChoice.vue'
 import TypeChoice from './TypeChoice.vue'
 import SlipList from './SlipList.vue'
 import WeighingList from './WeighingList.vue'
+import WhatHangs from './WhatHangs.vue'
 import WhereFrom from './WhereFrom.vue'
 import WhereItGoes from './WhereItGoes.vue'
 import WithdrawLot from './WithdrawLot.vue'
@@ -44,6 +45,7 @@ const slips = computed(() => {
 
 <template>
   <div class="stack">
+    <WhatHangs v-if="read.plan.hangs.as !== 'whole'" />
     <DayScales />
     <div v-if="read.disagreements.length > 0" class="caution" role="alert">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" />
@@ -63,13 +65,19 @@ const slips = computed(() => {
         <TypeChoice />
         <RouteChoice />
       </section>
-      <section class="stack">
+      <section v-if="read.plan.hangs.as === 'whole'" class="stack">
         <div class="pane-head"><h2>Where the rest of the animal goes</h2></div>
         <WhereItGoes />
         <WhereFrom />
       </section>
     </div>
     <div>
+      <FoldedPane
+        v-if="read.plan.hangs.as === 'whole'"
+        title="Less than a whole animal?"
+        says="a side, a quarter or a part that came by itself"
+        ><WhatHangs
+      /></FoldedPane>
       <FoldedPane title="How it was dressed" :says="dressed"><DressingChoice /></FoldedPane>
       <FoldedPane v-if="anatomy.measures.length > 0" title="Measured on the carcass" :says="measured"
         ><CarcassMeasures

@@ -21,7 +21,7 @@ const { stage, label, now } = defineProps<{
   /** Whether this is the weight to write down next. */
   now: boolean
 }>()
-const { lot, weigh, body, read } = useReading()
+const { lot, weigh, body, read, hangs } = useReading()
 const words = useWords()
 const expected = computed(() => read.value.stages.find((s) => s.id === stage) ?? null)
 const held = computed(() => inForce(lot.value!.weighings).findLast((w) => w.stage === stage) ?? null)
@@ -29,7 +29,7 @@ const mode = ref<'rest' | 'first' | 'correct' | 'again'>('rest')
 const open = computed(() => (now && !held.value) || mode.value !== 'rest')
 const text = ref('')
 const source = ref<NewWeighing['source']>(stage === 'live' ? 'scale' : 'plant')
-const basis = ref<NonNullable<NewWeighing['basis']>>('hot')
+const basis = ref<NonNullable<NewWeighing['basis']>>(hangs.value.as === 'part' ? 'boxed' : 'hot')
 const girth = ref('')
 const length = ref('')
 const issues = ref<FieldIssue[]>([])
@@ -43,7 +43,12 @@ const sources = computed(() =>
     : (['plant', 'scale', 'guess'] as const)
   ).map((id) => ({ id, word: SOURCE_WORDS[id] })),
 )
-const bases = Object.entries(BASIS_WORDS).map(([id, word]) => ({ id, word }))
+/** A part came as it is; a carcass never came in a box. */
+const bases = computed(() =>
+  Object.entries(BASIS_WORDS)
+    .filter(([id]) => (hangs.value.as === 'part' ? ['boxed', 'cold', 'aged'].includes(id) : id !== 'boxed'))
+    .map(([id, word]) => ({ id, word })),
+)
 
 function fromTape() {
   const [g, l] = [Number(girth.value.replace(',', '.')), Number(length.value.replace(',', '.'))]

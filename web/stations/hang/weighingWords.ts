@@ -13,6 +13,7 @@ export const BASIS_WORDS: Record<NonNullable<NewWeighing['basis']>, string> = {
   'hot×0.975': 'printed hot × 0.975',
   cold: 'cold, after chilling',
   aged: 'aged, day of cutting',
+  boxed: 'boxed, as it came',
 }
 export const STAGE_WORDS: Record<NewWeighing['stage'], string> = {
   live: 'Live',
