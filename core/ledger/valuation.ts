@@ -1,7 +1,7 @@
 import type { Cut } from '#core/anatomy'
 import { kg, minor, minus, sumOf, type Kg, type Minor, type UnitPrice } from '#core/measure'
 import type { Plan } from '#core/plan'
-import { saleOf, type SaleRule } from '#core/rules'
+import type { SaleRule } from '#core/rules'
 import { feesOf, labourOf, type Billed } from './costs.ts'
 import { takings } from './takings.ts'
 
@@ -34,7 +34,7 @@ export interface Worth {
 }
 
 /** What decides how things are valued: the plan's route, fees and share price, and the farm's hour. */
-export type ValuingTerms = Pick<Plan, 'route' | 'fees' | 'sharePrice'>
+export type ValuingTerms = Pick<Plan, 'verdict' | 'fees' | 'sharePrice'>
 
 /** Expected net of a cut under the route: nothing where cuts may not be sold by the piece. Whole minor units. */
 export const valueOf = (c: Pick<ValuedCut, 'cut' | 'kg' | 'price' | 'sold'>, sale: SaleRule): Minor =>
@@ -53,7 +53,7 @@ export function worthOf(
   billed: Omit<Billed, 'packs'>,
   hour: Minor,
 ): Worth {
-  const sale = saleOf(terms.route)
+  const sale = terms.verdict.sale
   const packs = sumOf(cuts, (c) => c.packs)
   const fees = feesOf(terms.fees, { ...billed, packs })
   const shares =

@@ -53,6 +53,11 @@ interface IssueFigures {
   'side-missing': Nothing
   'not-hung': { what: Names; as: 'whole' | 'side' | 'quarter' | 'part' }
   'no-live-weight': Nothing
+  'withdrawal-before': { name: string; given: string; until: string }
+  'killed-before-born': { born: string; killed: string }
+  'age-contradicts': { born: string; killed: string; months: number; is: 'older' | 'younger' }
+  'not-sold': { rule: string; fact: string; change: string }
+  'not-food': { rule: string; fact: string; change: string }
   'perhaps-side': { each: Kg; what: Names; low: Kg }
   /** A part is cut in one piece over both sides: what is decided of one is decided of both. */
   'in-one-piece': { part: Names }

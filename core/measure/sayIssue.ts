@@ -80,6 +80,18 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `A ${small(issue.figures.what)} does not hang as ${issue.figures.as === 'part' ? 'that part by itself' : `a ${issue.figures.as}`}. Choose what it can be: whole, or a part that comes off it.`
     case 'no-live-weight':
       return 'Only part of an animal hangs here: it has no live weight. Write what it weighed on the hook or in its box.'
+    case 'withdrawal-before':
+      return `${issue.figures.name}: its withdrawal (${issue.figures.until}) ends before it was given (${issue.figures.given}). Look at both days.`
+    case 'killed-before-born':
+      return `Killed ${issue.figures.killed}, before it was born (${issue.figures.born}). Look at both days.`
+    case 'age-contradicts': {
+      const { born, killed, months, is } = issue.figures
+      return `Born ${born} and killed ${killed} it was ${months} months old, ${is} than the 30 months said under “How it was dressed”. Correct a day or the age.`
+    }
+    case 'not-sold':
+      return `This meat is not sold so. ${issue.figures.rule} ${issue.figures.fact} ${issue.figures.change}`
+    case 'not-food':
+      return `Nothing of this lot is food. ${issue.figures.rule} ${issue.figures.fact} ${issue.figures.change}`
     case 'perhaps-side': {
       const { each, what, low } = issue.figures
       return `${says.mass(each, 1)} is light for a whole ${small(what)}: they start at about ${says.mass(low, 0)}. Is it one side? Then say so under “What hangs”. If it is a whole one, keep the figure.`

@@ -3,8 +3,10 @@ import { lookup, sidesOf, UNSURE, type Anatomy } from '#core/anatomy'
 import { issueOf, mm, type Issue, type Names } from '#core/measure'
 import type { Decision, FactBody } from '#core/records'
 import { routesFor } from '#core/rules'
+import { readFacts, type FactRow } from './facts.ts'
+import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { tried, type Log } from './history.ts'
-import { heldBy, inOnePiece } from './inOnePiece.ts'
+import { heldBy, inOnePiece, isMovable } from './inOnePiece.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
 import { canHang, extentOf, sidesIn } from '#core/carcass'
 
@@ -82,6 +84,8 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
           : ['break', ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`])].includes(fact.of)
       return known ? null : unknown('of', fact.what, fact.of)
     }
+    case 'medicine':
+      return fact.until < fact.given ? issueOf('withdrawal-before', 'until', fact) : null
     case 'cost':
     case 'fee':
     case 'attachment':
@@ -133,6 +137,10 @@ function unknownSeen(anatomy: Anatomy, fact: Extract<FactBody, { kind: 'observat
     case 'mark':
     case 'plant':
     case 'mother':
+    case 'vet':
+    case 'disposal':
+    case 'end':
+    case 'born':
     case 'killed':
       return null
     case 'ribs': {
@@ -187,6 +195,29 @@ function tornBy(anatomy: Anatomy, before: Plan, after: Plan, d: Decision): Issue
     : null
 }
 
+/** Days and ages of a lot that contradict each other, once all its facts are together; null when they do not. */
+export function contradictionIn(anatomy: Anatomy, facts: readonly FactRow[]): Issue | null {
+  const { born, killed, conventions } = readFacts(facts)
+  if (born === null || killed === null) return null
+  if (born > killed) return issueOf('killed-before-born', 'value', { born, killed })
+  const months = monthsBetween(born, killed)
+  const isOld = months >= CATTLE_MONTHS
+  const said = conventions.under30
+  return anatomy.conventions.some((c) => c.id === 'under30') && said !== undefined && said === isOld
+    ? issueOf('age-contradicts', 'value', { born, killed, months, is: isOld ? 'older' : 'younger' })
+    : null
+}
+
+/** A price asked for meat that may not be sold so; null where it may. */
+function unsold({ verdict }: Plan, d: Decision): Issue | null {
+  if (d.value === null) return null
+  if (!verdict.food) return issueOf('not-food', 'value', verdict.reasons[0]!)
+  const isPiece = d.field === 'price' || d.field === 'floor' || d.field === 'ceiling'
+  if (!isPiece && d.field !== 'sharePrice') return null
+  const may = isPiece ? verdict.sale === 'by-the-piece' : verdict.sale !== 'never'
+  return may || verdict.reasons.length === 0 ? null : issueOf('not-sold', 'value', verdict.reasons[0]!)
+}
+
 /** A decision on a side or part of the animal that is not here; null where it is. */
 function outsideOf(anatomy: Anatomy, { hangs }: Plan, d: Decision): Issue | null {
   if (hangs.as === 'whole' || d.value === null) return null
@@ -196,7 +227,7 @@ function outsideOf(anatomy: Anatomy, { hangs }: Plan, d: Decision): Issue | null
       : issueOf('not-in-job', 'target', { part: lookup(anatomy).part(d.target)!.names })
   if (d.field !== 'line' && d.field !== 'mm') return null
   const line = anatomy.lines.find((l) => l.id === d.target)!
-  return extentOf(anatomy, hangs).sides.includes(d.side)
+  return extentOf(anatomy, hangs).sides.includes(d.side) && isMovable(anatomy, hangs, line.id)
     ? null
     : issueOf('not-in-job', 'target', { part: line.names })
 }
@@ -223,6 +254,8 @@ export function checkDecisions(
   const after = readPlan(anatomy, tried(kept, added))
   const before = readPlan(anatomy, kept)
   return added.flatMap((d, i) => {
+    const priced = unsold(before, d)
+    if (priced) return [at(priced, i, 'value')]
     const gone = outsideOf(anatomy, before, d)
     if (gone) return [at(gone, i, 'target')]
     const frozen = frozenBy(anatomy, before, d)

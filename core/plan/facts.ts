@@ -5,11 +5,14 @@ import {
   inForce,
   type Hangs,
   type Attachment,
+  type End,
   type Fact,
   type Fee,
   type FeeId,
+  type Medicine,
   type Route,
 } from '#core/records'
+import { verdictOf, type Verdict } from '#core/rules'
 
 export interface CostLine {
   id: string
@@ -19,6 +22,14 @@ export interface CostLine {
 
 /** What is so of a lot, read off its facts in force. */
 export interface Facts {
+  /** Whether it may be eaten and sold, and why not more. */
+  verdict: Verdict
+  end: End | null
+  /** The day it was born; who saw it and where it went, of a casualty. */
+  born: string | null
+  vet: string | null
+  disposal: string | null
+  medicines: (Medicine & { id: string })[]
   /** What of the animal hangs; and the lot or farm it is of, where someone said. */
   hangs: Hangs
   mother: string | null
@@ -56,7 +67,14 @@ export function readFacts(rows: readonly FactRow[]): Facts {
   const done = new Set<string>()
   const parts = new SidedMap<Kg>()
   const cutAway = new SidedMap<Kg>()
+  const medicines: Facts['medicines'] = []
   const out: Facts = {
+    verdict: { food: true, sale: 'by-the-piece', reasons: [] },
+    end: null,
+    born: null,
+    vet: null,
+    disposal: null,
+    medicines,
     hangs: ALL_HANGS,
     mother: null,
     route: null,
@@ -86,8 +104,14 @@ export function readFacts(rows: readonly FactRow[]): Facts {
           case 'mark':
           case 'plant':
           case 'mother':
+          case 'vet':
+          case 'disposal':
+          case 'born':
           case 'killed':
             out[fact.what] = fact.value
+            break
+          case 'end':
+            out.end = fact.value
             break
           case 'hangs':
             out.hangs = fact.value
@@ -115,6 +139,9 @@ export function readFacts(rows: readonly FactRow[]): Facts {
       case 'cost':
         out.costs.push({ id, label: fact.label, amount: minor(fact.amount) })
         break
+      case 'medicine':
+        medicines.push({ ...fact, id })
+        break
       case 'fee':
         out.fees[fact.fee] = fact
         break
@@ -130,5 +157,5 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         break
     }
   }
-  return out
+  return { ...out, verdict: verdictOf(out) }
 }

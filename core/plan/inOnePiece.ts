@@ -1,6 +1,6 @@
 import { lookup, type Anatomy, type Part } from '#core/anatomy'
-import type { Decision, Half } from '#core/records'
-import type { Choices } from '#core/carcass'
+import type { Decision, Half, Hangs } from '#core/records'
+import { sidesIn, type Choices } from '#core/carcass'
 
 type Chosen = { choices: Pick<Choices, 'paths'> }
 
@@ -14,6 +14,12 @@ export function partsAt(anatomy: Anatomy, line: string): string[] {
   )
   return [...new Set(found)]
 }
+
+/** Whether a line can be moved: it lies between two parts that are both here. A leg that came as a leg was cut off before. */
+export const isMovable = (anatomy: Anatomy, hangs: Hangs, line: string): boolean =>
+  hangs.as === 'whole' ||
+  hangs.as === 'side' ||
+  partsAt(anatomy, line).filter((part) => sidesIn(anatomy, hangs, part).length > 0).length > 1
 
 /** Whether a part is cut in one piece over both sides: a saddle, a crown. */
 export function inOnePiece(anatomy: Anatomy, plan: Chosen, part: string): boolean {

@@ -19,6 +19,7 @@ import {
 } from '#core/carcass'
 import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
 import { ALL_HANGS, type Decision, type Ending, type Hangs, type Skill } from '#core/records'
+import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { readFacts, type Facts } from './facts.ts'
 import { inOnePiece } from './inOnePiece.ts'
 import { LEAVES } from './minutes.ts'
@@ -205,10 +206,18 @@ function closed(
 
 const leanOf = (lean: number | null): Pick<Choices, 'lean'> => (lean === null ? {} : { lean })
 
+/** Cattle whose days say they were old enough are read so, whatever nobody said. */
+function aged(anatomy: Anatomy, facts: Facts): Facts {
+  const { born, killed, conventions } = facts
+  const door = anatomy.conventions.find((c) => c.id === 'under30')
+  if (!door || born === null || killed === null || conventions.under30 !== undefined) return facts
+  return { ...facts, conventions: { ...conventions, under30: monthsBetween(born, killed) < CATTLE_MONTHS } }
+}
+
 /** Reads a plan off what was decided and what is so, for one anatomy. */
 export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const last = [...latest(log.commands).values()]
-  const facts = readFacts(log.facts)
+  const facts = aged(anatomy, readFacts(log.facts))
   const sided = <F extends 'path' | 'line' | 'mm' | 'split'>(field: F) => new SidedMap(saidOn(last, field))
   const byCut = <F extends Decision['field']>(field: F) =>
     new Map(saidOn(last, field).map(({ id, value }) => [id, value]))

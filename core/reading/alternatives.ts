@@ -12,6 +12,7 @@ import {
   takePath,
   unableSplit,
   type Plan,
+  isMovable,
 } from '#core/plan'
 import { HALVES, type Half } from '#core/records'
 import { plannedCuts } from './cuts.ts'
@@ -245,6 +246,7 @@ export function lineOptions(read: Reckoning, part: string, sides: readonly SideN
   return anatomy.lines.flatMap((line) => {
     if (line.kind !== 'across' || line.settings.length < 2 || !partsAt(anatomy, line.id).includes(part))
       return []
+    if (!isMovable(anatomy, read.plan.hangs, line.id)) return []
     const halves: readonly Half[] = heldBy(anatomy, read.plan, line.id) ? HALVES : asked
     const settings = linePlaces(read, line.id, asked).map((p) => ({
       ...p,

@@ -4,7 +4,6 @@ import { priceInForce, valueOf, type ValuedCut } from '#core/ledger'
 import { interval, kg, kgOf, minus, plus, sumOf, type Kg } from '#core/measure'
 import { NO_PIECES, portionsOf, type Plan } from '#core/plan'
 import { inForce } from '#core/records'
-import { saleOf } from '#core/rules'
 import type { CutFigure, FarmFigures, PackRow } from './lot.ts'
 
 /** Less than a microgram is no cut. */
@@ -67,7 +66,7 @@ export function cutFigures(
   },
 ): CutFigure[] {
   const packed = inForce(packs)
-  const sale = saleOf(plan.route)
+  const sale = plan.verdict.sale
   return plannedCuts(cutting, plan, count, farm).flatMap((planned): CutFigure[] => {
     const { cut, pieces, price, sold, endKg, endMm } = planned
     const own = packed.filter((p) => p.cut === cut.id)

@@ -108,7 +108,7 @@ export interface MoneyFigures {
 }
 
 /** Why a lot has no Cover: nothing costs, weighs or may be sold yet, or at all. */
-export type Uncovered = 'no-costs' | 'no-weight' | 'no-share-price' | 'not-for-sale'
+export type Uncovered = 'no-costs' | 'no-weight' | 'no-share-price' | 'not-for-sale' | 'lost'
 
 export type Weights = Readonly<Record<Stage, Kg>>
 

@@ -2,7 +2,7 @@ import type { Drawn } from '#core/carcass'
 import { costsOf, feePerKg, neededPerKg, takingsPerKg, type Billed, type Worth } from '#core/ledger'
 import { interval, kg, perKg, plus, sumOf, type Kg } from '#core/measure'
 import type { Plan } from '#core/plan'
-import { saleOf, type SaleRule } from '#core/rules'
+import type { SaleRule } from '#core/rules'
 import { drawnSums } from './cuts.ts'
 import type { CutFigure, FarmFigures, MoneyFigures, Uncovered } from './lot.ts'
 
@@ -20,12 +20,12 @@ export function moneyOf(
   drawn: Drawn | null,
 ): MoneyFigures {
   const costs = costsOf(plan, billed, farm.hour)
-  const sale = saleOf(plan.route)
+  const sale = plan.verdict.sale
   const sharePrice = sale === 'live-shares-only' ? plan.sharePrice : null
   const sellable = sale === 'by-the-piece' ? cuts.filter((c) => c.price.milli > 0) : []
   const sold = kgOfAll(sellable, () => true)
   const products = kgOfAll(cuts, (c) => c.cut.kind === 'product')
-  const uncovered = whyUncovered(sale, costs.total > 0, hasWeight, sharePrice !== null)
+  const uncovered = whyUncovered(plan.verdict.food, sale, costs.total > 0, hasWeight, sharePrice !== null)
   const figures: MoneyFigures = {
     costs,
     target: plan.target,
@@ -53,11 +53,13 @@ export function moneyOf(
 }
 
 function whyUncovered(
+  food: boolean,
   sale: SaleRule,
   costs: boolean,
   weight: boolean,
   sharePrice: boolean,
 ): Uncovered | null {
+  if (!food) return 'lost'
   if (sale === 'never') return 'not-for-sale'
   if (!costs) return 'no-costs'
   if (!weight) return 'no-weight'

@@ -18,6 +18,8 @@ export interface Progress {
   /** What of the animal hangs, and of which lot or farm it is; null for all of it, and where nobody said. */
   hung: Names | null
   mother: string | null
+  /** Birds under the small producer's exemption, and the year they were killed in; null where there are none, or no day was said. */
+  exempt: { birds: number; year: string | null } | null
 }
 
 /** The next thing to do for a lot. */
@@ -32,7 +34,15 @@ export function progressOf(read: Reckoning): Progress {
   const packed = products.length > 0 && products.every((c) => c.done)
   const packing = read.cuts.some((c) => c.weighedKg > 0)
   const isAlive = !hung && read.plan.hangs.as === 'whole'
-  const standing = packed ? 'packed' : packing ? 'packing' : isAlive ? 'alive' : 'hanging'
+  const standing = !read.plan.verdict.food
+    ? 'packed'
+    : packed
+      ? 'packed'
+      : packing
+        ? 'packing'
+        : isAlive
+          ? 'alive'
+          : 'hanging'
   const shown = packing ? at('packed') : (hung ?? at('live'))
   const { costs, target, cover, uncovered } = read.money
   return {
@@ -50,6 +60,10 @@ export function progressOf(read: Reckoning): Progress {
     next: nextOf(read, standing),
     hung: hungWords(read.flow.anatomy, read.plan.hangs),
     mother: read.plan.mother,
+    exempt:
+      read.plan.route === 'poultry-exempt'
+        ? { birds: read.count, year: read.plan.killed?.slice(0, 4) ?? null }
+        : null,
   }
 }
 

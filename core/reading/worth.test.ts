@@ -85,7 +85,12 @@ describe('the price of a plate', () => {
       sold: 1,
     }
     const billed = { count: 1, hot: kg(0), hanging: kg(0), minutes: 0 }
-    const worth = worthOf([chops], { route: 'inspected', fees: {}, sharePrice: null }, billed, minor(0))
+    const worth = worthOf(
+      [chops],
+      { verdict: { food: true, sale: 'by-the-piece', reasons: [] }, fees: {}, sharePrice: null },
+      billed,
+      minor(0),
+    )
     expect(perPlate(worth, PLATE)).toBeCloseTo(200, 9)
   })
 })

@@ -4,6 +4,7 @@ import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './e
 import { amountSchema, figureSchema, shownMassSchema } from './figures.ts'
 import {
   ATTACHMENT_TYPES,
+  END_IDS,
   FEE_BASES,
   FEE_IDS,
   FEE_UNITS,
@@ -41,10 +42,11 @@ export const observationSchema = z.discriminatedUnion('what', [
   }),
   z.object({
     kind: z.literal('observation'),
-    what: z.enum(['mark', 'plant', 'mother']),
+    what: z.enum(['mark', 'plant', 'mother', 'vet', 'disposal']),
     value: lineSchema(80),
   }),
-  z.object({ kind: z.literal('observation'), what: z.literal('killed'), value: daySchema }),
+  z.object({ kind: z.literal('observation'), what: z.literal('end'), value: z.enum(END_IDS) }),
+  z.object({ kind: z.literal('observation'), what: z.enum(['killed', 'born']), value: daySchema }),
   z.object({ kind: z.literal('observation'), what: z.literal('hangs'), value: hangsSchema }),
   z.object({
     kind: z.literal('observation'),
@@ -77,6 +79,16 @@ export const feeSchema = z.object({
 })
 export type Fee = z.infer<typeof feeSchema>
 
+/** A medicine that was given, and the day its withdrawal period ends; `animal` is the ear number it was given to, of several. */
+export const medicineSchema = z.object({
+  kind: z.literal('medicine'),
+  name: lineSchema(80),
+  given: daySchema,
+  until: daySchema,
+  animal: lineSchema(40).nullable(),
+})
+export type Medicine = z.infer<typeof medicineSchema>
+
 /** What is done: a step of the block card on a side, or a cut of which all packs are weighed. */
 export const tickSchema = z.object({
   kind: z.literal('tick'),
@@ -103,6 +115,7 @@ export const factBodySchema = z.discriminatedUnion('kind', [
   observationSchema,
   costSchema,
   feeSchema,
+  medicineSchema,
   tickSchema,
   attachmentSchema,
   withdrawalSchema,
@@ -137,6 +150,7 @@ export function subjectOf(fact: FactBody): string | null {
     case 'withdrawal':
       return 'withdrawal'
     case 'cost':
+    case 'medicine':
     case 'attachment':
       return null
   }

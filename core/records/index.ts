@@ -13,13 +13,14 @@ export {
   factBodySchema,
   factSchema,
   feeSchema,
+  medicineSchema,
   newFactSchema,
   observationSchema,
   subjectOf,
   tickSchema,
   withdrawalSchema,
 } from './facts.ts'
-export type { Attachment, Cost, Fact, FactBody, Fee, NewFact, Observation, Tick } from './facts.ts'
+export type { Attachment, Cost, Fact, FactBody, Fee, Medicine, NewFact, Observation, Tick } from './facts.ts'
 export { commandSchema, decisionSchema, LEAN_BOUNDS, unitPriceSchema } from './decisions.ts'
 export type { Command, Decision, Field } from './decisions.ts'
 export { ALL_HANGS, hangsSchema } from './hangs.ts'

@@ -55,6 +55,10 @@ export type Source = (typeof SOURCES)[number]
 export const ROUTE_IDS = ['inspected', 'state', 'custom', 'poultry-exempt', 'household'] as const
 export type Route = (typeof ROUTE_IDS)[number]
 
+/** How it came to its end: slaughtered, shot as game or feral, dead by itself or put down, slaughtered while sick. */
+export const END_IDS = ['slaughtered', 'hunted', 'died', 'sick'] as const
+export type End = (typeof END_IDS)[number]
+
 /** What a processor bills, by what, and on which weight. */
 export const FEE_IDS = ['kill', 'cut-wrap', 'pack'] as const
 export type FeeId = (typeof FEE_IDS)[number]

@@ -7,6 +7,7 @@ import {
   checkUndo,
   conflicts,
   contestedBy,
+  contradictionIn,
   readPlan,
   standingFact,
   unknownFact,
@@ -85,6 +86,8 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
   if (sent.corrects && !correctable(lot.packs, sent.corrects))
     return stranger('pack that still stands', sent.corrects)
   const added = { ...sent, grams: gramsOf(sent.shown), at: to.at }
+  const { verdict } = readPlan(anatomy, lot)
+  if (sent.stands && !verdict.food) return refusedFor(issueOf('not-food', 'cut', verdict.reasons[0]!))
   const issue = sent.stands ? judgePacks(flowOf(anatomy), lot, added) : null
   if (issue && !(issue.confirmable && confirmed)) return refusedFor(issue)
   const [entry] = await entries(tx, lot, to, [sent.id])
@@ -216,6 +219,8 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     now.push({ ...sent, at: to.at })
   }
   if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
+  const odd = contradictionIn(anatomy, now)
+  if (odd) return refusedFor({ ...odd, field: `facts.${to.facts.length - 1}.${odd.field}` })
   const rows = await entries(
     tx,
     lot,

@@ -8,7 +8,7 @@ import { readBy, type Decision, type FactBody } from '#core/records'
 import { ruleOf } from '#core/rules'
 import { useFarm } from '../state/farm.ts'
 import { useLots } from '../state/lots.ts'
-import { useWords } from '../state/words.ts'
+import { END_WORDS, useWords } from '../state/words.ts'
 
 const store = useFarm()
 const lots = useLots()
@@ -61,6 +61,8 @@ function sayFact(f: FactBody): Said {
       return { what: `Fee: ${f.fee}`, value: `${words.money(f.amount)} per ${f.per}` }
     case 'tick':
       return { what: `${nameOf(f.of) ?? f.of}: done`, value: 'yes' }
+    case 'medicine':
+      return { what: `Medicine: ${f.name}`, value: `given ${f.given}, withdrawal until ${f.until}` }
     case 'attachment':
       return { what: 'Attached', value: f.name }
     case 'withdrawal':
@@ -75,6 +77,14 @@ function sayFact(f: FactBody): Said {
           return { what: 'Where it is killed', value: f.value }
         case 'killed':
           return { what: 'Day of kill', value: f.value }
+        case 'end':
+          return { what: 'How it came to its end', value: END_WORDS[f.value] }
+        case 'born':
+          return { what: 'Born', value: f.value }
+        case 'vet':
+          return { what: 'Vet', value: f.value }
+        case 'disposal':
+          return { what: 'Where it went', value: f.value }
         case 'mother':
           return { what: 'What it is of', value: f.value }
         case 'hangs': {

@@ -8,6 +8,7 @@ import { useFarm } from '../state/farm.ts'
 import { useLots } from '../state/lots.ts'
 import { useKeys } from '../state/keys.ts'
 import { provideLot } from '../state/lot.ts'
+import NotFood from '../pieces/NotFood.vue'
 import OtherLots from './OtherLots.vue'
 import PlaceHead from './PlaceHead.vue'
 import SaveState from './SaveState.vue'
@@ -31,6 +32,11 @@ const newer = computed(() => {
   const today = lot.value && store.today?.[lot.value.species]
   return today && today !== by.value ? today : null
 })
+/** Nothing of a casualty is cut or packed. */
+const isLost = computed(
+  () =>
+    !!reading.value && !reading.value.plan.verdict.food && ['block', 'pack'].includes(stationOf(route.name)),
+)
 const isOff = computed(() => !!lot.value && readFacts(lot.value.facts).withdrawn)
 
 /** Where the last key led, so that two quick ones go two stations even while the first still loads. */
@@ -131,7 +137,9 @@ useKeys(() => ({
       <template v-else>It is read by the figures of the day it was hung; there are newer ones.</template>
       <Button v-if="newer" text size="small" label="What would they change?" @click="moving = true" />
     </p>
-    <main v-if="reading" id="main" class="station" :data-station="route.name"><RouterView /></main>
+    <main v-if="reading" id="main" class="station" :data-station="route.name">
+      <NotFood v-if="isLost" /><RouterView v-else />
+    </main>
     <p v-else class="station" role="status">Reading the carcass…</p>
     <MoveUpDialog v-if="moving && newer" :to="newer" @close="moving = false" />
     <KeysDialog v-if="helping" @close="helping = false" />

@@ -5,7 +5,6 @@ import type { Anatomy, SideName } from '#core/anatomy'
 import { extentOf, sidesIn } from '#core/carcass'
 import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
 import { reckon, withRanges, type LotState, type Rank, type Reckoning } from '#core/reading'
-import { saleOf } from '#core/rules'
 import { ALL_HANGS, HALVES, inForce, readBy, type Decision, type FactBody } from '#core/records'
 import { ME } from './device.ts'
 import { drawings } from './figures.ts'
@@ -158,6 +157,6 @@ export function useReading() {
     central: computed(() => open.central.value!),
     body: computed(() => open.reading.value!.flow),
     /** Whether cuts have prices at all: only where they may be sold by the piece. */
-    priced: computed(() => saleOf(open.central.value!.plan.route) === 'by-the-piece'),
+    priced: computed(() => open.central.value!.plan.verdict.sale === 'by-the-piece'),
   }
 }

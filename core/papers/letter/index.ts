@@ -14,7 +14,7 @@ import {
 } from '#core/measure'
 import type { Share } from '#core/records'
 import { fromHanging, shownWeights, type CutFigure } from '#core/reading'
-import { cautionAt, ruleOf, saleOf } from '#core/rules'
+import { cautionAt, ruleOf } from '#core/rules'
 import { KITCHEN, KITCHEN_ORDER } from '../kitchen.ts'
 import { hangingWords, headed, headOf, headShape, numbered, paperKind, type About } from '../paper.ts'
 
@@ -70,11 +70,11 @@ const LOSS_WORD: Record<ReturnType<typeof fromHanging>[number]['id'], string> = 
 /** What the buyer's part of the meat costs, said with the weight it is charged on. */
 function costWords({ read, says, farm }: About, parts: number, products: readonly CutFigure[]): string {
   const { plan, weights } = read
-  if (saleOf(plan.route) === 'live-shares-only' && plan.sharePrice && weights) {
+  if (plan.verdict.sale === 'live-shares-only' && plan.sharePrice && weights) {
     const all = takings(times(weights.aged, 1 / parts), plan.sharePrice, 1)
     return `${says.price(plan.sharePrice)} on the hanging weight: about ${says.money(all)}.`
   }
-  if (saleOf(plan.route) !== 'by-the-piece' || products.every((c) => c.price.milli === 0)) return ''
+  if (plan.verdict.sale !== 'by-the-piece' || products.every((c) => c.price.milli === 0)) return ''
   const all = sumOf(products, (c) => takings(times(c.kg, 1 / parts), c.price, 1))
   return `At the prices of ${farm.name}’s list, on the packed weight: about ${says.money(all)}.`
 }

@@ -64,9 +64,10 @@ export const priceList = paperKind({
   make(about: About) {
     const { read, says, farm } = about
     const rule = ruleOf(read.plan.route)
-    if (rule?.sale !== 'by-the-piece') {
-      const reason = rule
-        ? `${rule.label}: ${rule.says}`
+    const { sale, reasons } = read.plan.verdict
+    if (!rule || sale !== 'by-the-piece') {
+      const reason = reasons[0]
+        ? `${reasons[0].rule} ${reasons[0].fact} ${reasons[0].change}`
         : 'Say under Hang how the animal is slaughtered first: until then Ekko does not know what may be sold.'
       return { ok: false, issues: [issueOf('not-for-sale-by-cut', 'route', { reason })] }
     }

@@ -3,7 +3,6 @@ import type { Species } from '#core/anatomy'
 import { kg, type Kg, type UnitPrice } from '#core/measure'
 import { reckon } from '#core/reading'
 import { readBy } from '#core/records'
-import { saleOf } from '#core/rules'
 import { useFarm } from '../../state/farm.ts'
 import { useLots } from '../../state/lots.ts'
 
@@ -37,7 +36,7 @@ export function useCutOnLots(species: Ref<Species>, cut: () => string) {
     reads.value.flatMap(({ id, tag, read }) => {
       const found = read.cuts.find((c) => c.cut.id === cut())
       if (!found) return []
-      const priced = saleOf(read.plan.route) === 'by-the-piece' && found.price.milli > 0
+      const priced = read.plan.verdict.sale === 'by-the-piece' && found.price.milli > 0
       return [
         {
           id,

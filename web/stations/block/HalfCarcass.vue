@@ -2,6 +2,7 @@
 import { curveCatmullRom, line } from 'd3-shape'
 import { computed } from 'vue'
 import type { CrossLine, HungSide, Line, LineMark } from '#core/anatomy'
+import { isMovable } from '#core/plan'
 import { vRoving } from '../../pieces/roving.ts'
 import { useReading } from '../../state/lot.ts'
 import LineHandle from './LineHandle.vue'
@@ -14,7 +15,8 @@ const emit = defineEmits<{
   select: [part: string, side: 'left' | 'right']
   ask: [event: Event, line: Line, side: 'left' | 'right']
 }>()
-const { central: read, body, sides } = useReading()
+const { central: read, body, sides, hangs } = useReading()
+const movable = (l: Line) => isMovable(body.value.anatomy, hangs.value, l.id)
 /** Lines of both sides move together: one side's tags are the stop. */
 const stops = computed(() => side !== 'right' || sides.value === 'right')
 
@@ -30,7 +32,7 @@ const HANDLE = 96
 /** Handles in order down the edge, pushed apart where lines lie close together. */
 const handles = computed(() => {
   const across = body.value.anatomy.lines.filter(
-    (l): l is CrossLine => l.kind === 'across' && l.settings.length > 1,
+    (l): l is CrossLine => l.kind === 'across' && l.settings.length > 1 && movable(l),
   )
   const placed = across
     .map((l) => {
@@ -46,7 +48,9 @@ const handles = computed(() => {
 })
 const long = computed(() =>
   body.value.anatomy.lines.flatMap((l) =>
-    l.kind === 'along' ? [{ line: l, path: drawing.along.find((a) => a.line === l.id)!.path }] : [],
+    l.kind === 'along' && movable(l)
+      ? [{ line: l, path: drawing.along.find((a) => a.line === l.id)!.path }]
+      : [],
   ),
 )
 const edgeOf = (m: LineMark) => (whole ? m.to + 8 : m.from - 8)
@@ -55,11 +59,11 @@ const edgeOf = (m: LineMark) => (whole ? m.to + 8 : m.from - 8)
 <template>
   <g>
     <path
-      v-if="!whole"
+      v-if="!whole && hangs.as !== 'part'"
       :d="`M${x(196)} 10v16a10 10 0 1 ${toRight ? 1 : 0} ${toRight ? 10 : -10} 10`"
       class="hook"
     />
-    <text class="side" :x="x(whole ? 150 : 190)" y="826" text-anchor="middle">{{
+    <text v-if="hangs.as !== 'part'" class="side" :x="x(whole ? 150 : 190)" y="826" text-anchor="middle">{{
       `${side === 'left' ? 'Left side' : 'Right side'}, ${whole ? 'from behind' : 'inside'}`
     }}</text>
     <PartShapes
@@ -69,7 +73,7 @@ const edgeOf = (m: LineMark) => (whole ? m.to + 8 : m.from - 8)
       :whole="whole"
       @select="emit('select', $event, side)"
     >
-      <g class="bones" aria-hidden="true">
+      <g v-if="hangs.as !== 'part'" class="bones" aria-hidden="true">
         <template v-if="!whole">
           <path v-for="(seam, i) in drawing.seams" :key="`s${i}`" :d="curve(seam)!" class="seam" />
         </template>

@@ -2,6 +2,7 @@
 import SelectButton from 'primevue/selectbutton'
 import { computed, useTemplateRef } from 'vue'
 import { drawHung, type SideName } from '#core/anatomy'
+import { fromInside } from '#core/reading'
 import { useReading, type Sides } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { vRoving } from '../../pieces/roving.ts'
@@ -42,10 +43,24 @@ const CHOICES: { v: Sides; w: string }[] = [
 const places = useTemplateRef('places')
 const box = computed(() => {
   if (left.value.kind === 'laid') return '0 0 400 404'
+  if (hangs.value.as === 'part') return around(hangs.value.part)
   if (halves.value.length === 1 && left.value.kind !== 'whole')
     return halves.value[0] === 'left' ? '-150 0 700 928' : '250 0 700 928'
   return body.value.anatomy.lines.some((l) => l.kind === 'along') ? '-48 0 896 928' : '-48 0 896 834'
 })
+/** A part that came by itself fills the picture: the box around it and what it lies in. */
+function around(id: string): string {
+  if (left.value.kind === 'laid') return '0 0 400 404'
+  const own = fromInside(body.value.anatomy, id)
+  const points = left.value.side.parts
+    .filter((s) => s.parts.some((p) => own.includes(p)))
+    .flatMap((s) => s.polygon)
+    .map(([x, y]) => [20 + x, y] as const)
+  if (points.length === 0) return '-48 0 896 834'
+  const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])]
+  const [x, y] = [Math.min(...xs) - 30, Math.min(...ys) - 30]
+  return [x, y, Math.max(...xs) + 30 - x, Math.max(...ys) + 30 - y].map(Math.round).join(' ')
+}
 function select(id: string, side: SideName) {
   part.value = id
   if (side !== 'animal' && sides.value !== 'both') sides.value = side
@@ -88,7 +103,14 @@ function select(id: string, side: SideName) {
         @select="select($event, 'animal')"
       />
       <template v-else-if="right.kind !== 'laid'">
-        <rect v-if="hangs.as !== 'part'" x="40" y="6" width="720" height="9" fill="#241d16" />
+        <rect
+          v-if="hangs.as !== 'part'"
+          :x="halves.length === 2 || halves[0] === 'left' ? 40 : 410"
+          y="6"
+          :width="halves.length === 2 ? 720 : 350"
+          height="9"
+          fill="#241d16"
+        />
         <path v-if="left.kind === 'whole'" d="M300 14v22M500 14v22M290 36h220" class="gambrel" />
         <HalfCarcass
           v-if="halves.includes('left')"

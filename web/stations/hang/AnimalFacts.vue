@@ -6,6 +6,7 @@ import { useReading } from '../../state/lot.ts'
 const { read, note, withdraw, factOf } = useReading()
 const FIELDS = [
   { what: 'mark', label: 'Tag or ear number', type: 'text' },
+  { what: 'born', label: 'Born', type: 'date' },
   { what: 'killed', label: 'Day of kill', type: 'date' },
   { what: 'plant', label: 'Plant, or who kills it', type: 'text' },
 ] as const

@@ -6,6 +6,9 @@ import FoldedPane from '../../pieces/FoldedPane.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import AnimalFacts from './AnimalFacts.vue'
+import CasualtyRecord from './CasualtyRecord.vue'
+import HowItEnded from './HowItEnded.vue'
+import MedicineList from './MedicineList.vue'
 import CarcassMeasures from './CarcassMeasures.vue'
 import DayScales from './DayScales.vue'
 import DressingChoice from './DressingChoice.vue'
@@ -37,6 +40,15 @@ const measured = computed(() => {
         .join(', ')
     : 'nothing yet: they shift lean and fat, and narrow every estimate'
 })
+const medicines = computed(() => {
+  const all = read.value.plan.medicines
+  if (all.length === 0) return 'none given'
+  const last = all
+    .map((m) => m.until)
+    .toSorted()
+    .at(-1)!
+  return `${all.length} given; the last withdrawal ends ${last}`
+})
 const slips = computed(() => {
   const n = read.value.plan.attachments.length
   return n === 0 ? 'none yet' : n === 1 ? '1 kept' : `${n} kept`
@@ -46,6 +58,7 @@ const slips = computed(() => {
 <template>
   <div class="stack">
     <WhatHangs v-if="read.plan.hangs.as !== 'whole'" />
+    <CasualtyRecord v-if="!read.plan.verdict.food" />
     <DayScales />
     <div v-if="read.disagreements.length > 0" class="caution" role="alert">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" />
@@ -63,6 +76,7 @@ const slips = computed(() => {
         <div class="pane-head"><h2>The animal and its kill</h2></div>
         <AnimalFacts />
         <TypeChoice />
+        <HowItEnded />
         <RouteChoice />
       </section>
       <section v-if="read.plan.hangs.as === 'whole'" class="stack">
@@ -82,6 +96,7 @@ const slips = computed(() => {
       <FoldedPane v-if="anatomy.measures.length > 0" title="Measured on the carcass" :says="measured"
         ><CarcassMeasures
       /></FoldedPane>
+      <FoldedPane title="Medicines" :says="medicines"><MedicineList /></FoldedPane>
       <FoldedPane title="Slips and photos" :says="slips"><SlipList /></FoldedPane>
       <FoldedPane
         v-if="lot!.weighings.length > 0"

@@ -1,36 +1,74 @@
 <script setup lang="ts">
 import RadioButton from 'primevue/radiobutton'
 import type { Route } from '#core/records'
-import { routesFor } from '#core/rules'
+import { computed } from 'vue'
+import { exemptionOf, routesFor } from '#core/rules'
+import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 
-const { read, body, note } = useReading()
+const { read, body, lot, note } = useReading()
+const ALLOWS = [
+  { id: 'cuts', word: 'Cuts' },
+  { id: 'shares', word: 'Shares' },
+  { id: 'label', word: 'Label' },
+  { id: 'place', word: 'Where' },
+] as const
+/** Birds of the year this lot is of, under the exemption, on all lots of the farm. */
+const store = useFarm()
+const year = computed(() => (read.value.plan.killed ?? lot.value!.createdAt).slice(0, 4))
+const exempt = computed(
+  () =>
+    exemptionOf(
+      [...store.cards.values()].reduce(
+        (sum, c) =>
+          sum +
+          (!c.withdrawn &&
+          c.progress.exempt &&
+          (c.progress.exempt.year ?? c.createdAt.slice(0, 4)) === year.value
+            ? c.progress.exempt.birds
+            : 0),
+        0,
+      ),
+    ).says,
+)
 const take = (value: Route) => note({ kind: 'observation', what: 'route', value })
 </script>
 
 <template>
-  <fieldset>
-    <legend>
-      <b>How is it slaughtered?</b> That decides what may be sold (usual United States rule; your own
-      authority decides)
-    </legend>
-    <label
-      v-for="r in routesFor(body.anatomy.species)"
-      :key="r.id"
-      class="route"
-      :class="{ taken: read.plan.route === r.id }"
-    >
-      <RadioButton
-        :model-value="read.plan.route"
-        :value="r.id"
-        name="route"
-        @update:model-value="take(r.id)"
-      />
-      <span
-        ><b>{{ r.label }}. </b> <span v-if="read.plan.route === r.id" class="muted">{{ r.says }}</span></span
+  <div v-if="read.plan.verdict.food && read.plan.end !== 'hunted'">
+    <fieldset>
+      <legend>
+        <b>How is it slaughtered?</b> That decides what may be sold (usual United States rule; your own
+        authority decides)
+      </legend>
+      <label
+        v-for="r in routesFor(body.anatomy.species)"
+        :key="r.id"
+        class="route"
+        :class="{ taken: read.plan.route === r.id }"
       >
-    </label>
-  </fieldset>
+        <RadioButton
+          :model-value="read.plan.route"
+          :value="r.id"
+          name="route"
+          @update:model-value="take(r.id)"
+        />
+        <span
+          ><b>{{ r.label }}. </b>
+          <template v-if="read.plan.route === r.id">
+            <span class="muted">{{ r.says }}</span>
+            <dl class="allows">
+              <template v-for="w in ALLOWS" :key="w.id">
+                <dt>{{ w.word }}</dt>
+                <dd>{{ r.allows[w.id] }}</dd>
+              </template>
+            </dl>
+            <span v-if="r.id === 'poultry-exempt'" data-testid="exempt">{{ exempt }}</span>
+          </template></span
+        >
+      </label>
+    </fieldset>
+  </div>
 </template>
 
 <style scoped>
@@ -49,5 +87,17 @@ legend {
   gap: 0.5rem;
   align-items: flex-start;
   cursor: pointer;
+}
+.allows {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 0 0.6rem;
+  margin: 0.3rem 0 0;
+}
+.allows dt {
+  font-weight: 600;
+}
+.allows dd {
+  margin: 0;
 }
 </style>

@@ -48,7 +48,7 @@ const take = (value: string) => {
         ><template v-if="chosen === null">Assumed until you say. </template>{{ says }}</small
       >
     </div>
-    <p class="muted" data-testid="made">
+    <p v-if="read.plan.hangs.as !== 'part'" class="muted" data-testid="made">
       Whole carcass<template v-if="read.weights"> at this weight</template>: {{ made }}.
     </p>
     <div v-if="read.animal.beyond" class="caution" role="status">

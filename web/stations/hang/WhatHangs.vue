@@ -28,7 +28,7 @@ function take(event: Event) {
 </script>
 
 <template>
-  <div class="stack">
+  <div class="row hung">
     <HangsChoice v-model="hangs" :anatomy="body.anatomy" />
     <div v-if="hangs.as !== 'whole'" class="field">
       <label for="fact-mother">Of which lot, or from whom</label>
@@ -51,3 +51,14 @@ function take(event: Event) {
     </div>
   </div>
 </template>
+
+<style scoped>
+.hung {
+  gap: 1.2rem;
+  align-items: flex-start;
+  flex-wrap: wrap;
+}
+.field {
+  min-width: 16rem;
+}
+</style>

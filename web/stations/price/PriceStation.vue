@@ -7,6 +7,7 @@ import { useKeys } from '../../state/keys.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import CostPane from './CostPane.vue'
+import NotFood from '../../pieces/NotFood.vue'
 import PriceTable from './PriceTable.vue'
 import SharePane from './SharePane.vue'
 import SkylinePane from './SkylinePane.vue'
@@ -16,15 +17,18 @@ const { lot, read } = useReading()
 const words = useWords()
 useKeys(() => ({ c: () => document.getElementById('cost-label')?.focus() }))
 const rule = computed(() => ruleOf(read.value.plan.route))
+const verdict = computed(() => read.value.plan.verdict)
+const reason = computed(() => verdict.value.reasons[0] ?? null)
 </script>
 
 <template>
   <div class="two">
     <div class="stack">
-      <div v-if="rule?.sale === 'never'" class="caution" role="note">
+      <NotFood v-if="!verdict.food" />
+      <div v-else-if="verdict.sale === 'never' && reason" class="caution" role="note">
         <i class="pi pi-lock" aria-hidden="true" />
         <span
-          ><b>{{ rule.label }}.</b> {{ rule.says }}
+          ><b>{{ reason.fact }}</b> {{ reason.rule }}
           <RouterLink :to="{ name: 'hang' }">Change it at Hang</RouterLink>.
           <template v-if="read.money.costPerKg"
             >What you take home costs you
@@ -36,7 +40,7 @@ const rule = computed(() => ruleOf(read.value.plan.route))
           ></span
         >
       </div>
-      <SharePane v-else-if="rule?.sale === 'live-shares-only'" :rule="rule" />
+      <SharePane v-else-if="rule && verdict.sale === 'live-shares-only'" :rule="rule" />
       <template v-else>
         <div v-if="!rule" class="caution" role="note">
           <i class="pi pi-question-circle" aria-hidden="true" />
@@ -51,9 +55,9 @@ const rule = computed(() => ruleOf(read.value.plan.route))
       </template>
     </div>
     <div class="stack">
-      <SolvePane v-if="!rule || rule.sale === 'by-the-piece'" />
+      <SolvePane v-if="verdict.sale === 'by-the-piece'" />
       <CostPane />
-      <section class="stack">
+      <section v-if="verdict.food" class="stack">
         <div class="pane-head"><h2>Take away</h2></div>
         <div class="row"><PaperButtons :lot="lot!.id" place="sold" /></div>
       </section>
