@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Path } from '#core/anatomy'
 import type { CutSlot } from '#core/carcass'
-import type { NameSet, Outcome, Says, Tongue } from '#core/measure'
+import { issueOf, type NameSet, type Outcome, type Says, type Tongue } from '#core/measure'
 import { paperWordsSchema, type PaperWords, type Share } from '#core/records'
 import type { Reckoning } from '#core/reading'
 import { conventionsOf, hungWords } from '#core/plan'
@@ -42,7 +42,13 @@ export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   up: Record<number, (data: Data) => Data>
   make(about: About): Outcome<z.infer<S>>
 }
-export const paperKind = <S extends z.ZodType<object>>(kind: PaperKindOf<S>): PaperKindOf<S> => kind
+export const paperKind = <S extends z.ZodType<object>>(kind: PaperKindOf<S>): PaperKindOf<S> => ({
+  ...kind,
+  make: (about) => {
+    const { food, reasons } = about.read.plan.verdict
+    return food ? kind.make(about) : { ok: false, issues: [issueOf('not-food', 'route', reasons[0]!)] }
+  },
+})
 
 /** The first form had no number of its own. */
 export const numbered = (data: Data): Data => ({ ...data, form: 2 })

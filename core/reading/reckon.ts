@@ -105,7 +105,7 @@ export function reckon(
     evidence,
     disagreements: disagreements(...chain, evidence),
     weights,
-    stages: weights ? stagesOf(plan.hangs, weights, evidence, drawnNow, cuts, lot.packs) : [],
+    stages: weights ? stagesOf(plan, weights, evidence, drawnNow, cuts, lot.packs) : [],
     cuts,
     balance: balanceWith(cutting.balance, cuts),
     unweighedKg: minus(

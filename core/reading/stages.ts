@@ -1,12 +1,13 @@
 import type { Drawn, Evidence, Stage } from '#core/carcass'
 import { interval, sumOf } from '#core/measure'
-import { inForce, type Hangs } from '#core/records'
+import type { Plan } from '#core/plan'
+import { inForce } from '#core/records'
 import { drawnSums } from './cuts.ts'
 import type { CutFigure, PackRow, StageFigure, Weights } from './lot.ts'
 
 /** The stops on the stair that what hangs has: weights of the chain (a side was never weighed alive, a boxed loin never hung), what comes of the plan (packs and what is still to come), what is packed so far. */
 export function stagesOf(
-  hangs: Hangs,
+  { hangs, verdict }: Pick<Plan, 'hangs' | 'verdict'>,
   weights: Weights,
   evidence: readonly Evidence[],
   drawn: Drawn | null,
@@ -25,13 +26,15 @@ export function stagesOf(
     ...(hangs.as === 'whole' ? [at('live', 'live')] : []),
     ...(hangs.as === 'whole' || (hangs.as !== 'part' && seen('hot')) ? [at('hot', 'hot')] : []),
     at('hanging', 'aged'),
-    {
+  ]
+  // Nothing of a casualty is cut.
+  if (verdict.food)
+    stages.push({
       id: 'cut',
       kg: sumOf(products, (c) => c.kg),
       range: drawn && !all ? interval(drawnSums(drawn, products, (_, kg) => kg)) : null,
       weighed: all,
-    },
-  ]
+    })
   if (inForce(packs).length > 0)
     stages.push({ id: 'packed', kg: sumOf(products, (c) => c.weighedKg), range: null, weighed: true })
   return stages

@@ -23,7 +23,7 @@ const has = (id: StageFigure['id']) => {
       hangs.value.as === 'whole' ||
       (hangs.value.as !== 'part' && reading.value?.stages.some((s) => s.id === 'hot'))
     )
-  return true
+  return (reading.value?.plan.verdict.food ?? true) || id === 'hanging'
 }
 const words = useWords()
 const stages = computed(() =>

@@ -9,7 +9,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** What the part weighed by itself, and what was cut away of it because it was bruised or condemned. */
-const { body, central: read, part, sidesOf, note, withdraw, factOf } = useReading()
+const { body, central: read, part, hangs: job, sidesOf, note, withdraw, factOf } = useReading()
 const words = useWords()
 
 type What = 'part' | 'cut-away'
@@ -22,10 +22,10 @@ const rows = computed(() => {
     .filter((side) => cutting.slot(part.value, side)?.holds)
     .map((side) => ({
       side,
-      word: side === 'animal' ? '' : side,
+      word: side === 'animal' || job.value.as !== 'whole' ? '' : side,
       weighed: figure(plan.parts.get(part.value, side)),
       away: figure(plan.cutAway.get(part.value, side)),
-      canWeigh: hangs(body.value.anatomy, part.value),
+      canWeigh: job.value.as !== 'part' && hangs(body.value.anatomy, part.value),
     }))
 })
 const reading =

@@ -61,8 +61,8 @@ function take(what: (typeof FIELDS)[number]['what'], event: Event) {
     <p data-testid="loss">
       <template v-if="read.money.costs.total > 0"
         >Lost with it: <b>{{ words.money(read.money.costs.total) }}</b> of costs.</template
-      ><template v-else>No cost is written down yet.</template>
-      <RouterLink :to="{ name: 'price' }">Its costs</RouterLink>
+      ><template v-else>No cost is written down yet.</template> {{ ' '
+      }}<RouterLink :to="{ name: 'price' }">Its costs</RouterLink>
     </p>
   </section>
 </template>

@@ -59,7 +59,7 @@ const slips = computed(() => {
   <div class="stack">
     <WhatHangs v-if="read.plan.hangs.as !== 'whole'" />
     <CasualtyRecord v-if="!read.plan.verdict.food" />
-    <DayScales />
+    <DayScales v-else />
     <div v-if="read.disagreements.length > 0" class="caution" role="alert">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" />
       <span>
@@ -79,7 +79,7 @@ const slips = computed(() => {
         <HowItEnded />
         <RouteChoice />
       </section>
-      <section v-if="read.plan.hangs.as === 'whole'" class="stack">
+      <section v-if="read.plan.hangs.as === 'whole' && read.plan.verdict.food" class="stack">
         <div class="pane-head"><h2>Where the rest of the animal goes</h2></div>
         <WhereItGoes />
         <WhereFrom />
