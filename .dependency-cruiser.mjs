@@ -55,6 +55,12 @@ export default {
       to: { path: '^core/', pathNot: '^core/[^/]+/index\\.ts$' },
     },
     {
+      name: 'a-page-loads-the-species-it-needs',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^core/species/' },
+    },
+    {
       name: 'the-core-knows-no-machine',
       severity: 'error',
       from: { path: '^core/', pathNot: NOT_TESTS },

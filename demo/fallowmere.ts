@@ -370,8 +370,8 @@ async function others(post: Post) {
   await bracken.say(
     route('inspected'),
     animal('milk'),
-    cost('Cow’s share and milk', 72000),
-    cost('Hay', 14000),
+    cost('Cow’s share and milk', 92000),
+    cost('Hay', 17500),
   )
   await bracken.say(
     cost('Own labour', 18000),

@@ -21,7 +21,7 @@ describe('the cut library', () => {
     await search.fill('zebra')
     await page.getByText('Nothing here is called “zebra”').waitFor()
     await search.fill('rib eye')
-    await page.locator('[data-library-cut=rib-eye]').press('Enter')
+    await page.locator('[href="/cuts/steer/rib-eye"]').press('Enter')
     await page.getByRole('heading', { name: 'Rib-eye steaks' }).waitFor()
     await page.getByText('Boneless rib-eye and back ribs').first().waitFor()
     await page.getByRole('link', { name: 'Alder' }).waitFor()

@@ -161,7 +161,7 @@ describe('a flock', () => {
     await pick('breast')
     await way('breast-boneless').waitFor()
     await page.getByRole('link', { name: 'Hang', exact: true }).click()
-    await page.getByText('1,000').waitFor()
+    await page.getByTestId('exempt').getByText('of 1,000 birds this year').waitFor()
     await saved(page)
   })
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Toast from 'primevue/toast'
+import { withEverySpecies } from './state/species.ts'
 import { useToast } from 'primevue/usetoast'
 import { defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -13,7 +14,7 @@ import { useKeys } from './state/keys.ts'
 import { floorPage } from './stations/registry.ts'
 
 const LetIn = defineAsyncComponent(() => import('./frame/LetIn.vue'))
-const FindDialog = defineAsyncComponent(() => import('./frame/FindDialog.vue'))
+const FindDialog = defineAsyncComponent(() => withEverySpecies(import('./frame/FindDialog.vue')))
 const ConflictDialog = defineAsyncComponent(() => import('./frame/ConflictDialog.vue'))
 const store = useFarm()
 const toast = useToast()

@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import RailPlace from './places/RailPlace.vue'
+import { withEverySpecies } from './state/species.ts'
 import { stationRoutes } from './stations/registry.ts'
 
 export const router = createRouter({
@@ -7,9 +8,17 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'rail', component: RailPlace },
     { path: '/new', name: 'new', component: () => import('./places/NewLot.vue') },
-    { path: '/cuts', name: 'cuts', component: () => import('./places/cuts/CutsPlace.vue') },
-    { path: '/cuts/ways', name: 'ways', component: () => import('./places/cuts/WaysPlace.vue') },
-    { path: '/cuts/:species/:cut', name: 'cut', component: () => import('./places/cuts/CutPage.vue') },
+    { path: '/cuts', name: 'cuts', component: () => withEverySpecies(import('./places/cuts/CutsPlace.vue')) },
+    {
+      path: '/cuts/ways',
+      name: 'ways',
+      component: () => withEverySpecies(import('./places/cuts/WaysPlace.vue')),
+    },
+    {
+      path: '/cuts/:species/:cut',
+      name: 'cut',
+      component: () => withEverySpecies(import('./places/cuts/CutPage.vue')),
+    },
     { path: '/farm', name: 'farm', component: () => import('./places/farm/FarmPlace.vue') },
     {
       path: '/lots/:id',

@@ -43,13 +43,13 @@ export function progressOf(read: Reckoning): Progress {
         : isAlive
           ? 'alive'
           : 'hanging'
-  const shown = packing ? at('packed') : (hung ?? at('live'))
+  const shown = packing ? at('packed') : (hung ?? at('live') ?? at('hanging'))
   const { costs, target, cover, uncovered } = read.money
   return {
     standing,
     key: shown
       ? {
-          is: packing ? 'packed' : hung ? (hung.id === 'hot' ? 'hot' : 'hanging') : 'live',
+          is: packing ? 'packed' : shown.id === 'live' ? 'live' : shown.id === 'hot' ? 'hot' : 'hanging',
           kg: shown.kg,
           weighed: shown.weighed,
         }

@@ -5,7 +5,7 @@ import { watchDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { useRouter, type RouteLocationRaw } from 'vue-router'
 import { lookup, type Called, type Names } from '#core/anatomy'
-import { ANATOMIES } from '#core/species'
+import { everySpecies } from '../state/species.ts'
 import { useFarm } from '../state/farm.ts'
 import { useFinder } from '../state/finder.ts'
 import { useLotHere } from '../state/lot.ts'
@@ -40,7 +40,7 @@ const name = (n: Names) => {
 function leadsTo(c: Called): Found | null {
   const isOwn = own.value?.species === c.species
   if (c.kind !== 'cut' && !isOwn) return null
-  const anatomy = isOwn ? own.value! : ANATOMIES[c.species]
+  const anatomy = isOwn ? own.value! : everySpecies()[c.species]
   const part = c.kind === 'way' ? c.part! : c.id
   const known = c.kind === 'cut' ? lookup(anatomy).cut(c.id) : lookup(anatomy).part(part)
   if (!known) return null

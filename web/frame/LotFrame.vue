@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { withEverySpecies } from '../state/species.ts'
 import { useRoute, useRouter } from 'vue-router'
 import { readFacts } from '#core/plan'
 import { stationOf, STATIONS } from '../stations/registry.ts'
@@ -16,7 +17,7 @@ import StationTabs from './StationTabs.vue'
 import TheStair from './TheStair.vue'
 
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
-const FindDialog = defineAsyncComponent(() => import('./FindDialog.vue'))
+const FindDialog = defineAsyncComponent(() => withEverySpecies(import('./FindDialog.vue')))
 const MoveUpDialog = defineAsyncComponent(() => import('./MoveUpDialog.vue'))
 const route = useRoute()
 const router = useRouter()

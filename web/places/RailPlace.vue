@@ -7,6 +7,7 @@ import { NEXT_WORDS, STANDING_WORDS, STANDINGS } from '../frame/lotSummary.ts'
 import RailTag from '../frame/RailTag.vue'
 import SaveState from '../frame/SaveState.vue'
 import { useFarm } from '../state/farm.ts'
+import SpeciesMark from '../pieces/SpeciesMark.vue'
 import { UNCOVERED_WORDS, useWords } from '../state/words.ts'
 
 const FirstSteps = defineAsyncComponent(() => import('./FirstSteps.vue'))
@@ -135,9 +136,14 @@ const listed = computed(() => {
         <tbody>
           <tr v-for="{ progress: s, ...lot } in listed" :key="lot.id">
             <td>
-              <RouterLink :to="{ name: 'hang', params: { id: lot.id } }"
-                ><b>{{ lot.tag }}</b></RouterLink
-              ><span v-if="lot.count > 1" class="muted"> × {{ lot.count }}</span>
+              <span class="lot"
+                ><SpeciesMark :of="lot.species" :height="18" /><span
+                  ><RouterLink :to="{ name: 'hang', params: { id: lot.id } }"
+                    ><b>{{ lot.tag }}</b></RouterLink
+                  ><span v-if="lot.count > 1" class="muted"> × {{ lot.count }}</span
+                  ><span v-if="s.hung" class="muted">{{ ` ${words.name(s.hung)}` }}</span></span
+                ></span
+              >
             </td>
             <td>{{ STANDING_WORDS[s.standing] }}</td>
             <td class="right">
@@ -298,5 +304,19 @@ const listed = computed(() => {
 }
 .next table td {
   padding: 0.5rem 0.4rem;
+}
+.lot {
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+}
+.lot :deep(.mark) {
+  flex: none;
+  color: #6d5f4b;
+}
+@media (max-width: 560px) {
+  .lot :deep(.mark) {
+    display: none;
+  }
 }
 </style>

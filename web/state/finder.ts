@@ -1,6 +1,6 @@
 import { finderOf, SPECIES } from '#core/anatomy'
-import { ANATOMIES } from '#core/species'
+import { everySpecies } from './species.ts'
 
 let made: ReturnType<typeof finderOf> | null = null
 /** Finds cuts, parts and ways of all animals by any name; indexed once for the page. */
-export const useFinder = () => (made ??= finderOf(SPECIES.map((s) => ANATOMIES[s])))
+export const useFinder = () => (made ??= finderOf(SPECIES.map((s) => everySpecies()[s])))

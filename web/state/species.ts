@@ -26,3 +26,11 @@ export const allAbout = (): { species: Species; about: About }[] =>
     const about = aboutOf(species)
     return about ? [{ species, about }] : []
   })
+
+const every: Partial<Record<Species, Anatomy>> = {}
+/** The figures of every species, for pages that look through all of them: such a page opens when they are there. */
+export const withEverySpecies = async <T>(page: Promise<T>): Promise<T> => {
+  await Promise.all(SPECIES.map(async (s) => (every[s] ??= await loadAnatomy(s))))
+  return page
+}
+export const everySpecies = (): Record<Species, Anatomy> => every as Record<Species, Anatomy>

@@ -2,7 +2,7 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { lookup, type Cut, type Species } from '#core/anatomy'
-import { ANATOMIES } from '#core/species'
+import { everySpecies } from '../../state/species.ts'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import { libraryIn, worked } from '../../state/figures.ts'
 import { useFarm } from '../../state/farm.ts'
@@ -41,7 +41,7 @@ const cuts = computed(() => {
   const seen = new Set<string>()
   return found.value
     .flatMap((f) => {
-      const a = f.species === species.value ? anatomy.value : ANATOMIES[f.species]
+      const a = f.species === species.value ? anatomy.value : everySpecies()[f.species]
       if (f.kind === 'cut') return [{ anatomy: a, cut: lookup(a).cut(f.id)! }]
       return a.cuts
         .filter((c) => c.kind !== 'loss' && primalOf(a, c.id) === f.id)

@@ -3,7 +3,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { finderOf, SPECIES, type Species } from '#core/anatomy'
-import { ANATOMIES } from '#core/species'
+import { everySpecies } from '../../state/species.ts'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { libraryIn, worked } from '../../state/figures.ts'
@@ -101,7 +101,7 @@ const outputs = (path: (typeof anatomy.value.paths)[number]) =>
       <OwnWayForm
         :key="`${species} ${versions.length}`"
         :anatomy="anatomy"
-        :base="ANATOMIES[species]"
+        :base="everySpecies()[species]"
         :own="own"
         :version="versions.at(-1)?.version ?? 0"
         @kept="load"

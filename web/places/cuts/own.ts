@@ -1,7 +1,7 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import type { OwnVersion } from '#contracts'
 import { extendAnatomy, type Species } from '#core/anatomy'
-import { ANATOMIES } from '#core/species'
+import { everySpecies } from '../../state/species.ts'
 import type { OwnAdditions } from '#core/records'
 import { ask } from '../../state/api.ts'
 
@@ -19,8 +19,8 @@ export function useOwn(species: Ref<Species>) {
   }
   watch(species, load, { immediate: true })
   const anatomy = computed(() => {
-    const out = extendAnatomy(ANATOMIES[species.value], own.value)
-    return out.ok ? out.value : ANATOMIES[species.value]
+    const out = extendAnatomy(everySpecies()[species.value], own.value)
+    return out.ok ? out.value : everySpecies()[species.value]
   })
   return { versions, failed, own, load, anatomy }
 }
