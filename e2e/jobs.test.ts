@@ -1,5 +1,7 @@
+import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { figure, openLot, running, saved, stage, visit } from './testing.ts'
+import { pagesOf } from '../paper/testing.ts'
+import { figure, openLot, running, saved, savedAs, stage, visit } from './testing.ts'
 
 const run = running({ demo: true })
 const way = (path: string) => run.page.locator(`[data-path=${path}]`)
@@ -131,5 +133,32 @@ describe('may it be sold?', () => {
     await page.keyboard.press('Tab')
     await expect.poll(() => page.getByRole('heading', { name: 'Casualty record' }).count()).toBe(0)
     await saved(page)
+  })
+})
+
+describe('the doors that close at booking', () => {
+  it('say what each shuts and costs, are taken at a press and back by another, and print as the sheet for the plant', async () => {
+    const { page } = run
+    await openLot(run, 'Teasel', 'hang')
+    await page.getByLabel('Day of kill').fill('2026-12-15')
+    await page.keyboard.press('Tab')
+    await page.getByText('Doors that close at booking').click()
+    const door = (id: string) => page.locator(`[data-door=${id}]`)
+    await page.getByText('Last day to decide: 2026-12-14').waitFor()
+    await door('split').getByText('saddle', { exact: false }).waitFor()
+    await door('split').getByRole('button', { name: 'Carcass: left whole' }).click()
+    await door('split').getByText('nothing', { exact: true }).waitFor()
+    await door('liver').getByRole('button', { name: 'Liver: kept' }).click()
+    await door('liver').getByText('kept', { exact: true }).first().waitFor()
+    await saved(page)
+    await page.getByRole('button', { name: 'Booking sheet' }).click()
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('dialog').getByRole('button', { name: 'Print' }).click(),
+    ])
+    const text = (await pagesOf(readFileSync(await savedAs(Promise.resolve(download))))).join(' ')
+    for (const said of ['Booking: 1 lamb', 'left whole', 'Liver', 'after 2026-12-14'])
+      expect(text).toContain(said)
+    expect(text).not.toContain('$')
   })
 })

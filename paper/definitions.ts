@@ -1,5 +1,6 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js'
 import { PAPERS, type PaperData } from '#core/papers'
+import { bookingSheetPaper } from './bookingSheet.ts'
 import { blockCardPaper } from './blockCard.ts'
 import { cutSheetPaper } from './cutSheet.ts'
 import { INK } from './design.ts'
@@ -16,6 +17,8 @@ function contentOf(data: PaperData): Content[] {
       return blockCardPaper(data)
     case 'letter':
       return letterPaper(data)
+    case 'booking-sheet':
+      return bookingSheetPaper(data)
   }
 }
 

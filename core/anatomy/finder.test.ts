@@ -62,3 +62,18 @@ describe('finding a cut by what anyone calls it (names: common practice)', () =>
     }
   })
 })
+
+describe('the farm’s own words', () => {
+  const own = finderOf(
+    SPECIES.map((s) => ANATOMIES[s]),
+    [
+      { species: 'steer', id: 'strip', word: 'Rumpsteak (Küche Lindner)' },
+      { species: 'hog', id: 'collar-roast', word: 'bondiola' },
+    ],
+  )
+  it('a customer’s or supplier’s word finds the cut, in any language, accents forgiven', () => {
+    expect(own('bondiola')[0]).toMatchObject({ species: 'hog', id: 'collar-roast' })
+    expect(own('kuche lindner')[0]).toMatchObject({ species: 'steer', id: 'strip' })
+    expect(find('bondiola').some((c) => c.id === 'collar-roast')).toBe(false)
+  })
+})

@@ -1,6 +1,6 @@
 import MiniSearch from 'minisearch'
 import type { Anatomy, Names } from './types.ts'
-import type { Species } from '#core/records'
+import type { Farm, Species } from '#core/records'
 
 /** Something that has a name: a cut, a part, or a way to open one. */
 export interface Called {
@@ -33,9 +33,12 @@ const BOOST = { names: 3, also: 2 }
 
 /**
  * Finds cuts, parts and ways of all the anatomies by what anyone calls them: both sets of names and other regions' words, with
- * hyphens, spaces, plurals and slips of the pen forgiven. `prefer` comes first where a name is as good.
+ * hyphens, spaces, plurals and slips of the pen forgiven; `aliases` are the farm's own words. `prefer` comes first where a name is as good.
  */
-export function finderOf(anatomies: readonly Anatomy[]): (text: string, prefer?: Species) => Called[] {
+export function finderOf(
+  anatomies: readonly Anatomy[],
+  aliases: NonNullable<Farm['aliases']> = [],
+): (text: string, prefer?: Species) => Called[] {
   const all: Called[] = anatomies.flatMap((a): Called[] => [
     ...a.cuts
       .filter((c) => c.kind !== 'loss')
@@ -55,6 +58,8 @@ export function finderOf(anatomies: readonly Anatomy[]): (text: string, prefer?:
       part: p.part,
     })),
   ])
+  const own = ({ species, id }: Called) =>
+    aliases.flatMap((a) => (a.species === species && a.id === id ? [a.word] : [])).join(' ')
   const also = new Map(anatomies.map((a) => [a.species, a.also]))
   const index = new MiniSearch<{ id: number; names: string; also: string }>({
     fields: ['names', 'also'],
@@ -65,7 +70,7 @@ export function finderOf(anatomies: readonly Anatomy[]): (text: string, prefer?:
     all.map((c, id) => ({
       id,
       names: `${c.names.american} ${c.names.commonwealth}`,
-      also: c.kind === 'way' ? '' : (also.get(c.species)?.[c.id] ?? ''),
+      also: c.kind === 'way' ? '' : `${also.get(c.species)?.[c.id] ?? ''} ${own(c)}`,
     })),
   )
   const KIND = { cut: 1.15, part: 1, way: 0.6 }

@@ -3,9 +3,10 @@ import { z } from 'zod'
 import { saysFor, type Outcome } from '#core/measure'
 import { newPaperSchema, paperSchema, type Paper } from '#core/records'
 import { blockCard, type BlockCard } from './block-card/index.ts'
+import { bookingSheet, type BookingSheet } from './booking-sheet/index.ts'
 import { cutSheet, type CutSheet } from './cut-sheet/index.ts'
 import { letter, type Letter } from './letter/index.ts'
-import { PAPER_FORM, type About, type PaperKindOf } from './paper.ts'
+import { PAPER_FORM, type About, type PaperKindOf, type PaperPlace } from './paper.ts'
 import { groupsOf as priceGroupsOf, priceList, type PriceList } from './price-list/index.ts'
 
 export const PAPERS = {
@@ -13,12 +14,13 @@ export const PAPERS = {
   'cut-sheet': cutSheet,
   'block-card': blockCard,
   letter,
+  'booking-sheet': bookingSheet,
 } as const
 export type PaperKind = keyof typeof PAPERS
-export type PaperData = PriceList | CutSheet | BlockCard | Letter
+export type PaperData = PriceList | CutSheet | BlockCard | Letter | BookingSheet
 
 /** Papers that are asked for at a place, in the registry's order. */
-export const papersAt = (place: 'sold' | 'bench') =>
+export const papersAt = (place: PaperPlace) =>
   (Object.entries(PAPERS) as [PaperKind, PaperKindOf][]).flatMap(([kind, p]) =>
     p.standsAt.includes(place) ? [{ ...p, kind, shared: p.shared ?? false }] : [],
   )
@@ -50,4 +52,5 @@ export type { BlockCard, CardStep } from './block-card/index.ts'
 export type { CutSheet } from './cut-sheet/index.ts'
 export type { Letter } from './letter/index.ts'
 export type { PriceList } from './price-list/index.ts'
-export type { About } from './paper.ts'
+export type { BookingSheet } from './booking-sheet/index.ts'
+export type { About, PaperPlace } from './paper.ts'

@@ -22,14 +22,15 @@ export interface About {
 
 /** The form papers are issued in today; those of an earlier form are brought up when they are read. */
 export const PAPER_FORM = 3
+export type PaperPlace = 'sold' | 'bench' | 'booking'
 type Data = Record<string, unknown>
 
 /** One kind of paper: what its data is, how earlier data becomes that, and how it is made from a lot. */
 export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   title: string
-  /** What is pressed to have it; `sold` where it stands with the prices, `bench` where with the block card. */
+  /** What is pressed to have it; `sold` where it stands with the prices, `bench` where with the block card, `booking` where the doors are. */
   asks: string
-  standsAt: readonly ('sold' | 'bench')[]
+  standsAt: readonly PaperPlace[]
   forms: readonly ('pdf' | 'csv')[]
   /** Prices stand on it: there is none where cuts may not be sold by the piece. */
   priced?: boolean

@@ -1,5 +1,13 @@
 import { lookup, type Names, type SideName } from '#core/anatomy'
-import { cutUp, SidedMap, type Choices, type CutUp, type SidedEntry, type Split } from '#core/carcass'
+import {
+  cutUp,
+  extentOf,
+  SidedMap,
+  type Choices,
+  type CutUp,
+  type SidedEntry,
+  type Split,
+} from '#core/carcass'
 import { afterBench, lessWorth, worthOf, type Worth } from '#core/ledger'
 import { kg, mm, plus, type Issue, type Kg, type Minor, type Mm, sumOf } from '#core/measure'
 import {
@@ -46,6 +54,7 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
   cutUp(read.flow, choices, {
     carcass: read.weights?.aged ?? kg(0),
     live: read.weights?.shrunk ?? kg(0),
+    extent: extentOf(read.flow.anatomy, read.plan.hangs),
     conventions: read.plan.conventions,
     factors: read.animal.factors,
     tilts: read.animal.tilts,

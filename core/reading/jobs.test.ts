@@ -8,7 +8,7 @@ import type { FactBody, Hangs } from '#core/records'
 import { ANATOMIES } from '#core/species'
 import { flowOf, parted } from '../carcass/testing.ts'
 import { lineAt, way } from '../plan/testing.ts'
-import { offeredParts, reckon } from './index.ts'
+import { alternativesFor, offeredParts, reckon } from './index.ts'
 import { FARM, lotOf, opening } from './testing.ts'
 
 const as = (value: Hangs): FactBody => ({ kind: 'observation', what: 'hangs', value })
@@ -122,6 +122,29 @@ describe('a part that was bought in', () => {
     ].map((r) => r.cuts.find((c) => c.cut.id === 'loin-chop')!)
     expect(bought!.pieces).toBe(hung!.pieces)
     expect(Math.abs(bought!.kg - hung!.kg)).toBeLessThan(0.01)
+  })
+})
+
+describe('the ways beside each other', () => {
+  it('of a half, of a leg: the way in force is worth what the lot is worth, and the others are what they come to when taken', () => {
+    for (const [species, hangs, id, kg, count] of [
+      ['steer', side('left'), 'short-loin', 150, 1],
+      ['lamb', part('leg'), 'leg', 9, 3],
+    ] as const) {
+      const r = read(species, [as(hangs)], kg, count)
+      for (const a of alternativesFor(r, id, ['left'])) {
+        if (a.refusal) continue
+        const taken = read(
+          species,
+          [as(hangs), ...takePath(ANATOMIES[species], id, ['left'], a.path)],
+          kg,
+          count,
+        )
+        expect(a.whole.takeHome, a.path).toBeCloseTo(taken.worth.takeHome, 6)
+        expect(a.whole.money, a.path).toBe(taken.worth.money)
+        if (a.inForce) expect(a.whole.takeHome).toBeCloseTo(r.worth.takeHome, 9)
+      }
+    }
   })
 })
 

@@ -4,7 +4,7 @@ import { unitPriceSchema } from './decisions.ts'
 import { revisionSchema } from './entry.ts'
 import { amountSchema, currencySchema, shownMassSchema } from './figures.ts'
 import { SPECIES } from './lists.ts'
-import { lineSchema, textSchema } from './text.ts'
+import { keySchema, lineSchema, textSchema } from './text.ts'
 import { zoneSchema } from './time.ts'
 
 const minceSchema = unitPriceSchema.refine((p) => p.milli >= 10 && p.milli <= 1_000_000_000, {
@@ -27,6 +27,11 @@ export const farmSchema = z.object({
   /** Where the farm is and how it is reached: it stands on every paper. */
   address: textSchema(200).optional(),
   telephone: lineSchema(40).optional(),
+  /** What a customer or supplier calls a cut or part, in any language: for finding it. */
+  aliases: z
+    .array(z.object({ species: z.enum(SPECIES), id: keySchema, word: lineSchema(60) }))
+    .max(500)
+    .optional(),
   /** What an hour at the bench costs; 0 counts no labour by the plan. */
   hour: amountSchema.transform(minor),
 })

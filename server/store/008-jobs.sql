@@ -7,3 +7,6 @@ alter table weighing add constraint weighing_basis_check
 alter table fact drop constraint fact_kind_check;
 alter table fact add constraint fact_kind_check
   check (kind in ('observation', 'cost', 'fee', 'medicine', 'tick', 'attachment', 'withdrawal'));
+
+-- What customers and suppliers call a cut.
+alter table farm add column aliases jsonb;

@@ -1,14 +1,20 @@
 <script setup lang="ts">
-/** A pane that is looked for when it is wanted: folded, with what is so and what it moves on its face. */
-defineProps<{ title: string; says?: string }>()
+import { ref } from 'vue'
+
+/**
+ * A pane that is looked for when it is wanted: folded, with what is so and what it moves on its face. `late`: what is
+ * inside is worked out only once it is looked at.
+ */
+defineProps<{ title: string; says?: string; late?: boolean }>()
+const wasOpen = ref(false)
 </script>
 
 <template>
-  <details class="folded">
+  <details class="folded" @toggle="wasOpen ||= ($event.target as HTMLDetailsElement).open">
     <summary>
       <b>{{ title }}</b> <span v-if="says" class="muted">{{ says }}</span>
     </summary>
-    <div class="stack inside"><slot /></div>
+    <div class="stack inside"><slot v-if="!late || wasOpen" /></div>
   </details>
 </template>
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { papersAt } from '#core/papers'
+import { papersAt, type PaperPlace } from '#core/papers'
 import { usePapers } from '../state/papers.ts'
 import { useReading } from '../state/lot.ts'
 import FieldIssues from './FieldIssues.vue'
 
 /** A button for every paper that stands at a place, in every form it has; none with prices where nothing may be sold so. */
-const { lot, place } = defineProps<{ lot: string; place: 'sold' | 'bench' }>()
+const { lot, place } = defineProps<{ lot: string; place: PaperPlace }>()
 const PaperDialog = defineAsyncComponent(() => import('./PaperDialog.vue'))
 const { priced } = useReading()
 const { issues, busy, take } = usePapers(() => lot)

@@ -1,6 +1,18 @@
+import { computed, type ComputedRef } from 'vue'
 import { finderOf, SPECIES } from '#core/anatomy'
+import { useFarm } from './farm.ts'
 import { everySpecies } from './species.ts'
 
-let made: ReturnType<typeof finderOf> | null = null
-/** Finds cuts, parts and ways of all animals by any name; indexed once for the page. */
-export const useFinder = () => (made ??= finderOf(SPECIES.map((s) => everySpecies()[s])))
+let made: ComputedRef<ReturnType<typeof finderOf>> | null = null
+/** Finds cuts, parts and ways of all animals by any name, the farm's own words too; indexed once for the page, and when those change. */
+export function useFinder() {
+  const store = useFarm()
+  made ??= computed(() =>
+    finderOf(
+      SPECIES.map((s) => everySpecies()[s]),
+      store.farm?.aliases,
+    ),
+  )
+  const find = made
+  return (...asked: Parameters<ReturnType<typeof finderOf>>) => find.value(...asked)
+}

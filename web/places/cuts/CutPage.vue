@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { lookup, SPECIES, type Species } from '#core/anatomy'
+import { falseFriendsIn, lookup, SPECIES, type Species } from '#core/anatomy'
 import { perKg, priceOf, pricePer } from '#core/measure'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import DestinationMark from '../../pieces/DestinationMark.vue'
@@ -13,6 +13,7 @@ import { DESTINATIONS } from '../../theme/destinations.ts'
 import { partsOfCut } from './cutPlaces.ts'
 import { useCutOnLots } from './cutOnLots.ts'
 import { useOwn } from './own.ts'
+import OwnWords from './OwnWords.vue'
 import WhereItLies from './WhereItLies.vue'
 
 /** A cut's own page: where it lies, what it weighs on this farm, how it is come by, what shuts it out, what it starts at. */
@@ -48,6 +49,8 @@ const start = computed(() =>
       )
     : null,
 )
+/** Words of its names that mean another cut elsewhere. */
+const friends = computed(() => (cut.value ? falseFriendsIn(cut.value.names) : []))
 const title = computed(() => (cut.value ? words.name(cut.value.names) : 'No such cut'))
 const names = computed(() => {
   const { american, commonwealth } = cut.value!.names
@@ -74,6 +77,10 @@ const names = computed(() => {
           >
         </p>
         <p v-if="names" class="muted">{{ names }}</p>
+        <p v-for="f in friends" :key="f.word" class="friend">
+          <b>{{ f.word }}</b> {{ f.says }}
+        </p>
+        <OwnWords :species="species" :cut="cut.id" />
         <p v-if="start && store.farm" data-testid="starts-at">
           Starts at <b>{{ words.price(start) }}</b>
           <span class="muted">: {{ cut.index }} × your price of {{ words.minced }}</span>
@@ -129,6 +136,14 @@ const names = computed(() => {
 </template>
 
 <style scoped>
+.friend {
+  margin: 0;
+  border-left: 3px solid var(--ink);
+  padding-left: 0.6rem;
+}
+.friend b {
+  text-transform: capitalize;
+}
 .page {
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr);

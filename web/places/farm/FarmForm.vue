@@ -135,6 +135,7 @@ async function save() {
         ),
       }),
       ...(pack?.ok && { pack: pack.value }),
+      ...(held?.aliases && { aliases: held.aliases }),
     },
     base,
   )

@@ -6,6 +6,7 @@ import FoldedPane from '../../pieces/FoldedPane.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import AnimalFacts from './AnimalFacts.vue'
+import BookingDoors from './BookingDoors.vue'
 import CasualtyRecord from './CasualtyRecord.vue'
 import HowItEnded from './HowItEnded.vue'
 import MedicineList from './MedicineList.vue'
@@ -91,6 +92,13 @@ const slips = computed(() => {
         title="Less than a whole animal?"
         says="a side, a quarter or a part that came by itself"
         ><WhatHangs
+      /></FoldedPane>
+      <FoldedPane
+        v-if="read.plan.verdict.food && read.plan.hangs.as === 'whole'"
+        late
+        title="Doors that close at booking"
+        says="what each choice at the plant shuts, and the sheet to hand in"
+        ><BookingDoors
       /></FoldedPane>
       <FoldedPane title="How it was dressed" :says="dressed"><DressingChoice /></FoldedPane>
       <FoldedPane v-if="anatomy.measures.length > 0" title="Measured on the carcass" :says="measured"
