@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Path } from '#core/anatomy'
-import type { CutSlot } from '#core/carcass'
+import { extentOf, type CutSlot } from '#core/carcass'
 import { issueOf, type NameSet, type Outcome, type Says, type Tongue } from '#core/measure'
 import { paperWordsSchema, type PaperWords, type Share } from '#core/records'
 import type { Reckoning } from '#core/reading'
@@ -140,7 +140,9 @@ export function routeWords({ read }: About): string {
 export const linePlaces = (about: About): { name: string; left: string; right: string }[] => {
   const { flow, plan } = about.read
   return flow.anatomy.lines.map((l) => {
-    const at = (side: 'left' | 'right') => {
+    const at = (asked: 'left' | 'right') => {
+      const [only, other] = extentOf(flow.anatomy, plan.hangs).sides
+      const side = other ? asked : only!
       if (l.kind === 'along') return `${plan.choices.mm.get(l.id, side) ?? l.mm.usual} mm from the eye`
       const id = plan.choices.lines.get(l.id, side) ?? l.fallback
       return l.settings.find((s) => s.id === id)!.school

@@ -5,11 +5,12 @@ import { SidedMap } from '#core/carcass'
 import { KG_PER_LB } from '#core/measure'
 import { checkDecisions, NO_LOG, readPlan, takePath, tried, unknownFact, type Said } from '#core/plan'
 import { reckon, type Reckoning } from '#core/reading'
-import { SHARES, type Decision, type FactBody, type Share } from '#core/records'
+import { SHARES, type Decision, type FactBody, type Hangs, type Share } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { FARM, lotOf, opening } from '../reading/testing.ts'
 import {
   drawUp,
+  PAPERS,
   readPaper,
   stepDone,
   type BlockCard,
@@ -201,5 +202,33 @@ describe('papers of an earlier form', () => {
   it('and one that is no paper is refused with its place', () => {
     const out = readPaper({ kind: 'letter', data: { kind: 'letter', farm: 'F' } })
     expect(out.error?.issues.map((i) => i.path.join('.'))).toContain('total')
+  })
+})
+
+describe('papers of less than an animal', () => {
+  const hung = (species: Species, value: Hangs, ...said: Said[]) => {
+    const all: Said[] = [{ kind: 'observation', what: 'hangs', value }, ...said]
+    return reckon(flowOf(species), lotOf(species, all, 'hanging', 60), FARM, 0)
+  }
+  it('say what hangs, name no side that is not there, and have one column', () => {
+    const half = asked(
+      'cut-sheet',
+      hung('steer', { as: 'side', side: 'right' }, way('rib', 'rib-eye', 'right')),
+    )
+    expect(half.what).toBe('right side of a steer')
+    for (const row of half.rows) expect(row.left, row.part).toBe(row.right)
+    expect(half.lines.every((l) => l.left === l.right)).toBe(true)
+    expect(half.rows.find((r) => r.part === 'Rib')!.left).toContain('rib-eye')
+    const loins = card(hung('hog', { as: 'part', part: 'loin' }))
+    expect(loins.what).toBe('loin of a hog')
+    expect(loins.steps.every((s) => s.side === '')).toBe(true)
+  })
+  it('of an animal that is no food there is none', () => {
+    const lost = read('lamb', [{ kind: 'observation', what: 'end', value: 'died' }])
+    for (const kind of Object.keys(PAPERS) as PaperKind[])
+      expect(drawUp(kind, { ...ABOUT, read: lost, share: 1 })).toMatchObject({
+        ok: false,
+        issues: [{ code: 'not-food' }],
+      })
   })
 })

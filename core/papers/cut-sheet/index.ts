@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { drawHung, sidesOf, type Part, type PartShape, type SideName } from '#core/anatomy'
-import type { CutSlot } from '#core/carcass'
+import { extentOf, type CutSlot } from '#core/carcass'
 import { formatPercent, refuse, sumOf } from '#core/measure'
 import { portionFor, sayPortion } from '#core/plan'
 import type { Reckoning } from '#core/reading'
@@ -135,8 +135,9 @@ const drawn = ({ polygon }: PartShape) =>
 
 /** The carcass in line drawing, its parts numbered as in the table. */
 function mapOf({ read }: About, rows: ReturnType<typeof rowsOf>): CutSheet['map'] {
-  const { cutting, flow } = read
-  const hung = drawHung(flow.anatomy, { at: cutting.lineAt('left'), mm: cutting.mmAt('left') })
+  const { cutting, flow, plan } = read
+  const [side] = extentOf(flow.anatomy, plan.hangs).sides
+  const hung = drawHung(flow.anatomy, { at: cutting.lineAt(side!), mm: cutting.mmAt(side!) })
   const shapes = hung.kind === 'laid' ? hung.parts : hung.side.parts
   const numberOf = new Map(rows.map((r) => [r.part, r.row.number]))
   const numbered = new Set<number>()

@@ -75,5 +75,9 @@ async function save() {
 }
 .words :deep(input) {
   width: 100%;
+  min-width: 0;
+}
+.words :deep(button) {
+  flex: none;
 }
 </style>

@@ -19,7 +19,7 @@ const { shapes, side, x, laid, whole } = defineProps<{
   whole?: boolean
 }>()
 const emit = defineEmits<{ select: [part: string] }>()
-const { central: read, body, part, sides } = useReading()
+const { central: read, body, part, sides, halves } = useReading()
 const words = useWords()
 const SMALLEST_LABEL = 0.03
 
@@ -53,7 +53,7 @@ const drawn = computed(() => {
         on,
         chosen,
         label: shape.label,
-        differs: other !== null && other.path !== way,
+        differs: halves.value.length === 2 && other !== null && other.path !== way,
         name: words.name(anatomy.parts.find((p) => p.id === id)!.names),
         labelled: chosen || slot.kg / all >= SMALLEST_LABEL,
       },

@@ -1,0 +1,107 @@
+import { v7 as uuid } from 'uuid'
+import type { Append, Facts, Lot, NewPack, NewWeighing } from '#contracts'
+import type { Species } from '#core/anatomy'
+import type { Decision, FactBody, Hangs, Route } from '#core/records'
+import type { Said } from '#core/plan'
+
+/** What is told of a lot of the demo, in short: each as a page would send it. */
+
+export type Post = (path: string, body: unknown) => Promise<Lot>
+
+export async function hang(post: Post, tag: string, species: Species = 'hog', count = 1) {
+  const id = uuid()
+  let held = await post('/lots', { id, tag, species, count })
+  return {
+    weigh: async (stage: NewWeighing['stage'], value: number, more: Partial<NewWeighing> = {}) => {
+      held = await post(`/lots/${id}/weighings`, {
+        id: uuid(),
+        stage,
+        basis: null,
+        source: 'plant',
+        shown: { value, unit: 'lb' },
+        corrects: null,
+        stands: true,
+        confirmed: false,
+        ...more,
+      } satisfies NewWeighing)
+    },
+    /** What is so, then what is decided. */
+    say: async (...said: Said[]) => {
+      const facts = said.flatMap((fact) =>
+        'kind' in fact ? [{ id: uuid(), corrects: null, stands: true, fact }] : [],
+      )
+      const commands = said.flatMap((decision) => ('field' in decision ? [{ id: uuid(), decision }] : []))
+      if (facts.length > 0) held = await post(`/lots/${id}/facts`, { facts } satisfies Facts)
+      if (commands.length > 0)
+        held = await post(`/lots/${id}/decisions`, {
+          batch: uuid(),
+          base: held.rev,
+          own: [],
+          undoes: null,
+          redoes: null,
+          commands,
+        } satisfies Append)
+    },
+    pack: (cut: string, value: number, packs: number) =>
+      post(`/lots/${id}/packs`, {
+        id: uuid(),
+        cut,
+        shown: { value, unit: 'lb' },
+        packs,
+        corrects: null,
+        stands: true,
+      } satisfies NewPack),
+  }
+}
+
+export const lot = { target: 'lot', side: 'animal' } as const
+export const cost = (label: string, amount: number): FactBody => ({ kind: 'cost', label, amount })
+export const path = (target: string, value: string, ...sides: ('left' | 'right' | 'animal')[]): Decision[] =>
+  (sides.length > 0 ? sides : (['left', 'right'] as const)).map((side) => ({
+    field: 'path',
+    target,
+    side,
+    value,
+  }))
+export const dressed = (of: string, value: boolean): FactBody => ({
+  kind: 'observation',
+  what: 'dressing',
+  of,
+  value,
+})
+export const route = (value: Route): FactBody => ({
+  kind: 'observation',
+  what: 'route',
+  value,
+})
+/** Tag, day of kill and plant. */
+export const killed = (mark: string, day: string): FactBody[] => [
+  { kind: 'observation', what: 'mark', value: mark },
+  { kind: 'observation', what: 'killed', value: day },
+  { kind: 'observation', what: 'plant', value: 'the plant at Mere Bridge' },
+]
+export const animal = (value: string): FactBody => ({ kind: 'observation', what: 'type', value })
+export const measured = (of: 'fat-depth' | 'eye-area', value: number): FactBody => ({
+  kind: 'observation',
+  what: 'measure',
+  of,
+  value,
+})
+export const line = (target: string, value: string): Decision[] =>
+  (['left', 'right'] as const).map((side) => ({ field: 'line', target, side, value }))
+export const killFee = (cents: number): FactBody => ({
+  kind: 'fee',
+  fee: 'kill',
+  amount: cents,
+  per: 'head',
+  basis: null,
+})
+export const cutFee = (cents: number): FactBody => ({
+  kind: 'fee',
+  fee: 'cut-wrap',
+  amount: cents,
+  per: 'lb',
+  basis: 'hanging',
+})
+export const hungAs = (value: Hangs): FactBody => ({ kind: 'observation', what: 'hangs', value })
+export const of = (value: string): FactBody => ({ kind: 'observation', what: 'mother', value })
