@@ -84,10 +84,23 @@ console.log(
 
 await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 })
 const fresh = await browser.newPage()
+// What the first page is on the wire, and what of it is said of species: one small file for each that hangs, no figures.
+const wire = await fresh.context().newCDPSession(fresh)
+await wire.send('Network.enable')
+const named = new Map()
+let [bytes, ofSpecies] = [0, 0]
+wire.on('Network.responseReceived', (e) => named.set(e.requestId, e.response.url))
+wire.on('Network.loadingFinished', (e) => {
+  bytes += e.encodedDataLength
+  if (named.get(e.requestId)?.includes('/about-')) ofSpecies += e.encodedDataLength
+})
 await fresh.coverage.startJSCoverage()
 await fresh.goto(url)
 await fresh.locator('#main').waitFor()
 await fresh.evaluate(() => document.fonts.ready.then(() => undefined))
+console.log(
+  `first page on the wire | ${(bytes / 1000).toFixed(1)} kB | of it ${(ofSpecies / 1000).toFixed(1)} kB say what animals look like`,
+)
 let whole = 0
 let unused = 0
 for (const { url: script, source, functions } of await fresh.coverage.stopJSCoverage()) {
