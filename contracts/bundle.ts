@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { issuedPaperSchema } from '#core/papers'
 import { keptFarmSchema, lotSchema, ownVersionSchema, storedPlanSchema } from '#core/records'
 
-export const BUNDLE_VERSION = 4
+export const BUNDLE_VERSION = 5
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),
