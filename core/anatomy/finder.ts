@@ -41,7 +41,7 @@ export function finderOf(
 ): (text: string, prefer?: Species) => Called[] {
   const all: Called[] = anatomies.flatMap((a): Called[] => [
     ...a.cuts
-      .filter((c) => c.kind !== 'loss')
+      .filter((c) => c.kind !== 'loss' && !c.uncut)
       .map((c) => ({ species: a.species, kind: 'cut' as const, id: c.id, names: c.names, part: null })),
     ...a.parts.map((p) => ({
       species: a.species,

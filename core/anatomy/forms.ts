@@ -2,6 +2,7 @@ import { refuse, type Outcome } from '#core/measure'
 import { broughtUp } from '#core/records'
 import { anatomy as hog } from './hog/index.ts'
 import type { Anatomy, Graded, MapShape, SidesMap, Species } from './types.ts'
+import { withUncut } from './uncut.ts'
 import { validateAnatomy } from './validate.ts'
 
 /** The form anatomies are pinned in today. A pin is kept as it was written and brought up whenever it is read. */
@@ -170,7 +171,7 @@ const fromFourth =
   (body: Loose): Loose => {
     const species = body.species as Species
     const { house, also, quarters } = today[species]
-    return {
+    const up = {
       ...body,
       form: 5,
       spread: { ...(body.spread as Shares), ...KNIFE[species] },
@@ -179,6 +180,7 @@ const fromFourth =
       house,
       also,
     }
+    return withUncut(up as unknown as Anatomy) as unknown as Loose
   }
 
 /** What of today's anatomies an older one is read with: plans and words, no figures. */

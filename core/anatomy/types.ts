@@ -26,6 +26,8 @@ export interface Cut {
   kind: CutKind
   index: number
   portion: Portion | null
+  /** A part as it is: it has a price and no page of its own. */
+  uncut?: true
 }
 
 /** One segment of the axis, from the head end. Lengths at the anatomy's reference carcass. */

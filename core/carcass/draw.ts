@@ -1,5 +1,5 @@
 import { randomLcg, randomNormal } from 'd3-random'
-import { TISSUES, type Anatomy } from '#core/anatomy'
+import { isUncut, TISSUES, type Anatomy } from '#core/anatomy'
 import { STAGES, type Stage } from './chain.ts'
 import { insideOf, type CutUp } from './cutUp.ts'
 import { evaluate, newYield, perturb } from './evaluate.ts'
@@ -36,10 +36,16 @@ function cutterFactors(flow: Flow, draws: number): Float64Array {
   const at = (part: string) => slots.findIndex((slot) => slot.part === part)
   const [pool, fat] = [at(roles.trim), at(roles.fat)]
   const habits = [toTrimSd(flow), fatOnSd(flow)]
-  const factors = new Float64Array(draws * rowSd.length)
+  const factors = new Float64Array(draws * rowSd.length).fill(1)
+  // No knife touches what is left uncut.
+  const cutRows = slots.flatMap((slot) =>
+    slot.paths
+      .filter(({ path }) => !isUncut(path))
+      .flatMap(({ start, end }) => Array.from({ length: end - start }, (_, i) => start + i)),
+  )
   for (let d = 0; d < draws; d++) {
     const [toTrim, toFat] = habits.map((sd) => Math.exp(sd * normal()))
-    for (let r = 0; r < rowSd.length; r++) {
+    for (const r of cutRows) {
       const habit = rowSlot[r] === pool ? toTrim! : rowSlot[r] === fat ? toFat! : 1
       factors[d * rowSd.length + r] = Math.exp(rowSd[r]! * normal()) * habit
     }

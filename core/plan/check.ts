@@ -6,6 +6,7 @@ import { routesFor } from '#core/rules'
 import { readFacts, type FactRow } from './facts.ts'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { tried, type Log } from './history.ts'
+import { canBeHeld } from './holding.ts'
 import { heldBy, inOnePiece, isMovable } from './inOnePiece.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
 import { canHang, extentOf, sidesIn } from '#core/carcass'
@@ -30,6 +31,13 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
       if (line?.kind !== 'across') return unknown('target', 'line', d.target)
       return d.value && !line.settings.some((s) => s.id === d.value)
         ? unknown('value', 'line setting', d.value)
+        : null
+    }
+    case 'held': {
+      const part = anatomy.parts.find((p) => p.id === d.target)
+      if (!part || !canBeHeld(anatomy, part.id)) return unknown('target', 'part that may be held', d.target)
+      return (part.scope === 'animal') !== (d.side === 'animal')
+        ? unknown('side', `side of the ${part.id}`, d.side)
         : null
     }
     case 'split': {
@@ -221,7 +229,7 @@ function unsold({ verdict }: Plan, d: Decision): Issue | null {
 /** A decision on a side or part of the animal that is not here; null where it is. */
 function outsideOf(anatomy: Anatomy, { hangs }: Plan, d: Decision): Issue | null {
   if (hangs.as === 'whole' || d.value === null) return null
-  if (d.field === 'path' || d.field === 'split')
+  if (d.field === 'path' || d.field === 'split' || d.field === 'held')
     return sidesIn(anatomy, hangs, d.target).includes(d.side)
       ? null
       : issueOf('not-in-job', 'target', { part: lookup(anatomy).part(d.target)!.names })

@@ -15,7 +15,7 @@ export type { CommandRow, Conflict, FactConflict, Inverse, Log, Said } from './h
 export { readFacts } from './facts.ts'
 export type { CostLine, FactRow, Facts } from './facts.ts'
 export { heldBy, inOnePiece, isMovable, moveLine, partsAt } from './inOnePiece.ts'
-export { choicesWith, conventionsOf, readPlan, refusalOf, settle, takePath, unableSplit } from './read.ts'
+export { choicesWith, conventionsOf, readPlan, refusalOf, settle, unableSplit } from './read.ts'
 export type { CutTerms, Dropped, Plan } from './read.ts'
 export { regionsOf } from './regions.ts'
 export type { Region } from './regions.ts'
@@ -33,6 +33,8 @@ export {
   thicknessFor,
 } from './portioning.ts'
 export type { Portioned } from './portions.ts'
+export { canBeHeld, holdPart, isLater } from './holding.ts'
+export { takePath } from './takePath.ts'
 export { wayTo } from './wayTo.ts'
 export type { WayTo } from './wayTo.ts'
 export { adoptPlan, cutPlanOf, readCutPlan, strangersIn } from './cutPlan.ts'

@@ -1,6 +1,7 @@
 import type { Path } from '#core/anatomy'
-import type { CutSlot, CutUp } from '#core/carcass'
-import type { Skill } from '#core/records'
+import { SidedMap, type CutSlot, type CutUp, type Sided } from '#core/carcass'
+import type { Hold, Skill } from '#core/records'
+import { isLater } from './holding.ts'
 
 /** Setting up and washing down, once for what is cut in a day; and one pack wrapped and labelled (docs/sources.md: minutes). */
 const SET_UP = 60
@@ -27,17 +28,20 @@ const alongOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>, of: (path: Path
 
 /**
  * What cutting `count` animals by a plan takes: every way once on each side it is taken on, growing with
- * the carcass as faces do, weight^(2/3); so much for each kg that is ground or filled; so much for each pack.
+ * the carcass as faces do, weight^(2/3), what is held for another day left out; so much for each kg that is ground or filled; so much for each pack.
  */
 export function minutesOf(
   cutting: CutUp,
   count: number,
   packs: number,
   hands: Skill = 'skilled',
+  held: Sided<Hold> = new SidedMap(),
 ): BenchMinutes {
   const { anatomy } = cutting.flow
   const size = cutting.balance.carcass / cutting.hangs / count / anatomy.referenceKg
-  const taken = cutting.slots.filter((s) => s.holds && !(s.path.pair && s.side === 'right'))
+  const taken = cutting.slots.filter(
+    (s) => s.holds && !(s.path.pair && s.side === 'right') && !isLater(anatomy, held, s.part, s.side),
+  )
   return {
     hand:
       taken.reduce((sum, s) => sum + alongOf(s, (p) => p.minutes), 0) *

@@ -1,6 +1,7 @@
 import {
   lookup,
   sidesOf,
+  uncutWay,
   type Anatomy,
   type Path,
   type Portion,
@@ -18,9 +19,10 @@ import {
   type Split,
 } from '#core/carcass'
 import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
-import { ALL_HANGS, type Decision, type Ending, type Hangs, type Skill } from '#core/records'
+import { ALL_HANGS, type Decision, type Ending, type Hangs, type Hold, type Skill } from '#core/records'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { readFacts, type Facts } from './facts.ts'
+import { heldIn } from './holding.ts'
 import { inOnePiece } from './inOnePiece.ts'
 import { LEAVES } from './minutes.ts'
 import { latest, type CommandRow, type Log } from './history.ts'
@@ -46,6 +48,8 @@ export interface Dropped {
 /** The plan the decisions come to, on the facts. `dropped` names choices that slaughter or another choice has since made impossible. */
 export interface Plan extends Facts {
   choices: Choices
+  /** Parts that are not cut today, by side: uncut in the cold, frozen, sold or taken; or cut another day. */
+  held: Sided<Hold>
   /** Tools that are down. */
   without: ReadonlySet<Tool>
   /** How cuts are divided where not as usual, by cut. */
@@ -228,6 +232,9 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions, facts.hangs)
   const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
   const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
+  const held = heldIn(anatomy, paths, new SidedMap(saidOn(last, 'held')))
+  // What is taken home uncut brings nothing, unless it is said what share of it is sold.
+  const takenHome = new Set([...held].flatMap((h) => (h.value === 'taken' ? [uncutWay(h.id)] : [])))
   const [floor, ceiling, sold] = [byCut('floor'), byCut('ceiling'), byCut('sold')]
   return {
     ...facts,
@@ -241,6 +248,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
       portions: byCut('portion'),
       splits: settled.splits,
     },
+    held,
     without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
     portions: byCut('portion'),
     hands,
@@ -257,7 +265,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
           lock: lock.get(id) ?? false,
           floor: floor.get(id) ?? null,
           ceiling: ceiling.get(id) ?? null,
-          sold: sold.get(id) ?? 1,
+          sold: sold.get(id) ?? (takenHome.has(id) ? 0 : 1),
         },
       ]),
     ),
@@ -315,19 +323,6 @@ export function refusalOf(
     }
   }
   return null
-}
-
-/** The decisions that take a path on these sides, with the other half of what two parts are cut in together. */
-export function takePath(
-  anatomy: Anatomy,
-  part: string,
-  sides: readonly SideName[],
-  pathId: string,
-): Extract<Decision, { field: 'path' }>[] {
-  const together = lookup(anatomy).path(pathId)?.together ?? []
-  return [{ part, path: pathId }, ...together].flatMap((t) =>
-    sides.map((side) => ({ field: 'path' as const, target: t.part, side, value: t.path })),
-  )
 }
 
 /** Conventions as they stand, said or usual. */

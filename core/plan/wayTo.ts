@@ -2,7 +2,8 @@ import { lookup, type Anatomy, type SideName } from '#core/anatomy'
 import { SidedMap, unmet } from '#core/carcass'
 import type { Decision, FactBody } from '#core/records'
 import { inOnePiece } from './inOnePiece.ts'
-import { choicesWith, refusalOf, takePath, type Plan } from './read.ts'
+import { choicesWith, refusalOf, type Plan } from './read.ts'
+import { takePath } from './takePath.ts'
 
 /** What would have to change for a refused path: how the animal is dressed, and decisions. */
 export interface WayTo {

@@ -78,7 +78,7 @@ export function reckon(
     drawnNow,
   })
   const packed = sumOf(cuts, (c) => c.billedPacks)
-  const bench = minutesOf(cutting, count, packed, plan.hands)
+  const bench = minutesOf(cutting, count, packed, plan.hands, plan.held)
   const billed = {
     count,
     hot: weights?.hot ?? kg(0),

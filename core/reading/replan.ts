@@ -1,4 +1,4 @@
-import { lookup, sidesOf, type SideName, type Tool } from '#core/anatomy'
+import { isUncut, lookup, sidesOf, type SideName, type Tool } from '#core/anatomy'
 import { SidedMap, type Split } from '#core/carcass'
 import { afterBench, lessWorth, type Worth } from '#core/ledger'
 import type { Plan } from '#core/plan'
@@ -145,7 +145,10 @@ function best(
   from: string,
 ): Alternative | null {
   const find = lookup(read.flow.anatomy)
-  const possible = all.filter((a) => !a.refusal && !(trouble.kind === 'miscut' && a.path === from))
+  // To leave it uncut is the farmer's to say, not what is left of a plan to cut it.
+  const possible = all.filter(
+    (a) => !a.refusal && !isUncut(find.path(a.path)!) && !(trouble.kind === 'miscut' && a.path === from),
+  )
   const fits = (a: Alternative): boolean => {
     const to = find.path(a.path)!.destination
     // What comes nearest to the plan: with a tool down a roast stays a roast where one is left.

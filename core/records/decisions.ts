@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { milli, mm } from '#core/measure'
 import { entrySchema } from './entry.ts'
 import { amountSchema, figureSchema } from './figures.ts'
-import { ENDINGS, HALVES, SIDES, SKILLS, TOOLS, TRIM_LEVELS } from './lists.ts'
+import { ENDINGS, HALVES, HOLDS, SIDES, SKILLS, TOOLS, TRIM_LEVELS } from './lists.ts'
 import { portionSchema } from './portion.ts'
 import { splitSchema } from './split.ts'
 import { hashSchema, idSchema, keySchema as id } from './text.ts'
@@ -36,6 +36,7 @@ export const decisionSchema = z.discriminatedUnion('field', [
     side: half,
     value: figureSchema(0, 1000).transform(mm).nullable(),
   }),
+  z.object({ field: z.literal('held'), target: id, side: z.enum(SIDES), value: z.enum(HOLDS).nullable() }),
   z.object({ field: z.literal('split'), target: id, side: half, value: splitSchema.nullable() }),
   z.object({ field: z.literal('trim'), ...lot, value: z.enum(TRIM_LEVELS).nullable() }),
   z.object({

@@ -70,6 +70,10 @@ export type FeeBasis = (typeof FEE_BASES)[number]
 export const SKILLS = ['skilled', 'practised', 'beginner'] as const
 export type Skill = (typeof SKILLS)[number]
 
+/** What becomes of a part that is not cut today: uncut in the cold, frozen, sold, taken home, or cut another day as planned. */
+export const HOLDS = ['chilled', 'frozen', 'sold', 'taken', 'later'] as const
+export type Hold = (typeof HOLDS)[number]
+
 /** What a price may end in: any minor unit, 5, 9, or 49/99. */
 export const ENDINGS = ['exact', 'fives', 'nines', 'halves'] as const
 export type Ending = (typeof ENDINGS)[number]

@@ -53,3 +53,20 @@ const ALSO: Record<AnimalClass, Partial<Record<Step, string>>> = {
 /** The caution that belongs to a step, for this species. */
 export const cautionAt = (step: Step, species: Species): string =>
   ALSO[CLASS_OF[species]][step] ?? CAUTIONS[step]
+
+/** What is kept raw and uncut: how long it may be held cold and frozen before it is used. */
+interface Keeping {
+  chilled: string
+  frozen: string
+}
+const RED: Keeping = { chilled: '3–5 days', frozen: '4–12 months' }
+const WHITE: Keeping = { chilled: '1–2 days', frozen: '9–12 months' }
+
+/**
+ * How long a raw piece keeps at 4 °C (40 °F) in a home refrigerator, and how long it keeps its quality at −18 °C (0 °F)
+ * (USDA and FoodSafety.gov cold food storage chart; rabbit: FSIS, Rabbit from Farm to Table; both from memory).
+ */
+export function keepingOf(species: Species): Keeping {
+  const isWhite = CLASS_OF[species] === 'poultry' || CLASS_OF[species] === 'rabbits'
+  return isWhite ? WHITE : RED
+}

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { sidesOf, type Part, type SideName } from '#core/anatomy'
 import type { Sided } from '#core/carcass'
+import { isLater } from '#core/plan'
 import { massDigits, refuse, sumOf } from '#core/measure'
 import { SIDES } from '#core/records'
 import { shownRows, type Reckoning, type ShownRow } from '#core/reading'
@@ -98,7 +99,8 @@ function opening(
 ): CardStep[] {
   const taken = sidesOf(part).flatMap((side) => {
     const slot = read.cutting.slot(part.id, side)
-    return slot?.holds && !slot.path.leaves ? [slot] : []
+    const isToday = !isLater(read.flow.anatomy, read.plan.held, part.id, side)
+    return slot?.holds && !slot.path.leaves && isToday ? [slot] : []
   })
   return [...new Set(taken.map((t) => wayWords(t, says)))].flatMap((way): CardStep[] => {
     const own = taken.filter((t) => wayWords(t, says) === way)

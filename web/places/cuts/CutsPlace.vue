@@ -44,7 +44,7 @@ const cuts = computed(() => {
       const a = f.species === species.value ? anatomy.value : everySpecies()[f.species]
       if (f.kind === 'cut') return [{ anatomy: a, cut: lookup(a).cut(f.id)! }]
       return a.cuts
-        .filter((c) => c.kind !== 'loss' && primalOf(a, c.id) === f.id)
+        .filter((c) => c.kind !== 'loss' && !c.uncut && primalOf(a, c.id) === f.id)
         .map((cut) => ({ anatomy: a, cut }))
     })
     .filter(({ anatomy: a, cut }) => !seen.has(a.species + cut.id) && seen.add(a.species + cut.id))

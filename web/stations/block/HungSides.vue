@@ -2,12 +2,13 @@
 import SelectButton from 'primevue/selectbutton'
 import { computed, useTemplateRef } from 'vue'
 import { drawHung, type SideName } from '#core/anatomy'
-import { fromInside } from '#core/reading'
+import { fromInside, type HeldPart } from '#core/reading'
 import { useReading, type Sides } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { vRoving } from '../../pieces/roving.ts'
 import DestinationLegend from './DestinationLegend.vue'
 import HalfCarcass from './HalfCarcass.vue'
+import HeldParts from './HeldParts.vue'
 import LinePlaces from './LinePlaces.vue'
 import PartShapes from './PartShapes.vue'
 import PatternDefs from './PatternDefs.vue'
@@ -60,6 +61,10 @@ function around(id: string): string {
   const [xs, ys] = [points.map((p) => p[0]), points.map((p) => p[1])]
   const [x, y] = [Math.min(...xs) - 30, Math.min(...ys) - 30]
   return [x, y, Math.max(...xs) + 30 - x, Math.max(...ys) + 30 - y].map(Math.round).join(' ')
+}
+function show({ part: id, sides: on }: HeldPart) {
+  part.value = id
+  if (halves.value.length === 2) sides.value = on.length > 1 || on[0] === 'animal' ? 'both' : (on[0] as Sides)
 }
 function select(id: string, side: SideName) {
   part.value = id
@@ -133,6 +138,7 @@ function select(id: string, side: SideName) {
     <DestinationLegend />
     <LinePlaces ref="places" />
     <WholeParts @select="select($event, 'animal')" />
+    <HeldParts @select="show" />
   </section>
 </template>
 

@@ -11,6 +11,7 @@ import { vRoving } from '../../pieces/roving.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import FaceView from './FaceView.vue'
+import HoldPane from './HoldPane.vue'
 import LineChoices from './LineChoices.vue'
 import OutputBar from './OutputBar.vue'
 import PortionPane from './PortionPane.vue'
@@ -226,6 +227,7 @@ const spoken = (a: Pick<Alternative, 'difference'>) =>
     <FaceView />
     <LineChoices />
     <SplitPane />
+    <HoldPane />
     <PartWeights />
     <PortionPane />
     <div v-if="inForce" class="how">
