@@ -162,3 +162,36 @@ describe('the doors that close at booking', () => {
     expect(text).not.toContain('$')
   })
 })
+
+describe('a part that is not cut today', () => {
+  const when = (option: string) => choose('When the Loin is cut, or what becomes of it uncut', option)
+  it('is left uncut on one side, named with its weight, kept over a reload, and undone in one step', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'block')
+    await page.getByRole('radiogroup', { name: 'How to cut the Loin' }).waitFor()
+    await page.getByRole('button', { name: 'Left', exact: true }).click()
+    await when('uncut, held in the cold')
+    const held = page.getByRole('region', { name: 'Not cut today' })
+    await held.getByText('uncut, held in the cold').waitFor()
+    expect(await held.innerText()).toMatch(/Loin, left uncut, held in the cold, \d+\.\d+ kg/)
+    expect(await page.getByText('in a home refrigerator 3–5 days').count()).toBe(1)
+    await page.locator('[data-cut=loin-uncut]').waitFor()
+    await saved(page)
+    await page.reload()
+    await held.getByText('uncut, held in the cold').waitFor()
+    await page.keyboard.press('Control+z')
+    await held.waitFor({ state: 'detached' })
+    expect(await page.locator('[data-cut=loin-uncut]').count()).toBe(0)
+  })
+  it('waits for another day as it is planned: fewer minutes today, the same kilograms', async () => {
+    const { page } = run
+    const takeHome = async () => Math.round(figure(await stage(page, 'cut').locator('.weight').innerText()))
+    const cut = await takeHome()
+    await when('cut another day, as planned')
+    await page.getByRole('region', { name: 'Not cut today' }).getByText('another day').waitFor()
+    expect(await takeHome()).toBe(cut)
+    await page.getByRole('button', { name: 'Loin, both sides' }).click()
+    await when('cut today')
+    await page.getByRole('region', { name: 'Not cut today' }).waitFor({ state: 'detached' })
+  })
+})

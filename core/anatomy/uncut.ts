@@ -2,9 +2,10 @@ import { lookup } from './lookup.ts'
 import { TISSUES, withSeam, type Anatomy, type Cut, type Part, type Path } from './types.ts'
 import { openedFrom } from './validate.ts'
 
-/** What drips of a part that is not cut, and how the tissues of a part weigh on what it is worth (our own figures). */
+/** What drips of a part that is not cut; and what it brings of what its cuts would (our own figures). */
 const DRIP = 0.005
-const WEIGHT = { lean: 0.6, fat: 0.2, bone: 0.2, skin: 0, seam: 0 } as const
+const UNCUT_BRINGS = 0.85
+type Mass = Record<(typeof TISSUES)[number], number>
 
 const idOf = (part: string) => `${part}-uncut`
 /** Whether a way leaves its part uncut. */
@@ -30,21 +31,49 @@ export function withUncut(anatomy: Anatomy): Anatomy {
       (hung.has(p.id) || p.extraction || openedFrom(anatomy, p.id) !== null) &&
       !find.path(idOf(p.id)),
   )
-  const worth = (part: string, seen: readonly string[] = []): number => {
+  const shares = new Map<string, Mass>()
+  const tissueOf = (part: string, seen: readonly string[] = []): Mass => {
+    const known = shares.get(part)
+    if (known) return known
+    const sum: Mass = { lean: 0, fat: 0, bone: 0, skin: 0, seam: 0 }
+    const add = (m: Mass, share: (t: (typeof TISSUES)[number]) => number) =>
+      TISSUES.forEach((t) => (sum[t] += m[t] * share(t)))
+    for (const band of anatomy.bands)
+      if (
+        find.part(part)?.extraction?.band === band.id ||
+        band.spans.some((s) => s.part === part || s.below?.part === part)
+      )
+        add(withSeam(band.tissue), () => 1)
+    const outer = openedFrom(anatomy, part)
+    const from = anatomy.paths.find((p) => p.part === outer && p.outputs.some((o) => o.part === part))
+    if (outer && from && !seen.includes(outer))
+      for (const o of from.outputs) if (o.part === part) add(tissueOf(outer, [...seen, part]), (t) => o[t])
+    shares.set(part, sum)
+    return sum
+  }
+  /** What each kg of a part brings by its usual way, as an index. */
+  const worth = (part: string, mass = tissueOf(part), seen: readonly string[] = []): number => {
     const way = find.path(find.part(part)?.fallback ?? '')
-    if (!way || seen.includes(part)) return 0
+    const all = TISSUES.reduce((sum, t) => sum + mass[t], 0)
+    if (!way || all === 0 || seen.includes(part)) return 0
     return way.outputs.reduce((sum, o) => {
-      const share = TISSUES.reduce((s, t) => s + WEIGHT[t] * o[t], 0)
-      return sum + share * (o.cut ? find.cut(o.cut)!.index : worth(o.part!, [...seen, part]))
+      const own = Object.fromEntries(TISSUES.map((t) => [t, mass[t] * o[t]])) as Mass
+      const kg = TISSUES.reduce((s, t) => s + own[t], 0)
+      return sum + (kg / all) * (o.cut ? find.cut(o.cut)!.index : worth(o.part!, own, [...seen, part]))
     }, 0)
+  }
+  // What would be sliced, ground or cured is a roast while nobody has cut it.
+  const destinationOf = (p: Part) => {
+    const usual = find.path(p.fallback)!.destination
+    return usual === 'T' || usual === 'G' || usual === 'C' ? 'R' : usual
   }
   const of = (share: number) => withSeam({ lean: share, fat: share, bone: share, skin: share })
   const cuts = own.map((p): Cut => ({
     id: idOf(p.id),
     names: { american: `${p.names.american}, uncut`, commonwealth: `${p.names.commonwealth}, uncut` },
-    destination: find.path(p.fallback)!.destination,
+    destination: destinationOf(p),
     kind: 'product',
-    index: Math.max(0.1, Math.round(worth(p.id) * 100) / 100),
+    index: Math.max(0.1, Math.round(worth(p.id) * UNCUT_BRINGS * 100) / 100),
     portion: { kind: 'whole', perSide: 1, perPack: 1 },
     uncut: true,
   }))
@@ -52,7 +81,7 @@ export function withUncut(anatomy: Anatomy): Anatomy {
     id: idOf(p.id),
     part: p.id,
     names: { american: 'Uncut, as it is', commonwealth: 'Uncut, as it is' },
-    destination: find.path(p.fallback)!.destination,
+    destination: destinationOf(p),
     minutes: 0.5,
     tool: 'none',
     steps: 'Weighed, wrapped and labelled as it is; the cold first.',

@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import type { Path } from '#core/anatomy'
-import { extentOf, type CutSlot } from '#core/carcass'
+import { extentOf, type CutSlot, type Sided } from '#core/carcass'
 import { issueOf, type NameSet, type Outcome, type Says, type Tongue } from '#core/measure'
-import { paperWordsSchema, type PaperWords, type Share } from '#core/records'
-import type { Reckoning } from '#core/reading'
+import { paperWordsSchema, type Hold, type PaperWords, type Share } from '#core/records'
+import { HOLD_WORDS, type Reckoning } from '#core/reading'
 import { conventionsOf, hungWords } from '#core/plan'
 import { ruleOf } from '#core/rules'
 
@@ -155,8 +155,16 @@ export const linePlaces = (about: About): { name: string; left: string; right: s
 export const waysOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>): Path[] =>
   rear ? [path, rear.path] : [path]
 
-/** How a part is cut, in the farm's words: "Chops to 40 % of its length, then Boneless roasts". */
-export const wayWords = (slot: Pick<CutSlot, 'path' | 'rear'>, says: Pick<Says, 'name'>): string => {
+/** How a part is cut, in the farm's words: "Chops to 40 % of its length, then Boneless roasts"; or that it is held. */
+export const wayWords = (
+  slot: Pick<CutSlot, 'path' | 'rear' | 'part' | 'side'>,
+  says: Pick<Says, 'name'>,
+  held: Sided<Hold>,
+): string => {
+  const hold = held.get(slot.part, slot.side)
+  if (hold && hold !== 'later') return capital(HOLD_WORDS[hold])
   const [front, rear] = waysOf(slot).map((p) => says.name(p.names))
-  return rear ? `${front!} to ${Math.round(slot.rear!.at * 100)} % of its length, then ${rear}` : front!
+  const way = rear ? `${front!} to ${Math.round(slot.rear!.at * 100)} % of its length, then ${rear}` : front!
+  return hold ? `${way}; not today, another day` : way
 }
+const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1)

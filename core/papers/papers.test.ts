@@ -3,9 +3,18 @@ import { SPECIES, type Species, type Portion } from '#core/anatomy'
 import { ANATOMIES } from '#core/species'
 import { SidedMap } from '#core/carcass'
 import { KG_PER_LB } from '#core/measure'
-import { checkDecisions, NO_LOG, readPlan, takePath, tried, unknownFact, type Said } from '#core/plan'
+import {
+  checkDecisions,
+  holdPart,
+  NO_LOG,
+  readPlan,
+  takePath,
+  tried,
+  unknownFact,
+  type Said,
+} from '#core/plan'
 import { reckon, type Reckoning } from '#core/reading'
-import { SHARES, type Decision, type FactBody, type Hangs, type Share } from '#core/records'
+import { SHARES, type Decision, type FactBody, type Hangs, type Hold, type Share } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { FARM, lotOf, opening } from '../reading/testing.ts'
 import {
@@ -49,6 +58,30 @@ const both = (species: Species, part: string, path: string) =>
   takePath(ANATOMIES[species], part, ['left', 'right'], path)
 const pounds = (text: string) => Number(text.replace('−', '-').split(' ')[0])
 const rowsOf = (l: Letter) => l.groups.flatMap((g) => g.rows)
+
+describe('what is held', () => {
+  const none = new SidedMap<string>()
+  const held = (hold: Hold, sides: ('left' | 'right')[] = ['left', 'right']) =>
+    read('hog', holdPart(ANATOMIES.hog, none, 'leg', sides, hold))
+  it('another day is no step of today: the card names it, adds up without it, and the sheet says so', () => {
+    const r = held('later')
+    const printed = card(r)
+    expect(printed.steps.some((s) => s.marks.some((m) => m.target === 'leg'))).toBe(false)
+    expect(printed.cautions.join(' ')).toContain('Not cut today: leg (ham), both sides.')
+    const written = printed.steps.flatMap((s) => s.cuts.map((c) => pounds(c.weight)))
+    expect(written.reduce((a, b) => a + b, 0)).toBeCloseTo(pounds(printed.total), 6)
+    expect(pounds(printed.total)).toBeLessThan(pounds(card(read('hog')).total))
+    expect(JSON.stringify(asked('cut-sheet', r))).toContain('not today, another day')
+  })
+  it('uncut on one side is written so on that side, with its weight', () => {
+    const printed = card(held('frozen', ['left']))
+    const step = printed.steps.find((s) => s.way === 'Uncut, frozen')!
+    expect(step.side).toBe('left side')
+    expect(step.cuts.map((c) => c.name)).toEqual(['Leg (ham), uncut'])
+    expect(printed.steps.some((s) => s.title === 'Leg (ham)' && s.side === 'right side')).toBe(true)
+    expect(JSON.stringify(asked('cut-sheet', held('taken', ['left'])))).toContain('Uncut, taken home')
+  })
+})
 
 describe('the block card', () => {
   it.each(SPECIES)('%s: the weights on it add up to all that is taken home, as shown', (species) => {

@@ -4,7 +4,7 @@ import type { Sided } from '#core/carcass'
 import { isLater } from '#core/plan'
 import { massDigits, refuse, sumOf } from '#core/measure'
 import { SIDES } from '#core/records'
-import { shownRows, type Reckoning, type ShownRow } from '#core/reading'
+import { heldParts, shownRows, type Reckoning, type ShownRow } from '#core/reading'
 import { cautionAt } from '#core/rules'
 import {
   animalsOf,
@@ -44,7 +44,7 @@ const schema = z.object({
   /** What holds for all of it; what a step asks besides stands there, once. */
   cautions: z.array(z.string()),
   steps: z.array(stepSchema),
-  /** All products together, as the plan shows them. */
+  /** All products of the day together, as the plan shows them. */
   total: z.string(),
 })
 export type BlockCard = z.infer<typeof schema>
@@ -102,8 +102,8 @@ function opening(
     const isToday = !isLater(read.flow.anatomy, read.plan.held, part.id, side)
     return slot?.holds && !slot.path.leaves && isToday ? [slot] : []
   })
-  return [...new Set(taken.map((t) => wayWords(t, says)))].flatMap((way): CardStep[] => {
-    const own = taken.filter((t) => wayWords(t, says) === way)
+  return [...new Set(taken.map((t) => wayWords(t, says, read.plan.held)))].flatMap((way): CardStep[] => {
+    const own = taken.filter((t) => wayWords(t, says, read.plan.held) === way)
     const ways = waysOf(own[0]!)
     const weights = new Map<string, number>()
     for (const r of rows) if (own.includes(r.slot)) weights.set(r.cut, (weights.get(r.cut) ?? 0) + r.shown)
@@ -135,6 +135,15 @@ const AT_THE_BENCH = [
   'Local codes and the licensed processor come first.',
 ]
 
+/** What is left out of the steps because it waits for another day. */
+function notToday(read: Reckoning, says: About['says']): string[] {
+  const parts = heldParts(read).filter((h) => h.hold === 'later')
+  return parts.map(({ names, sides }) => {
+    const what = [says.name(names).toLowerCase(), sideWord(read, sides)].filter(Boolean)
+    return `Not cut today: ${what.join(', ')}.`
+  })
+}
+
 /** A caution is said once: at the first step that asks for it, unless it holds for all of them. */
 function saidOnce(cautions: readonly string[], steps: readonly CardStep[]): CardStep[] {
   const said = new Set(cautions.flatMap(sentences))
@@ -164,8 +173,10 @@ export const blockCard = paperKind({
     const { read, says, farm } = about
     const { parts } = read.flow.anatomy
     const rows = shownRows(read, farm.massUnit)
-    const total = sumOf(rows, (r) => r.shown)
-    const cautions = [cautionAt('block', read.flow.anatomy.species), ...AT_THE_BENCH]
+    const today = rows.filter((r) => !isLater(read.flow.anatomy, read.plan.held, r.slot.part, r.slot.side))
+    const total = sumOf(today, (r) => r.shown)
+    const species = cautionAt('block', read.flow.anatomy.species)
+    const cautions = [species, ...AT_THE_BENCH, ...notToday(read, says)]
     const weight = (x: number) => `${x.toFixed(massDigits(farm.massUnit))} ${farm.massUnit}`
     return {
       ok: true,

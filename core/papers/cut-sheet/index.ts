@@ -109,7 +109,8 @@ function rowsOf(about: About): { row: CutSheet['rows'][number]; part: string }[]
   return read.flow.anatomy.parts.flatMap((part) => {
     const [left, right] = slotsOf(read, part)
     if (!left && !right) return []
-    const word = (slot: CutSlot | null | undefined) => (slot ? wayWords(slot, says) : NOT_THERE)
+    const word = (slot: CutSlot | null | undefined) =>
+      slot ? wayWords(slot, says, read.plan.held) : NOT_THERE
     const cuts = made.get(part.id) ?? []
     // What is left as it is and becomes nothing of its own is no line for a processor.
     if (

@@ -20,10 +20,8 @@ const weight = (p: HeldPart) =>
     <h3>Not cut today</h3>
     <ul>
       <li v-for="p in parts" :key="p.part + p.hold">
-        <button type="button" class="plain-button" @click="emit('select', p)">
-          {{ words.name(p.names) }}{{ sideOf(p) }}
-        </button>
-        {{ HOLD_WORDS[p.hold] }}: <span :class="{ estimate: !p.weighed }">{{ weight(p) }}</span>
+        <button type="button" @click="emit('select', p)">{{ words.name(p.names) }}{{ sideOf(p) }}</button>
+        {{ HOLD_WORDS[p.hold] }}, <span :class="{ estimate: !p.weighed }">{{ weight(p) }}</span>
       </li>
     </ul>
   </section>
@@ -41,5 +39,14 @@ ul {
   padding: 0;
   display: grid;
   gap: 0.2rem;
+}
+button {
+  font: 600 0.92rem var(--body);
+  color: var(--accent);
+  background: var(--paper);
+  border: 1px solid var(--rule-strong);
+  padding: 0.15rem 0.5rem;
+  min-height: 30px;
+  cursor: pointer;
 }
 </style>
