@@ -163,6 +163,41 @@ describe('the doors that close at booking', () => {
   })
 })
 
+describe('animals one by one', () => {
+  it('are told apart by tag, and their weights together are written down for the lot', async () => {
+    const { page } = run
+    await visit(run, '/new')
+    await page.getByRole('radio', { name: 'Lamb' }).click()
+    await page.getByLabel('Name or lot number').fill('Two lambs')
+    await page.getByLabel('How many').fill('2')
+    await page.getByRole('button', { name: 'Hang the lot' }).click()
+    await page.getByText('The animals one by one', { exact: true }).click()
+    const keep = async (tag: string, live: string) => {
+      await page.getByLabel('Ear tag or band').fill(tag)
+      await page.getByLabel('Live weight, kg').fill(live)
+      await page.keyboard.press('Enter')
+    }
+    await keep('', '44')
+    await page.getByText('Which animal?').waitFor()
+    await keep('014', '440')
+    await page.getByText('440', { exact: false }).first().waitFor()
+    expect(await page.getByRole('cell', { name: '014', exact: true }).count()).toBe(0)
+    await keep('014', '44')
+    await page.getByRole('cell', { name: '014', exact: true }).waitFor()
+    await keep('017', '47.5')
+    await keep('022', '46')
+    await page.getByText('This lot has 2, and 3 would be told apart.').waitFor()
+    expect(await page.getByText('2 of 2 weighed').innerText()).toMatch(
+      /91\.5\d? kg together, 45\.\d+ kg each ± 2\.\d+ kg/,
+    )
+    await page.getByRole('button', { name: 'down for the lot' }).click()
+    await page.locator('[data-entry=live]').getByText('91.5 kg').waitFor()
+    await saved(page)
+    await page.reload()
+    await page.getByText('2 of 2 told apart').waitFor()
+  })
+})
+
 describe('a part that is not cut today', () => {
   const when = (option: string) => choose('When the Loin is cut, or what becomes of it uncut', option)
   it('is left uncut on one side, named with its weight, kept over a reload, and undone in one step', async () => {

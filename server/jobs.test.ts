@@ -119,6 +119,24 @@ describe('what is not food, on the server', () => {
   })
 })
 
+describe('animals told apart', () => {
+  const one = (mark: string, live: number | null, hot: number | null = null): FactBody => ({
+    kind: 'animal',
+    mark,
+    live: live === null ? null : { value: live, unit: 'kg' },
+    hot: hot === null ? null : { value: hot, unit: 'kg' },
+  })
+  it('are kept by their tags, never more than hang, and none weighs what no lamb does', async () => {
+    const lot = await hang({ species: 'lamb', count: 2 })
+    await note(lot, one('014', 41), one('017', 44.5)).expect(200)
+    expect(codes((await note(lot, one('022', 40)).expect(422)).body)).toEqual(['more-than-count'])
+    expect(codes((await note(lot, one('023', 700)).expect(422)).body)).toEqual(['mass-absurd'])
+    expect(codes((await note(lot, one('024', 40, 41)).expect(422)).body)).toEqual(['hot-above-live'])
+    const { body } = await test.api.get(`/api/lots/${lot.id}`).expect(200)
+    expect(body.facts.map((f: { fact: FactBody }) => f.fact)).toEqual([one('014', 41), one('017', 44.5)])
+  })
+})
+
 describe('the bundle', () => {
   it('carries what hangs, medicines and the farm’s own words, to the last record', async () => {
     const kept = await test.api.get('/api/home').expect(200)
@@ -136,6 +154,9 @@ describe('the bundle', () => {
       until: '2026-09-15',
       animal: 'FM 7',
     }).expect(200)
+    const two = await hang({ species: 'lamb', count: 2 })
+    const lamb = { kind: 'animal', mark: '014', live: { value: 90.5, unit: 'lb' }, hot: null } as const
+    await note(two, lamb).expect(200)
     const text = JSON.stringify(await test.store.run('exportBundle', undefined))
     const read = readBundle(text)
     if (!read.ok) throw new Error(JSON.stringify(read.issues))

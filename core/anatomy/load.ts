@@ -1,9 +1,13 @@
 import type { Species } from '#core/records'
 import type { About, Anatomy } from './types.ts'
-import { withUncut } from './uncut.ts'
 
 /** A species when it is first needed: what is said of it, and apart from that its figures. Every folder here holds both. */
 export const loadAbout = async (species: Species): Promise<About> =>
   ((await import(`./${species}/about.ts`)) as { about: About }).about
-export const loadAnatomy = async (species: Species): Promise<Anatomy> =>
-  withUncut(((await import(`./${species}/index.ts`)) as { anatomy: Anatomy }).anatomy)
+export async function loadAnatomy(species: Species): Promise<Anatomy> {
+  const [{ anatomy }, { withUncut }] = await Promise.all([
+    import(`./${species}/index.ts`) as Promise<{ anatomy: Anatomy }>,
+    import('./uncut.ts'),
+  ])
+  return withUncut(anatomy)
+}

@@ -3,7 +3,7 @@ export { STAGES, basisNode, evidenceOf, sampleChain, solveChain, disagreements }
 export type { ChainPoint, Evidence, Stage, Weighed } from './chain.ts'
 export { chainUnder, conventionIn, unmet } from './conventions.ts'
 export type { Conventions } from './conventions.ts'
-export { heaviestCarcass, judgeWeighing } from './judge.ts'
+export { heaviestCarcass, judgeWeighing, outsideKind } from './judge.ts'
 export type { Job } from './judge.ts'
 export { tapeWeightLb } from './tape.ts'
 export { SidedMap } from './sided.ts'

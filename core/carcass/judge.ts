@@ -91,23 +91,48 @@ function outsideSpecies(
   added: Judged,
   field: string,
 ): Issue | null {
-  const { low, high } = anatomy.chain.liveKg
   const isLive = own.stage === 'live' || own.stage === 'shrunk'
-  const bounds = isLive ? { low, high } : { low: low * 0.5 * share, high: heaviestCarcass(anatomy) * share }
-  const each = own.kg / count
+  const of = isLive ? 'live' : hangs.as === 'whole' ? 'carcass' : 'piece'
+  return outside(anatomy, of, share, kg(own.kg / count), count, added.shown, field)
+}
+
+/** One animal by itself, alive or hot, of a weight that none of its kind has; null when it may be. */
+export const outsideKind = (anatomy: Anatomy, field: 'live' | 'hot', shown: TypedMass): Issue | null =>
+  outside(
+    anatomy,
+    field === 'live' ? 'live' : 'carcass',
+    1,
+    kg(toKg(shown.value, shown.unit)),
+    1,
+    shown,
+    field,
+  )
+
+function outside(
+  anatomy: Anatomy,
+  of: 'live' | 'carcass' | 'piece',
+  share: number,
+  each: Kg,
+  count: number,
+  shown: TypedMass,
+  field: string,
+): Issue | null {
+  const { low, high } = anatomy.chain.liveKg
+  const bounds =
+    of === 'live' ? { low, high } : { low: low * 0.5 * share, high: heaviestCarcass(anatomy) * share }
   const within = (kg: number) => kg >= bounds.low && kg <= bounds.high
   if (within(each)) return null
-  const other = added.shown.unit === 'kg' ? 'lb' : 'kg'
-  const meant = within(toKg(added.shown.value, other) / count)
-    ? { value: added.shown.value, unit: other as 'kg' | 'lb' }
+  const other = shown.unit === 'kg' ? 'lb' : 'kg'
+  const meant = within(toKg(shown.value, other) / count)
+    ? { value: shown.value, unit: other as 'kg' | 'lb' }
     : null
   return issueOf('mass-absurd', field, {
-    each: kg(each),
+    each,
     count,
     low: kg(bounds.low),
     high: kg(bounds.high),
     what: anatomy.names,
-    of: isLive ? 'live' : hangs.as === 'whole' ? 'carcass' : 'piece',
+    of,
     meant,
   })
 }

@@ -54,6 +54,8 @@ interface IssueFigures {
   'not-hung': { what: Names; as: 'whole' | 'side' | 'quarter' | 'part' }
   'no-live-weight': Nothing
   'withdrawal-before': { name: string; given: string; until: string }
+  'hot-above-live': { mark: string; live: Kg; hot: Kg }
+  'more-than-count': { named: number; count: number }
   'killed-before-born': { born: string; killed: string }
   'age-contradicts': { born: string; killed: string; months: number; is: 'older' | 'younger' }
   'not-sold': { rule: string; fact: string; change: string }

@@ -82,6 +82,14 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return 'Only part of an animal hangs here: it has no live weight. Write what it weighed on the hook or in its box.'
     case 'withdrawal-before':
       return `${issue.figures.name}: its withdrawal (${issue.figures.until}) ends before it was given (${issue.figures.given}). Look at both days.`
+    case 'hot-above-live': {
+      const { mark, live, hot } = issue.figures
+      return `${mark}: the carcass, ${says.mass(hot)}, is no lighter than the animal, ${says.mass(live)}. Look at both weights.`
+    }
+    case 'more-than-count': {
+      const { named, count } = issue.figures
+      return `This lot has ${count}, and ${named} would be told apart. Look at the tags, or take one off.`
+    }
     case 'killed-before-born':
       return `Killed ${issue.figures.killed}, before it was born (${issue.figures.born}). Look at both days.`
     case 'age-contradicts': {

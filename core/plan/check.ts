@@ -1,7 +1,7 @@
 import same from 'fast-deep-equal'
 import { lookup, sidesOf, UNSURE, type Anatomy } from '#core/anatomy'
-import { issueOf, mm, type Issue, type Names } from '#core/measure'
-import type { Decision, FactBody } from '#core/records'
+import { gramsOf, issueOf, kgOf, mm, type Issue, type Names } from '#core/measure'
+import type { Decision, FactBody, OneAnimal } from '#core/records'
 import { routesFor } from '#core/rules'
 import { readFacts, type FactRow } from './facts.ts'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
@@ -9,7 +9,7 @@ import { tried, type Log } from './history.ts'
 import { canBeHeld } from './holding.ts'
 import { heldBy, inOnePiece, isMovable } from './inOnePiece.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
-import { canHang, extentOf, sidesIn } from '#core/carcass'
+import { canHang, extentOf, outsideKind, sidesIn } from '#core/carcass'
 
 const unknown = (field: string, kind: string, id: string): Issue => issueOf('unknown-id', field, { kind, id })
 const animalOf = (anatomy: Anatomy) => anatomy.names.american.toLowerCase()
@@ -92,6 +92,8 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
           : ['break', ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`])].includes(fact.of)
       return known ? null : unknown('of', fact.what, fact.of)
     }
+    case 'animal':
+      return oddAnimal(anatomy, fact)
     case 'medicine':
       return fact.until < fact.given ? issueOf('withdrawal-before', 'until', fact) : null
     case 'cost':
@@ -100,6 +102,20 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
     case 'withdrawal':
       return null
   }
+}
+
+/** What is wrong with the weights of one animal by itself: none of its kind weighs so, or its carcass outweighs it. */
+function oddAnimal(anatomy: Anatomy, { mark, live, hot }: OneAnimal): Issue | null {
+  for (const [field, shown] of [
+    ['live', live],
+    ['hot', hot],
+  ] as const) {
+    const odd = shown && outsideKind(anatomy, field, shown)
+    if (odd) return odd
+  }
+  return live && hot && gramsOf(hot) >= gramsOf(live)
+    ? issueOf('hot-above-live', 'hot', { mark, live: kgOf(gramsOf(live)), hot: kgOf(gramsOf(hot)) })
+    : null
 }
 
 /** Whether a part is of the carcass as it hangs: one that comes out of another is weighed with that. */
@@ -204,8 +220,9 @@ function tornBy(anatomy: Anatomy, before: Plan, after: Plan, d: Decision): Issue
 }
 
 /** Days and ages of a lot that contradict each other, once all its facts are together; null when they do not. */
-export function contradictionIn(anatomy: Anatomy, facts: readonly FactRow[]): Issue | null {
-  const { born, killed, conventions } = readFacts(facts)
+export function contradictionIn(anatomy: Anatomy, facts: readonly FactRow[], count = 1): Issue | null {
+  const { born, killed, conventions, animals } = readFacts(facts)
+  if (animals.length > count) return issueOf('more-than-count', 'mark', { named: animals.length, count })
   if (born === null || killed === null) return null
   if (born > killed) return issueOf('killed-before-born', 'value', { born, killed })
   const months = monthsBetween(born, killed)

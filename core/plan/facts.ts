@@ -10,6 +10,7 @@ import {
   type Fee,
   type FeeId,
   type Medicine,
+  type OneAnimal,
   type Route,
 } from '#core/records'
 import { verdictOf, type Verdict } from '#core/rules'
@@ -30,6 +31,8 @@ export interface Facts {
   vet: string | null
   disposal: string | null
   medicines: (Medicine & { id: string })[]
+  /** The animals of a lot of several that were told apart. */
+  animals: (OneAnimal & { id: string })[]
   /** What of the animal hangs; and the lot or farm it is of, where someone said. */
   hangs: Hangs
   mother: string | null
@@ -68,6 +71,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
   const parts = new SidedMap<Kg>()
   const cutAway = new SidedMap<Kg>()
   const medicines: Facts['medicines'] = []
+  const animals: Facts['animals'] = []
   const out: Facts = {
     verdict: { food: true, sale: 'by-the-piece', reasons: [] },
     end: null,
@@ -75,6 +79,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
     vet: null,
     disposal: null,
     medicines,
+    animals,
     hangs: ALL_HANGS,
     mother: null,
     route: null,
@@ -138,6 +143,9 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         break
       case 'cost':
         out.costs.push({ id, label: fact.label, amount: minor(fact.amount) })
+        break
+      case 'animal':
+        animals.push({ ...fact, id })
         break
       case 'medicine':
         medicines.push({ ...fact, id })

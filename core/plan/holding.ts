@@ -19,6 +19,7 @@ export function heldIn(anatomy: Anatomy, paths: Sided<string>, wanted: Sided<Hol
 
 /** Whether a part is cut another day: itself, or what it comes out of. */
 export function isLater(anatomy: Anatomy, held: Sided<Hold>, part: string, side: SideName): boolean {
+  if (held.size === 0) return false
   if (held.get(part, side) === 'later') return true
   const outer = openedFrom(anatomy, part)
   return outer !== null && isLater(anatomy, held, outer, side)

@@ -33,6 +33,8 @@ export {
   thicknessFor,
 } from './portioning.ts'
 export type { Portioned } from './portions.ts'
+export { dressedAt, weighedApart } from './animals.ts'
+export type { Apart } from './animals.ts'
 export { canBeHeld, holdPart, isLater } from './holding.ts'
 export { takePath } from './takePath.ts'
 export { wayTo } from './wayTo.ts'

@@ -7,7 +7,7 @@ import { keepingOf } from '#core/rules'
 import { ANATOMIES } from '#core/species'
 import { flowOf } from '../carcass/testing.ts'
 import { way } from '../plan/testing.ts'
-import { heldParts, reckon } from './index.ts'
+import { heldMass, heldParts, reckon } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
 
 const none = readPlan(ANATOMIES.hog, lotOf('hog')).choices.paths
@@ -89,6 +89,17 @@ describe('what becomes of it', () => {
     const [today, later] = [read([]), read(held('leg', 'later'))]
     expect(later.cuts.map((c) => [c.cut.id, c.kg])).toEqual(today.cuts.map((c) => [c.cut.id, c.kg]))
     expect(later.bench.hand).toBeLessThan(today.bench.hand)
+  })
+  it('what comes out of it waits with it, and is counted once', () => {
+    const said = [
+      ...takePath(ANATOMIES.hog, 'shoulder', ['left', 'right'], 'shoulder-parted'),
+      ...held('shoulder', 'later'),
+      ...held('butt', 'frozen'),
+    ]
+    const r = read(said)
+    expect(r.cutting.partKg('butt')).toBeGreaterThan(0)
+    expect(heldParts(r).map((p) => p.part)).toEqual(['shoulder'])
+    expect(heldMass(r)).toBeCloseTo(r.cutting.partKg('shoulder'), 9)
   })
   it('today after all it goes back to its usual way, and nothing is held', () => {
     const said = held('loin', 'chilled')

@@ -89,6 +89,15 @@ export const medicineSchema = z.object({
 })
 export type Medicine = z.infer<typeof medicineSchema>
 
+/** One animal of several: its ear tag or leg band, and what it weighed by itself, alive and hot. */
+export const animalSchema = z.object({
+  kind: z.literal('animal'),
+  mark: lineSchema(40),
+  live: shownMassSchema.nullable(),
+  hot: shownMassSchema.nullable(),
+})
+export type OneAnimal = z.infer<typeof animalSchema>
+
 /** What is done: a step of the block card on a side, or a cut of which all packs are weighed. */
 export const tickSchema = z.object({
   kind: z.literal('tick'),
@@ -116,6 +125,7 @@ export const factBodySchema = z.discriminatedUnion('kind', [
   costSchema,
   feeSchema,
   medicineSchema,
+  animalSchema,
   tickSchema,
   attachmentSchema,
   withdrawalSchema,
@@ -145,6 +155,8 @@ export function subjectOf(fact: FactBody): string | null {
       return 'of' in fact ? `${fact.what} ${fact.of}` : fact.what
     case 'fee':
       return `fee ${fact.fee}`
+    case 'animal':
+      return `animal ${fact.mark}`
     case 'tick':
       return `${fact.what} ${fact.of} ${fact.side satisfies SideName}`
     case 'withdrawal':

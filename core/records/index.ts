@@ -13,6 +13,7 @@ export {
   factBodySchema,
   factSchema,
   feeSchema,
+  animalSchema,
   medicineSchema,
   newFactSchema,
   observationSchema,
@@ -20,7 +21,18 @@ export {
   tickSchema,
   withdrawalSchema,
 } from './facts.ts'
-export type { Attachment, Cost, Fact, FactBody, Fee, Medicine, NewFact, Observation, Tick } from './facts.ts'
+export type {
+  Attachment,
+  Cost,
+  Fact,
+  FactBody,
+  Fee,
+  Medicine,
+  NewFact,
+  Observation,
+  OneAnimal,
+  Tick,
+} from './facts.ts'
 export { commandSchema, decisionSchema, LEAN_BOUNDS, unitPriceSchema } from './decisions.ts'
 export type { Command, Decision, Field } from './decisions.ts'
 export { ALL_HANGS, hangsSchema } from './hangs.ts'

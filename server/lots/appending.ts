@@ -219,7 +219,7 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     now.push({ ...sent, at: to.at })
   }
   if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
-  const odd = contradictionIn(anatomy, now)
+  const odd = contradictionIn(anatomy, now, lot.count)
   if (odd) return refusedFor({ ...odd, field: `facts.${to.facts.length - 1}.${odd.field}` })
   const rows = await entries(
     tx,

@@ -11,6 +11,7 @@ import records from './005-records.sql?raw'
 import whole from './006-records.sql?raw'
 import farm from './007-farm.sql?raw'
 import jobs from './008-jobs.sql?raw'
+import animals from './009-animals.sql?raw'
 
 interface Migration {
   id: number
@@ -104,6 +105,7 @@ const MIGRATIONS: Migration[] = [
   { id: 6, sql: whole },
   { id: 7, sql: farm },
   { id: 8, sql: jobs },
+  { id: 9, sql: animals },
 ]
 
 /** The schema this program writes. */

@@ -63,6 +63,13 @@ function sayFact(f: FactBody): Said {
       return { what: `${nameOf(f.of) ?? f.of}: done`, value: 'yes' }
     case 'medicine':
       return { what: `Medicine: ${f.name}`, value: `given ${f.given}, withdrawal until ${f.until}` }
+    case 'animal': {
+      const weights = [
+        f.live && `${f.live.value} ${f.live.unit} live`,
+        f.hot && `${f.hot.value} ${f.hot.unit} hot`,
+      ]
+      return { what: `Animal ${f.mark}`, value: weights.filter(Boolean).join(', ') || 'named' }
+    }
     case 'attachment':
       return { what: 'Attached', value: f.name }
     case 'withdrawal':

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
-import { shownWeights } from '#core/reading'
+import { heldParts, HOLD_WORDS, shownWeights } from '#core/reading'
 import { massDigits } from '#core/measure'
 import { useReading } from '../state/lot.ts'
 import { useWords } from '../state/words.ts'
@@ -12,6 +12,12 @@ const words = useWords()
 const money = computed(() => read.value.money)
 const shares = computed(() => read.value.plan.route === 'custom')
 const shown = computed(() => shownWeights(read.value, words.unit.value))
+/** What is held is in the sum at its price; what was taken home is in it at nothing. */
+const held = computed(() =>
+  heldParts(read.value)
+    .map((p) => `${words.name(p.names)} (${HOLD_WORDS[p.hold]}), ${words.mass(p.kg)}`)
+    .join('; '),
+)
 const earning = computed(() => read.value.cuts.filter((c) => c.value > 0).sort((a, b) => b.value - a.value))
 </script>
 
@@ -88,6 +94,9 @@ const earning = computed(() => read.value.cuts.filter((c) => c.value > 0).sort((
         </tfoot>
       </table>
     </div>
+    <p v-if="held" class="sum">
+      Not sold yet, or not cut: {{ held }}. It is counted at its price, what is taken home at nothing.
+    </p>
     <p v-if="money.cover !== null" class="sum">
       {{ words.money(money.net) }} ÷ {{ words.money(money.costs.total) }} =
       <b>{{ words.percent(money.cover) }}</b>

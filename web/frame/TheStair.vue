@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import type { StageFigure } from '#core/reading'
+import { kg } from '#core/measure'
+import { heldMass, type StageFigure } from '#core/reading'
 import { useLot } from '../state/lot.ts'
 import { useWords } from '../state/words.ts'
 import CoverFlag from './CoverFlag.vue'
@@ -41,6 +42,15 @@ const spoken = (s: (typeof stages.value)[number]) =>
   s.figure
     ? `${words.known(s.figure.kg, s.figure.range)}, ${s.figure.weighed ? 'weighed' : `estimate${s.figure.range ? `, likely ${words.massRange(s.figure.range)}` : ''}`}`
     : s.empty
+const held = computed(() => (reading.value ? heldMass(reading.value) : kg(0)))
+/** Below a step: how far it may lie off, and what of the cut is held. */
+const under = (s: (typeof stages.value)[number]) =>
+  [
+    s.figure ? (s.figure.range ? words.massRange(s.figure.range) : 'weighed') : '',
+    s.id === 'cut' && held.value > 0 ? `${words.mass(held.value)} held` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
 /** Notches: what went between a step and the one before it. */
 const lost = (i: number) => {
   const [before, now] = [stages.value[i - 1]?.figure, stages.value[i]?.figure]
@@ -79,9 +89,7 @@ const lost = (i: number) => {
           :style="{ left: at(s.figure.range.low), width: at(s.figure.range.high - s.figure.range.low) }"
         />
       </span>
-      <small class="under muted">{{
-        s.figure ? (s.figure.range ? words.massRange(s.figure.range) : 'weighed') : ''
-      }}</small>
+      <small class="under muted">{{ under(s) }}</small>
     </RouterLink>
     <CoverFlag />
   </nav>

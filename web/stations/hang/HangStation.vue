@@ -6,6 +6,7 @@ import FoldedPane from '../../pieces/FoldedPane.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import AnimalFacts from './AnimalFacts.vue'
+import AnimalList from './AnimalList.vue'
 import BookingDoors from './BookingDoors.vue'
 import CasualtyRecord from './CasualtyRecord.vue'
 import HowItEnded from './HowItEnded.vue'
@@ -49,6 +50,10 @@ const medicines = computed(() => {
     .toSorted()
     .at(-1)!
   return `${all.length} given; the last withdrawal ends ${last}`
+})
+const apart = computed(() => {
+  const n = read.value.plan.animals.length
+  return n === 0 ? 'ear tags or bands, and single weights' : `${n} of ${lot.value!.count} told apart`
 })
 const slips = computed(() => {
   const n = read.value.plan.attachments.length
@@ -103,6 +108,12 @@ const slips = computed(() => {
       <FoldedPane title="How it was dressed" :says="dressed"><DressingChoice /></FoldedPane>
       <FoldedPane v-if="anatomy.measures.length > 0" title="Measured on the carcass" :says="measured"
         ><CarcassMeasures
+      /></FoldedPane>
+      <FoldedPane
+        v-if="lot!.count > 1 && read.plan.hangs.as === 'whole'"
+        title="The animals one by one"
+        :says="apart"
+        ><AnimalList
       /></FoldedPane>
       <FoldedPane title="Medicines" :says="medicines"><MedicineList /></FoldedPane>
       <FoldedPane title="Slips and photos" :says="slips"><SlipList /></FoldedPane>
