@@ -93,7 +93,7 @@ async function write(stage: Stage, together: Kg) {
           <th class="right">Live</th>
           <th class="right">Hot</th>
           <th class="right">Dressed at</th>
-          <th><span class="sr-only">Take off</span></th>
+          <th><span class="visually-hidden">Take off</span></th>
         </tr>
       </thead>
       <tbody>
@@ -158,6 +158,10 @@ async function write(stage: Stage, together: Kg) {
   display: flex;
   flex-wrap: wrap;
   gap: 0.6rem;
-  align-items: end;
+  align-items: start;
+}
+/* Beside the fields, below their labels. */
+.add > button {
+  margin-top: 1.65rem;
 }
 </style>

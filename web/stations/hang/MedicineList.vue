@@ -52,7 +52,7 @@ function add() {
           <th v-if="lot!.count > 1">Animal</th>
           <th>Given</th>
           <th>Withdrawal until</th>
-          <th><span class="sr-only">Take off</span></th>
+          <th><span class="visually-hidden">Take off</span></th>
         </tr>
       </thead>
       <tbody>
