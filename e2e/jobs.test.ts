@@ -208,7 +208,7 @@ describe('a part that is not cut today', () => {
     await when('uncut, held in the cold')
     const held = page.getByRole('region', { name: 'Not cut today' })
     await held.getByText('uncut, held in the cold').waitFor()
-    expect(await held.innerText()).toMatch(/Loin, left uncut, held in the cold, \d+\.\d+ kg/)
+    expect(await held.innerText()).toMatch(/Loin, left uncut, held in the cold, \d+\.\d+ (kg|lb)/)
     expect(await page.getByText('in a home refrigerator 3–5 days').count()).toBe(1)
     await page.locator('[data-cut=loin-uncut]').waitFor()
     await saved(page)
@@ -217,6 +217,18 @@ describe('a part that is not cut today', () => {
     await page.keyboard.press('Control+z')
     await held.waitFor({ state: 'detached' })
     expect(await page.locator('[data-cut=loin-uncut]').count()).toBe(0)
+  })
+  it('of an unsplit carcass both sides are held, or none', async () => {
+    const { page } = run
+    await openLot(run, 'Thistle', 'block')
+    await page.getByRole('radiogroup', { name: 'How to cut the Loin' }).waitFor()
+    await page.getByRole('button', { name: 'Left', exact: true }).click()
+    await page.getByText('both sides of it are held, or none').waitFor()
+    await page.getByRole('button', { name: 'Both sides', exact: true }).click()
+    await when('uncut, frozen')
+    await page.getByRole('region', { name: 'Not cut today' }).getByText('Loin, both sides').waitFor()
+    await stage(page, 'cut').getByText('held').waitFor()
+    await openLot(run, 'Bramble', 'block')
   })
   it('waits for another day as it is planned: fewer minutes today, the same kilograms', async () => {
     const { page } = run

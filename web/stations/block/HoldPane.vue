@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { canBeHeld, holdPart } from '#core/plan'
+import { canBeHeld, holdPart, inOnePiece } from '#core/plan'
 import { HOLD_WORDS } from '#core/reading'
 import { HOLDS, type Hold } from '#core/records'
 import { keepingOf } from '#core/rules'
@@ -26,6 +26,13 @@ const differ = computed(() => new Set(holds.value).size > 1)
 const now = computed(() => (differ.value ? null : (holds.value[0] ?? TODAY)))
 const keeping = computed(() => keepingOf(body.value.anatomy.species))
 const isDone = computed(() => sides.value.some((side) => read.value.plan.steps.get(part.value, side)))
+/** One side of what hangs unsplit is not held without the other. */
+const isJoined = computed(
+  () =>
+    sides.value.length < 2 &&
+    sides.value[0] !== 'animal' &&
+    inOnePiece(body.value.anatomy, read.value.plan, part.value),
+)
 function take(value: Hold | typeof TODAY) {
   const { anatomy } = body.value
   decide(
@@ -51,11 +58,14 @@ function take(value: Hold | typeof TODAY) {
       placeholder="the sides differ"
       size="small"
       data-testid="hold"
-      :disabled="isDone"
+      :disabled="isDone || isJoined"
       :aria-label="`When the ${name} is cut, or what becomes of it uncut`"
       @update:model-value="take($event)"
     />
     <small v-if="isDone" class="muted">It is ticked off as cut.</small>
+    <small v-else-if="isJoined" class="muted"
+      >The carcass hangs unsplit: both sides of it are held, or none.</small
+    >
     <small v-else-if="now === 'chilled' || now === 'later'" class="care"
       >At or below 4 °C (40 °F); in a home refrigerator {{ keeping.chilled }}, then cut and eat or freeze
       it.</small
