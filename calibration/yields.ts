@@ -64,6 +64,26 @@ const LAMB_BONED: Ways = {
   leg: 'leg-butterflied',
 }
 
+/** What comes of a lamb or a kid that is all boned. */
+const LAMB_PIECES_BONED: Record<string, How> = {
+  tenderloins: ['boned', made('tenderloin', 'tenderloin')],
+  'all meat, all boned': [
+    'boned',
+    also(
+      made(
+        ['shoulder', 'rack', 'loin', 'leg', 'tenderloin'],
+        'shoulder-rolled',
+        'noisettes',
+        'loin-boneless',
+        'leg-butterflied',
+        'tenderloin',
+      ),
+      held('trim'),
+    ),
+  ],
+  'bones, all boned': ['boned', held('bones')],
+  'fat trimmed off, all boned': ['boned', held('fat', 'kidney-fat')],
+}
 const GOAT_CUBED: Ways = Object.fromEntries(
   ['leg', 'shoulder', 'neck', 'rack', 'loin', 'breast', 'foreshank'].map((p) => [p, `${p}-cubed`]),
 )
@@ -241,23 +261,7 @@ const LISTS: Partial<Record<Species, List>> = {
       'two frenched racks': ['bone', made('rack', 'rack')],
       'loin chops': ['bone', made('loin', 'loin-chop')],
       shanks: ['bone', made('foreshank', 'shank')],
-      tenderloins: ['boned', made('tenderloin', 'tenderloin')],
-      'all meat, all boned': [
-        'boned',
-        also(
-          made(
-            ['shoulder', 'rack', 'loin', 'leg', 'tenderloin'],
-            'shoulder-rolled',
-            'noisettes',
-            'loin-boneless',
-            'leg-butterflied',
-            'tenderloin',
-          ),
-          held('trim'),
-        ),
-      ],
-      'bones, all boned': ['boned', held('bones')],
-      'fat trimmed off, all boned': ['boned', held('fat', 'kidney-fat')],
+      ...LAMB_PIECES_BONED,
     },
   },
   broiler: {
@@ -326,23 +330,7 @@ const LISTS: Partial<Record<Species, List>> = {
       'breasts and flanks': ['bone', held('breast')],
       foreshanks: ['bone', held('foreshank')],
       'kidneys and their fat': ['bone', held('kidneys', 'kidney-fat')],
-      tenderloins: ['boned', made('tenderloin', 'tenderloin')],
-      'all meat, all boned': [
-        'boned',
-        also(
-          made(
-            ['shoulder', 'rack', 'loin', 'leg', 'tenderloin'],
-            'shoulder-rolled',
-            'noisettes',
-            'loin-boneless',
-            'leg-butterflied',
-            'tenderloin',
-          ),
-          held('trim'),
-        ),
-      ],
-      'bones, all boned': ['boned', held('bones')],
-      'fat trimmed off, all boned': ['boned', held('fat', 'kidney-fat')],
+      ...LAMB_PIECES_BONED,
       'all cubed on the saw': ['cubed', made(Object.keys(GOAT_CUBED), 'bone-in-cubes')],
     },
   },

@@ -1,4 +1,5 @@
 import { birdTrim } from '../poultry/data/birds.ts'
+import { laidSources } from '../laidSources.ts'
 import type { Anatomy } from '../types.ts'
 import { about } from './about.ts'
 import { axis, bands, cuts, lines, parts } from './data/cells.ts'
@@ -35,24 +36,5 @@ export const anatomy: Anatomy = {
   house,
   also,
   map,
-  sources: {
-    chain: 'duck-chain',
-    'chain.days': 'usual-days',
-    referenceKg: 'duck-cells',
-    axis: 'duck-cells',
-    bands: 'duck-cells',
-    parts: 'duck-live',
-    types: 'duck-types',
-    cuts: 'price-index',
-    'cuts.portion': 'portions',
-    paths: 'duck-paths',
-    'paths.process': 'broiler-process',
-    conventions: 'duck-chain',
-    live: 'duck-live',
-    trim: 'trim-levels',
-    spread: 'duck-spread',
-    'spread.besideMm': 'common-spread',
-    'spread.toTrim': 'common-spread',
-    map: 'drawings',
-  },
+  sources: laidSources('duck', 'broiler-process'),
 }

@@ -1,3 +1,4 @@
+import { laidSources } from '../laidSources.ts'
 import type { Anatomy } from '../types.ts'
 import { about } from './about.ts'
 import { axis, bands, cuts, lines, parts } from './data/cells.ts'
@@ -34,24 +35,5 @@ export const anatomy: Anatomy = {
   house,
   also,
   map,
-  sources: {
-    chain: 'rabbit-chain',
-    'chain.days': 'usual-days',
-    referenceKg: 'rabbit-cells',
-    axis: 'rabbit-cells',
-    bands: 'rabbit-cells',
-    parts: 'rabbit-live',
-    types: 'rabbit-types',
-    cuts: 'price-index',
-    'cuts.portion': 'portions',
-    paths: 'rabbit-paths',
-    'paths.process': 'rabbit-process',
-    conventions: 'rabbit-chain',
-    live: 'rabbit-live',
-    trim: 'trim-levels',
-    spread: 'rabbit-spread',
-    'spread.besideMm': 'common-spread',
-    'spread.toTrim': 'common-spread',
-    map: 'drawings',
-  },
+  sources: laidSources('rabbit', 'rabbit-process'),
 }

@@ -1,4 +1,5 @@
 import { birdTrim } from '../poultry/data/birds.ts'
+import { laidSources } from '../laidSources.ts'
 import type { Anatomy } from '../types.ts'
 import { about } from './about.ts'
 import { axis, bands, cuts, lines, parts } from './data/cells.ts'
@@ -35,24 +36,5 @@ export const anatomy: Anatomy = {
   house,
   also,
   map,
-  sources: {
-    chain: 'turkey-chain',
-    'chain.days': 'usual-days',
-    referenceKg: 'turkey-cells',
-    axis: 'turkey-cells',
-    bands: 'turkey-cells',
-    parts: 'turkey-live',
-    types: 'turkey-types',
-    cuts: 'price-index',
-    'cuts.portion': 'portions',
-    paths: 'turkey-paths',
-    'paths.process': 'broiler-process',
-    conventions: 'turkey-chain',
-    live: 'turkey-live',
-    trim: 'trim-levels',
-    spread: 'turkey-spread',
-    'spread.besideMm': 'common-spread',
-    'spread.toTrim': 'common-spread',
-    map: 'drawings',
-  },
+  sources: laidSources('turkey', 'broiler-process'),
 }
