@@ -4,7 +4,7 @@ import { newLotSchema, newPackSchema, newWeighingSchema } from '#core/records'
 import { rehearsalSchema, sealSchema, secondPlaceSchema } from './copies.ts'
 import { codeAskedSchema, deviceChangeSchema, pairingSchema } from './devices.ts'
 import { farmChangeSchema } from './farm.ts'
-import { appendSchema, factsSchema, splitSchema } from './lots.ts'
+import { appendSchema, factsSchema, joinSchema, splitSchema } from './lots.ts'
 import { ownChangeSchema, planChangeSchema } from './plans.ts'
 
 /** Every address of the API, below /api, with the form of what it is sent: what a test that tries them all goes by. */
@@ -27,6 +27,7 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'post', path: '/lots/:id/decisions', body: appendSchema },
   { method: 'post', path: '/lots/:id/facts', body: factsSchema },
   { method: 'post', path: '/lots/:id/groups', body: splitSchema },
+  { method: 'post', path: '/lots/:id/groups/joined', body: joinSchema },
   { method: 'get', path: '/anatomies/:hash' },
   { method: 'put', path: '/attachments/:hash' },
   { method: 'get', path: '/attachments/:hash' },

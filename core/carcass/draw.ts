@@ -8,6 +8,8 @@ import { toWeighed } from './partWeights.ts'
 import { fatOnSd, knifeSds, lineSds, toTrimSd } from './knife.ts'
 
 const SEED = 0.20261124
+/** The seed of the nth group of a lot: other animals than those of its sisters. */
+export const seedOf = (nth: number): number => (SEED + nth * 0.618034) % 1
 const T = TISSUES.length
 
 /** Figures of each draw, kilograms, in the same order everywhere. */
@@ -18,6 +20,9 @@ export interface Drawn {
   /** All that every part holds, side by side, in the order of the cutting's slots. */
   slots: readonly Float64Array[]
 }
+
+/** Standard normals of a seed in [0, 1): the same again each time. */
+export const normalsOf = (seed = SEED): (() => number) => randomNormal.source(randomLcg(seed))(0, 1)
 
 const cutters = new WeakMap<Flow, { key: string; factors: Float64Array }>()
 
@@ -87,7 +92,7 @@ function placing(flow: Flow, inputs: Float64Array, sds: Float64Array) {
 /**
  * Draws whole carcasses: chain, then fatness, muscling and bone of the animal, shared by both sides and every path,
  * where its mass lies, then the cutter. For a group of `count` the animals' own spread shrinks with √count; lines and
- * cutter are common to all. Same input, same draws.
+ * cutter are common to all. Same input, same draws; another `seed` draws other animals under the same cutter.
  */
 export function drawLot(
   cutting: CutUp,
@@ -95,10 +100,11 @@ export function drawLot(
   chain: (normal: () => number) => number[],
   draws: number,
   spread: Anatomy['spread'] = cutting.flow.anatomy.spread,
+  seed = SEED,
 ): Drawn {
   const { flow } = cutting
   const { setting, inputs } = insideOf(cutting)
-  const normal = randomNormal.source(randomLcg(SEED))(0, 1)
+  const normal = normalsOf(seed)
   const { cuts } = flow.anatomy
   const { slots, rowCut } = flow[LAID]
   const root = Math.sqrt(count)

@@ -95,6 +95,15 @@ interface IssueFigures {
   'undo-not-yours': Nothing
   'corrected-before': Nothing
   'groups-unequal': { parent: number; children: number }
+  /** A group that was split, or put together with others, since a page last heard of it. */
+  'group-gone': { name: string }
+  /** How something is cut, asked of a lot that is more than one group. */
+  'group-needed': Nothing
+  'groups-unlike': Nothing
+  /** A group that weighs more than the whole lot leaves for it, or a lot that weighs less than its groups. */
+  'group-above-lot': { group: Kg; left: Kg; of: 'group' | 'lot' }
+  /** A way that leaves the animal in one piece, asked of one side of it. */
+  'only-a-half': { part: Names }
   'attachment-gone': { name: string }
   'not-for-sale-by-cut': { reason: string }
   'bundle-damaged': { where: string; reason: string }

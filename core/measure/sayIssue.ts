@@ -192,6 +192,20 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return 'This was corrected already. Reload the page and correct the newest figure.'
     case 'groups-unequal':
       return `A group of ${issue.figures.parent} cannot be split into ${issue.figures.children}. The parts must come to the whole.`
+    case 'group-gone':
+      return `“${issue.figures.name}” is no group any more: it was split, or put together with others. Choose one of those it became.`
+    case 'group-needed':
+      return 'This lot is split into groups. Choose the group this is for.'
+    case 'groups-unlike':
+      return 'Sides and whole animals cannot be one group. Put together two groups of whole animals, or the sides of the same ones.'
+    case 'group-above-lot': {
+      const { group, left, of } = issue.figures
+      return of === 'group'
+        ? `This group at ${says.mass(group)} would leave the others less than they can weigh: of the whole lot there are ${says.mass(left)} for it. Check which of the two weights is wrong.`
+        : `The groups weighed already come to ${says.mass(group)}: a lot of ${says.mass(left)} leaves the others less than they can weigh. Check which of the two weights is wrong.`
+    }
+    case 'only-a-half':
+      return `This leaves the ${small(issue.figures.part)} in one piece, and this group is one side of each. Choose a way that takes it apart.`
     case 'attachment-gone':
       return `The bytes of “${issue.figures.name}” did not arrive. Attach it again.`
     case 'not-for-sale-by-cut':

@@ -34,6 +34,8 @@ export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   forms: readonly ('pdf' | 'csv')[]
   /** Prices stand on it: there is none where cuts may not be sold by the piece. */
   priced?: boolean
+  /** How one group of a lot is cut: there is none of a lot that is split. */
+  cutting?: boolean
   /** For a part of the animal: whole, half, quarter. */
   shared?: boolean
   /** What is typed when it is asked for, with the words that stand there until a person writes others. */
@@ -47,6 +49,8 @@ export const paperKind = <S extends z.ZodType<object>>(kind: PaperKindOf<S>): Pa
   ...kind,
   make: (about) => {
     const { food, reasons } = about.read.plan.verdict
+    if (kind.cutting && about.read.groups.length > 0)
+      return { ok: false, issues: [issueOf('group-needed', 'group', {})] }
     return food ? kind.make(about) : { ok: false, issues: [issueOf('not-food', 'route', reasons[0]!)] }
   },
 })
@@ -97,6 +101,7 @@ const several = (word: string) => word.replace(/f$/, 've') + 's'
 export const animalsOf = (about: About): string => {
   const { count, flow, plan } = about.read
   const animal = flow.anatomy.names[nameSet(about)].toLowerCase()
+  if (plan.half) return `one side each of ${count * 2} ${several(animal)}`
   const part = hungWords(flow.anatomy, plan.hangs)
   if (!part) return `${count} ${count === 1 ? animal : several(animal)}`
   return `${count === 1 ? '' : `${count} × `}${part[nameSet(about)]} of a ${animal}`

@@ -124,7 +124,7 @@ export function adoptPlan(
   const portions = new Map(
     wanted.portions.filter((p) => find.cut(p.cut) ?? unknown(p.cut)).map((p) => [p.cut, p.portion]),
   )
-  const settled = settle(anatomy, paths, plan.conventions, plan.hangs)
+  const settled = settle(anatomy, paths, plan.conventions, plan.hangs, plan.half)
   const kept = new SidedMap<string>()
   for (const { id: part, side, value: path } of paths) {
     if (settled.paths.get(part, side) === path) kept.set(part, side, path)

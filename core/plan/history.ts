@@ -21,6 +21,8 @@ export type CommandRow = Pick<
 export interface Log {
   commands: readonly CommandRow[]
   facts: readonly FactRow[]
+  /** One side of each animal: no way that leaves it in one piece. */
+  half?: boolean
 }
 export const NO_LOG: Log = { commands: [], facts: [] }
 /** What can be said of a lot: a decision of its plan, or a fact. */
@@ -220,7 +222,7 @@ export function checkUndo(
 }
 
 /** The log as it would be with these things said, kept nowhere: what a plan is tried with. */
-export function tried(log: Log, said: readonly Said[]): Log {
+export function tried(log: Log, said: readonly Said[]): Pick<Log, 'commands' | 'facts'> {
   const last = log.commands.at(-1)?.rev ?? 0
   const commands = [...log.commands]
   const facts = [...log.facts]

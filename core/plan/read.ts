@@ -1,5 +1,6 @@
 import {
   lookup,
+  openedFrom,
   sidesOf,
   uncutWay,
   type Anatomy,
@@ -48,6 +49,8 @@ export interface Dropped {
 /** The plan the decisions come to, on the facts. `dropped` names choices that slaughter or another choice has since made impossible. */
 export interface Plan extends Facts {
   choices: Choices
+  /** It is one side of each animal. */
+  half: boolean
   /** Parts that are not cut today, by side: uncut in the cold, frozen, sold or taken; or cut another day. */
   held: Sided<Hold>
   /** Tools that are down. */
@@ -84,6 +87,7 @@ export function settle(
   wanted: Sided<string>,
   conventions: Conventions,
   hangs: Hangs = ALL_HANGS,
+  half = false,
 ): { paths: SidedMap<string>; dropped: Dropped[] } {
   const paths = new SidedMap(wanted)
   const dropped: Dropped[] = []
@@ -91,27 +95,50 @@ export function settle(
   while (again) {
     again = false
     for (const { id: part, side, value: id } of paths) {
-      const issue = unable(anatomy, paths, conventions, hangs, side, id)
+      const issue = unable(anatomy, paths, conventions, hangs, side, id) ?? inTwo(anatomy, half, id)
       if (!issue) continue
       paths.delete(part, side)
       dropped.push({ part, side, path: id, issue })
       again = true
     }
   }
-  openFallbacks(anatomy, paths, conventions)
+  openFallbacks(anatomy, paths, conventions, half)
   return { paths, dropped }
 }
 
-/** A part whose usual way slaughter has closed takes its first open one: no T-bones from an old steer by default. */
-function openFallbacks(anatomy: Anatomy, paths: SidedMap<string>, conventions: Conventions) {
+/**
+ * A part whose usual way slaughter has closed takes its first open one: no T-bones from an old steer by default. So does an
+ * animal that is usually left whole, of which one side is asked for.
+ */
+function openFallbacks(anatomy: Anatomy, paths: SidedMap<string>, conventions: Conventions, half: boolean) {
   const { path, pathsOf } = lookup(anatomy)
   for (const part of anatomy.parts) {
-    if (!unmet(anatomy, path(part.fallback)?.needs, conventions)) continue
+    if (!unmet(anatomy, path(part.fallback)?.needs, conventions) && !inTwo(anatomy, half, part.fallback))
+      continue
     const own = pathsOf(part.id)
-    const open = own.find((p) => !unmet(anatomy, p.needs, conventions) && !p.pair && !p.together)
+    const open = own.find(
+      (p) => !unmet(anatomy, p.needs, conventions) && !p.pair && !p.together && !inTwo(anatomy, half, p.id),
+    )
     for (const side of sidesOf(part)) if (open && !paths.has(part.id, side)) paths.set(part.id, side, open.id)
   }
 }
+
+/** Why one side of an animal cannot be cut this way: it would be left in one piece with the other. */
+function inTwo(anatomy: Anatomy, half: boolean, id: string): Issue | null {
+  const path = half ? lookup(anatomy).path(id) : undefined
+  if (!path || !opensAnimal(anatomy, path.part) || !leavesOne(anatomy, path)) return null
+  return issueOf('only-a-half', 'path', { part: lookup(anatomy).part(path.part)!.names })
+}
+/** A part that is the animal: others come out of it. */
+const opensAnimal = (anatomy: Anatomy, part: string): boolean =>
+  lookup(anatomy).part(part)?.scope === 'animal' &&
+  anatomy.parts.some((p) => openedFrom(anatomy, p.id) === part && p.id !== anatomy.roles.trim)
+/** The better part of what comes of it is one piece. */
+const leavesOne = ({ cuts }: Anatomy, path: Path): boolean =>
+  path.outputs.some((o) => {
+    const portion = cuts.find((c) => c.id === o.cut)?.portion
+    return o.lean > 0.5 && portion?.kind === 'whole' && portion.perSide === 1
+  })
 
 /** Why a part cannot be split like this: a way that takes it whole, the same way twice, a door that slaughter closed. */
 export function unableSplit(
@@ -153,11 +180,11 @@ export function settleSplits(
 /** A plan's choices with other ways wanted: what they make impossible is let go, splits too. */
 export function choicesWith(
   anatomy: Anatomy,
-  plan: Pick<Plan, 'choices' | 'hangs'>,
+  plan: Pick<Plan, 'choices' | 'hangs' | 'half'>,
   wanted: Sided<string>,
   conventions: Conventions,
 ): Choices {
-  const { paths } = settle(anatomy, wanted, conventions, plan.hangs)
+  const { paths } = settle(anatomy, wanted, conventions, plan.hangs, plan.half)
   const { splits } = settleSplits(anatomy, paths, plan.choices.splits ?? new SidedMap(), conventions)
   return { ...plan.choices, paths, splits }
 }
@@ -229,7 +256,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     field: F,
   ) => byCut(field).get('lot') ?? null
   const hands = ofLot('hands') ?? 'skilled'
-  const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions, facts.hangs)
+  const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions, facts.hangs, log.half)
   const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
   const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
   const held = heldIn(anatomy, paths, new SidedMap(saidOn(last, 'held')))
@@ -238,6 +265,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const [floor, ceiling, sold] = [byCut('floor'), byCut('ceiling'), byCut('sold')]
   return {
     ...facts,
+    half: log.half ?? false,
     choices: {
       paths,
       lines: sided('line'),
@@ -305,7 +333,7 @@ export function refusalOf(
   if (plan.without.has(path.tool) && !cut) return issueOf('tool-gone', 'path', { tool: path.tool })
   const door = closed(anatomy, [...(partData.needs ?? []), ...(path.needs ?? [])], plan.conventions)
   if (door) return door
-  const gone = notHere(anatomy, plan.hangs, path, sides)
+  const gone = notHere(anatomy, plan.hangs, path, sides) ?? inTwo(anatomy, plan.half, pathId)
   if (gone) return gone
   if (path.pair && sides.length < 2) return issueOf('both-sides', 'path', {})
   if (!path.pair && sides.length < 2 && inOnePiece(anatomy, plan, part))

@@ -2,9 +2,14 @@
 export { massKey } from './masses.ts'
 export { reckon } from './reckon.ts'
 export { figuresOf } from './lot.ts'
+export { groupState, judgeGroupWeight, stateOf, viewOf } from './groups.ts'
+export type { KeptLot } from './groups.ts'
+export { groupTable, weighedTwice } from './groupTable.ts'
 export type {
   CutFigure,
   FarmFigures,
+  GroupRead,
+  GroupState,
   LotState,
   MoneyFigures,
   PackRow,

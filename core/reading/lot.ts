@@ -20,9 +20,21 @@ import { USUAL_PACK, type Farm, type PackWeighing, type Weighing } from '#core/r
 
 /** A lot's records as they are read: what was weighed, decided, seen and packed of a number of animals. */
 export interface LotState extends Log {
+  /** Animals; a side of each of so many is half of them. */
   count: number
   weighings: readonly WeighingRow[]
   packs: readonly PackRow[]
+  /** The groups it is split into, each read by itself; its own rows are then those of all of it. */
+  apart?: readonly GroupState[]
+}
+/** One group of a lot that is split. */
+export interface GroupState extends LotState {
+  id: string
+  name: string
+  /** Its share of the lot: so many animals stand before it, of so many. It bears that share of what all cost. */
+  share: { before: number; of: number }
+  /** Weights that were taken of more than this group, as its share of them. */
+  shared: readonly Evidence[]
 }
 /** What reading needs of a weighing and of packs. */
 export type WeighingRow = Pick<
@@ -112,8 +124,17 @@ export type Uncovered = 'no-costs' | 'no-weight' | 'no-share-price' | 'not-for-s
 
 export type Weights = Readonly<Record<Stage, Kg>>
 
+/** One group of a lot, read by itself. */
+export interface GroupRead {
+  id: string
+  name: string
+  read: Reckoning
+}
+
 /** One lot read whole. */
 export interface Reckoning {
+  /** The groups it is split into, and what each comes to: together they are this reading. Empty where it is one. */
+  groups: readonly GroupRead[]
   count: number
   farm: FarmFigures
   /** The flow of this very animal: with its own number of ribs. */

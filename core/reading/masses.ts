@@ -35,5 +35,7 @@ export function massKey(lot: LotState): string {
     decided.map(({ decision }) => [decision.field, decision.target, decision.side, decision.value]).sort(),
     seen.map((f) => f.fact),
     lot.packs.map((p) => p.id),
+    lot.half ?? false,
+    (lot.apart ?? []).map((g): unknown => [g.share, g.shared, massKey(g)]),
   ])
 }

@@ -10,6 +10,8 @@ export interface Ranges {
   parts: Record<string, Interval>
   net: Interval | null
   cover: Interval | null
+  /** Those of its groups, in their order. */
+  groups: Ranges[]
 }
 
 const SIDES: readonly SideName[][] = [['left'], ['right'], ['left', 'right'], ['animal']]
@@ -38,6 +40,7 @@ export const rangesOf = (read: Reckoning): Ranges => ({
   parts: partRanges(read),
   net: read.money.netRange,
   cover: read.money.coverRange,
+  groups: read.groups.map((g) => rangesOf(g.read)),
 })
 
 /** A reading with intervals beside its central figures, which stay as they are. */
@@ -47,4 +50,5 @@ export const withRanges = (central: Reckoning, ranges: Ranges): Reckoning => ({
   stages: central.stages.map((s) => ({ ...s, range: ranges.stages[s.id] ?? null })),
   cuts: central.cuts.map((c) => ({ ...c, range: ranges.cuts[c.cut.id] ?? null })),
   money: { ...central.money, netRange: ranges.net, coverRange: ranges.cover },
+  groups: central.groups.map((g, i) => ({ ...g, read: withRanges(g.read, ranges.groups[i]!) })),
 })

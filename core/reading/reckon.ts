@@ -7,43 +7,82 @@ import {
   evidenceOf,
   extentOf,
   flowWithRibs,
+  normalsOf,
   sampleChain,
+  seedOf,
   shareHung,
   solveChain,
   type ChainPoint,
-  type CutUp,
   type Flow,
 } from '#core/carcass'
-import { worthOf } from '#core/ledger'
-import { kg, minus, plus, sumOf, type Kg } from '#core/measure'
-import { allMinutes, minutesOf, readPlan } from '#core/plan'
+import { kg, minor, type Minor } from '#core/measure'
+import { minutesOf, readPlan, type Plan } from '#core/plan'
 import { cutFigures } from './cuts.ts'
-import type { CutFigure, FarmFigures, LotState, Reckoning, Weights } from './lot.ts'
-import { moneyOf } from './money.ts'
-import { stagesOf } from './stages.ts'
+import { billedPacks, finished } from './finish.ts'
+import type { FarmFigures, GroupState, LotState, Reckoning, Weights } from './lot.ts'
 import { lessonOf } from './taught.ts'
+import { together } from './together.ts'
 
 const DRAWS = 500
+/** The draws of another reading. */
+type Drawings = Pick<Reckoning, 'drawn' | 'drawnNow' | 'groups'>
 
 /**
  * Reads a lot whole: the plan on the facts, the weights from the evidence, the carcass cut by the plan, the cuts with
  * what was packed of them, and what it all is worth. Central figures are one evaluation at the chain's medians, so that
  * they add up; ranges are the central 80 % of `draws` seeded draws (none with 0 draws), or of those of another reading
- * with the same masses (`massKey`). Weighed figures have none.
+ * with the same masses (`massKey`). Weighed figures have none. A lot that is split is what its groups come to together.
  */
 export function reckon(
   base: Flow,
   lot: LotState,
   given: FarmFigures,
-  draws: number | Pick<Reckoning, 'drawn' | 'drawnNow'> = DRAWS,
+  draws: number | Drawings = DRAWS,
+): Reckoning {
+  const own = reckonOne(base, lot, given, draws, 0)
+  if (!lot.apart) return own
+  const groups = lot.apart.map((g, i) => ({
+    id: g.id,
+    name: g.name,
+    read: reckonOne(base, g, given, typeof draws === 'number' ? draws : draws.groups[i]!.read, i + 1),
+  }))
+  return together(own, groups, lot, typeof draws === 'number' ? null : draws)
+}
+
+/** What a group bears of what the whole lot cost: shares of all groups add up to the whole. */
+function costsShared(plan: Plan, { share, count }: Pick<GroupState, 'share' | 'count'>): Plan {
+  const part = (amount: Minor) => {
+    const upTo = (animals: number) => Math.round((amount * animals) / share.of)
+    return minor(upTo(share.before + count) - upTo(share.before))
+  }
+  return {
+    ...plan,
+    target: part(plan.target),
+    costs: plan.costs.map((c) => ({ ...c, amount: part(c.amount) })),
+  }
+}
+
+const isGroup = (lot: LotState): lot is GroupState => 'share' in lot
+
+/** One lot, or one group; the `nth` is drawn by other animals than its sisters, on the same day. */
+function reckonOne(
+  base: Flow,
+  lot: LotState,
+  given: FarmFigures,
+  draws: number | Drawings,
+  nth: number,
 ): Reckoning {
   const { count } = lot
   const farm = { ...given, mince: given.minces?.[base.anatomy.species] ?? given.mince }
-  const plan = readPlan(base.anatomy, lot)
+  const read = readPlan(base.anatomy, lot)
+  const plan = isGroup(lot) ? costsShared(read, lot) : read
   const flow = flowWithRibs(base, plan.ribs)
-  const evidence = evidenceOf(lot.weighings)
+  const weighed = evidenceOf(lot.weighings)
+  const shared = isGroup(lot) ? lot.shared : []
+  const evidence = [...weighed, ...shared]
   const chain = [chainUnder(flow.anatomy, plan.conventions, plan.type), plan.days, count] as const
-  const points = solveChain(...chain, evidence)
+  // In the middle a share is taken as it is, so that the groups add up to what was weighed; how far it may lie off is drawn.
+  const points = solveChain(...chain, [...weighed, ...shared.map((e) => ({ ...e, sd: 0 }))])
   const asHung = points && weightsFrom(points)
   const share = shareHung(flow, plan.hangs, plan.conventions)
   /** Of a side or a part, the animal it is of. */
@@ -67,8 +106,20 @@ export function reckon(
   const weights = taught?.weights ?? asHung
   const cutting = taught && taught.weights.aged !== asHung!.aged ? cutAt(taught.weights) : asPlanned
   const drawAnew = (n: number) => {
+    const sampled = sampleChain(...chain, evidence)
+    // Groups of one lot hung on one day: what shifts the weight of one shifts that of its sisters.
+    const day = nth > 0 ? normalsOf() : null
     const drawn =
-      weights && n > 0 ? drawLot(asPlanned, count, sampleChain(...chain, evidence), n, animal.spread) : null
+      weights && n > 0
+        ? drawLot(
+            asPlanned,
+            count,
+            (normal) => sampled(day ?? normal),
+            n,
+            animal.spread,
+            nth > 0 ? seedOf(nth) : undefined,
+          )
+        : null
     return { drawn, drawnNow: (drawn && lesson?.draws(drawn)) ?? drawn }
   }
   const { drawn, drawnNow } = typeof draws === 'number' ? drawAnew(draws) : draws
@@ -77,62 +128,27 @@ export function reckon(
     drawn,
     drawnNow,
   })
-  const packed = sumOf(cuts, (c) => c.billedPacks)
-  const bench = minutesOf(cutting, count, packed, plan.hands, plan.held)
-  const billed = {
-    count,
-    hot: weights?.hot ?? kg(0),
-    hanging: weights?.aged ?? kg(0),
-    packs: packed,
-    minutes: allMinutes(bench),
-  }
-  const worth = worthOf(
-    cuts.map((c) => ({ ...c, packs: c.billedPacks })),
-    plan,
-    billed,
-    farm.hour,
+  const bench = minutesOf(cutting, count, billedPacks(cuts), plan.hands, plan.held)
+  return finished(
+    {
+      groups: [],
+      count,
+      farm,
+      flow,
+      plan,
+      animal,
+      cutting,
+      drawn,
+      drawnNow,
+      evidence,
+      disagreements: disagreements(...chain, evidence),
+      weights,
+      cuts,
+      bench: isGroup(lot) ? { ...bench, setUp: (bench.setUp * count) / lot.share.of } : bench,
+    },
+    lot.packs,
   )
-  return {
-    count,
-    farm,
-    flow,
-    plan,
-    animal,
-    cutting,
-    drawn,
-    drawnNow,
-    parts: {},
-    evidence,
-    disagreements: disagreements(...chain, evidence),
-    weights,
-    stages: weights ? stagesOf(plan, weights, evidence, drawnNow, cuts, lot.packs) : [],
-    cuts,
-    balance: balanceWith(cutting.balance, cuts),
-    unweighedKg: minus(
-      intoCuts(cutting.balance),
-      sumOf(cuts, (c) => c.weighedKg),
-    ),
-    bench,
-    minutes: billed.minutes,
-    worth,
-    money: moneyOf(plan, farm, billed, weights !== null, cuts, worth, drawnNow),
-  }
 }
 
 const weightsFrom = (points: readonly ChainPoint[]): Weights =>
   Object.fromEntries(points.map((p) => [p.stage, p.kg])) as Weights
-
-const intoCuts = (b: CutUp['balance']): Kg => plus(b.carcass, b.kept, b.added)
-
-/** The balance of what is weighed and still to come; `difference` is what no cut accounts for. */
-function balanceWith(planned: CutUp['balance'], cuts: readonly CutFigure[]): Reckoning['balance'] {
-  const of = (kind: CutFigure['cut']['kind']) => sumOf(cuts, (c) => (c.cut.kind === kind ? c.kg : kg(0)))
-  const [products, byProducts, losses] = [of('product'), of('by-product'), of('loss')]
-  return {
-    ...planned,
-    products,
-    byProducts,
-    losses,
-    difference: minus(intoCuts(planned), plus(products, byProducts, losses)),
-  }
-}

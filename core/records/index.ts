@@ -46,6 +46,20 @@ export { cutPlanSchema, storedPlanSchema } from './plans.ts'
 export type { CutPlan, StoredPlan } from './plans.ts'
 export { anatomiesOf, groupSchema, readBy, lotHeadSchema, lotSchema, newLotSchema } from './lots.ts'
 export type { Group, Lot, LotHead, NewLot } from './lots.ts'
+export {
+  animalsIn,
+  constituentsOf,
+  childrenOf,
+  isGroupFact,
+  isGroupField,
+  isSplit,
+  leavesOf,
+  lineageOf,
+  onlyLeaf,
+  wholeOf,
+  withinOf,
+} from './groups.ts'
+export type { GroupRow } from './groups.ts'
 export { newPaperSchema, paperSchema, paperWordsSchema } from './papers.ts'
 export type { NewPaper, Paper, PaperWords } from './papers.ts'
 export { farmSchema, keptFarmSchema } from './farm.ts'

@@ -9,10 +9,18 @@ import { packSchema, weighingSchema } from './weights.ts'
 
 const animals = z.number().int().min(1).max(2000)
 
-/** A number of animals that are weighed, planned and packed together. A lot is one group until it is split. */
-export const groupSchema = entrySchema
-  .omit({ group: true })
-  .extend({ rev: revisionSchema, parent: idSchema.nullable(), animals })
+/**
+ * A number of animals that are weighed, planned and packed together. A lot is one group until it is split; a group may be
+ * put together with others (`joins`), and is then cut as its `parent` was. `half`: one side of each of them.
+ */
+export const groupSchema = entrySchema.omit({ group: true }).extend({
+  rev: revisionSchema,
+  parent: idSchema.nullable(),
+  joins: z.array(idSchema).max(20).default([]),
+  animals,
+  half: z.boolean().default(false),
+  name: z.string().max(40).default(''),
+})
 export type Group = z.infer<typeof groupSchema>
 
 export const newLotSchema = z.object({

@@ -18,6 +18,8 @@ export type PaperWords = z.infer<typeof paperWordsSchema>
 const asked = { id: idSchema, kind: keySchema, share: z.literal(SHARES) }
 export const newPaperSchema = z.object({
   ...asked,
+  /** The group it is of; all of the lot where not said. */
+  group: idSchema.optional(),
   share: asked.share.default(1),
   words: paperWordsSchema.default({}),
 })

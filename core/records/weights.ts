@@ -32,9 +32,9 @@ export const weighingSchema = entrySchema
   .refine(withdrawsSomething, WITHDRAWS)
 export type Weighing = z.infer<typeof weighingSchema>
 
-/** A weighing as it is sent. Grams are worked out where it is kept; `confirmed` keeps an unusual figure. */
+/** A weighing as it is sent, of a group or of all of the lot. Grams are worked out where it is kept; `confirmed` keeps an unusual figure. */
 export const newWeighingSchema = z
-  .object({ id: idSchema, ...weighed, confirmed: z.boolean() })
+  .object({ id: idSchema, group: idSchema.optional(), ...weighed, confirmed: z.boolean() })
   .refine(hasItsBasis, BASIS)
   .refine(withdrawsSomething, WITHDRAWS)
 export type NewWeighing = z.infer<typeof newWeighingSchema>
@@ -47,6 +47,6 @@ export type PackWeighing = z.infer<typeof packSchema>
 
 /** Packs as they are sent; `confirmed` keeps an unlikely weight. */
 export const newPackSchema = z
-  .object({ id: idSchema, ...packed, confirmed: z.boolean().optional() })
+  .object({ id: idSchema, group: idSchema.optional(), ...packed, confirmed: z.boolean().optional() })
   .refine(withdrawsSomething, WITHDRAWS)
 export type NewPack = z.infer<typeof newPackSchema>

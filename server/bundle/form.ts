@@ -6,12 +6,16 @@ import { readPaper } from '#core/papers'
 import { checkDecisions, NO_LOG, strangersIn, unknownFact } from '#core/plan'
 import {
   anatomiesOf,
+  animalsIn,
   broughtUp,
+  childrenOf,
+  constituentsOf,
   CONTENT_STEPS,
   readBy,
   subjectOf,
   unheldIn,
   type Correctable,
+  type Group,
 } from '#core/records'
 import { hashOfBytes } from '../database/shelf.ts'
 import { digestOf } from '../store/outcomes.ts'
@@ -166,18 +170,25 @@ function lotFaults(
   ]
 }
 
-/** One group that is all of the lot; children together are their parent. */
+/** One group that is all of the lot; what it was split into is all of it, what was put together is all of those. */
 function groupFaults({ groups, count }: Lot, where: string): Issue[] {
   const at = `${where}.groups`
   const tops = groups.filter((g) => g.parent === null)
-  if (tops.length !== 1 || tops[0]!.animals !== count) return [fault(at, 'they are not the lot')]
+  if (tops.length !== 1 || tops[0]!.animals !== count || tops[0]!.half)
+    return [fault(at, 'they are not the lot')]
+  const ids = new Map(groups.map((g) => [g.id, g]))
+  const joined = groups.flatMap((g) => g.joins)
+  const sum = (of: readonly Group[]) => of.reduce((n, g) => n + animalsIn(g), 0)
   return groups.flatMap((g) => {
-    const children = groups.filter((c) => c.parent === g.id)
-    const sum = children.reduce((s, c) => s + c.animals, 0)
-    const lost = g.parent !== null && !groups.some((p) => p.id === g.parent)
-    return lost || (children.length > 0 && sum !== g.animals)
-      ? [fault(at, `a group of ${g.animals} that does not add up`)]
-      : []
+    const named = [...(g.parent === null ? [] : [g.parent]), ...g.joins]
+    const children = childrenOf(groups, g.id)
+    const parts = constituentsOf(groups, g)
+    const isWhole =
+      named.every((id) => (ids.get(id)?.rev ?? g.rev) < g.rev) &&
+      new Set(joined).size === joined.length &&
+      (children.length === 0 || sum(children) === animalsIn(g)) &&
+      (parts.length === 0 || sum(parts) === animalsIn(g))
+    return isWhole ? [] : [fault(at, `a group of ${g.animals} that does not add up`)]
   })
 }
 

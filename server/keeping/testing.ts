@@ -63,7 +63,9 @@ export function smallContent() {
     createdAt: AT,
     ...BY,
     rev: 8,
-    groups: [{ id: id(1), parent: null, animals: 1, rev: 0, at: AT, ...BY }],
+    groups: [
+      { id: id(1), parent: null, joins: [], animals: 1, half: false, name: '', rev: 0, at: AT, ...BY },
+    ],
     weighings: [
       { ...row(10, 1, 206), stage: 'live', basis: null, source: 'scale' },
       { ...row(11, 2, 260), stage: 'live', basis: null, source: 'scale', corrects: id(10) },

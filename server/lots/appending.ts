@@ -1,5 +1,5 @@
 import same from 'fast-deep-equal'
-import type { Append, Author, Clash, Facts, Lot, NewPack, NewWeighing, Split } from '#contracts'
+import type { Append, Author, Clash, Facts, Join, Lot, NewPack, NewWeighing, Split } from '#contracts'
 import { chainUnder, judgeWeighing, shareHung } from '#core/carcass'
 import { gramsOf, issueOf, type Issue } from '#core/measure'
 import {
@@ -13,8 +13,23 @@ import {
   unknownFact,
   type FactRow,
 } from '#core/plan'
-import { judgePacks, weighedOnly } from '#core/reading'
-import { correctable, readBy, subjectOf, type Decision, type Entry, type NewFact } from '#core/records'
+import { judgeGroupWeight, judgePacks, viewOf, weighedOnly } from '#core/reading'
+import {
+  animalsIn,
+  childrenOf,
+  correctable,
+  isGroupFact,
+  isGroupField,
+  leavesOf,
+  onlyLeaf,
+  readBy,
+  subjectOf,
+  wholeOf,
+  type Decision,
+  type Entry,
+  type Group,
+  type NewFact,
+} from '#core/records'
 import { flowOf } from '../anatomies/pins.ts'
 import { insertPin, selectPin } from '../anatomies/queries.ts'
 import { pinBy } from '../anatomies/today.ts'
@@ -33,39 +48,70 @@ export interface To {
 }
 
 const anatomyOf = async (tx: Tx, lot: Lot) => (await selectPin(tx, readBy(lot)))!.anatomy
-/** The group a lot's records hang on as long as it is not split. */
-const wholeOf = (lot: Lot) => lot.groups.find((g) => g.parent === null)!
+/**
+ * The group something is of: one that is cut, or all of the lot. How something is cut (`cutting`) is of one that is cut,
+ * which is the lot as long as it is not split.
+ */
+function groupOf({ groups }: Lot, asked: string | undefined, cutting = false): Group | Issue {
+  const whole = wholeOf(groups)
+  const found =
+    asked === undefined ? (cutting && onlyLeaf(groups)) || whole : groups.find((g) => g.id === asked)
+  if (!found) return issueOf('unknown-id', 'group', { kind: 'group', id: asked! })
+  const isLeaf = leavesOf(groups).includes(found)
+  if (cutting && found === whole && !isLeaf) return issueOf('group-needed', 'group', {})
+  return isLeaf || found === whole ? found : issueOf('group-gone', 'group', { name: found.name })
+}
+const isIssue = (found: Group | Issue): found is Issue => 'code' in found
+/** The group of what was sent again: that it was kept for, where it did not say. */
+const groupAgain = (asked: string | undefined, held: string) => asked ?? held
 
-/** What the next rows of a lot bear: revisions are given out in the same transaction that keeps the rows. */
-async function entries(tx: Tx, lot: Lot, { by, at }: To, ids: readonly string[]): Promise<Entry[]> {
+/** What the next rows of a group bear: revisions are given out in the same transaction that keeps the rows. */
+async function entries(
+  tx: Tx,
+  lot: Lot,
+  { by, at }: To,
+  group: string,
+  ids: readonly string[],
+): Promise<Entry[]> {
   const first = await q.takeRevisions(tx, lot.id, ids.length)
-  const group = wholeOf(lot).id
   return ids.map((id, i) => ({ id, group, rev: first + i, at, ...by }))
 }
+/** A weight is corrected where it was weighed, whatever became of its group. */
+const correctedIn = (lot: Lot, list: 'weighings' | 'packs', corrects: string | null): Group | null => {
+  const named = corrects === null ? undefined : lot[list].find((r) => r.id === corrects)
+  return lot.groups.find((g) => g.id === named?.group) ?? null
+}
+const ofGroup = <R extends { group: string }>(rows: readonly R[], group: string) =>
+  rows.filter((r) => r.group === group)
 
 export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }, { lots }: Beside): Promise<Kept> {
   const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
-  const { confirmed, ...sent } = to.weighing
+  const { confirmed, group: asked, ...sent } = to.weighing
   const held = await q.selectWeighing(tx, sent.id)
   if (held) {
     const { id, group, stage, basis, source, shown, corrects, stands } = held
     const as = { id, group, stage, basis, source, shown, corrects, stands }
-    return again(tx, lot.id, held.rev, as, { ...sent, group: wholeOf(lot).id })
+    return again(tx, lot.id, held.rev, as, { ...sent, group: groupAgain(asked, group) })
   }
-  if (sent.corrects && !correctable(lot.weighings, sent.corrects))
+  const group = correctedIn(lot, 'weighings', sent.corrects) ?? groupOf(lot, asked)
+  if (isIssue(group)) return refusedFor(group)
+  const weighings = ofGroup(lot.weighings, group.id)
+  if (sent.corrects && !correctable(weighings, sent.corrects))
     return stranger('weighing that still stands', sent.corrects)
   const added = { ...sent, grams: gramsOf(sent.shown) }
   if (sent.stands) {
     const anatomy = await anatomyOf(tx, lot)
-    const plan = readPlan(anatomy, lot)
+    const plan = readPlan(anatomy, viewOf(lot, group.id))
     const chain = chainUnder(anatomy, plan.conventions, plan.type)
     const { hangs, type, conventions } = plan
-    const job = { count: lot.count, hangs, type, share: shareHung(flowOf(anatomy), hangs, conventions) }
-    const issues = judgeWeighing(anatomy, chain, job, lot.weighings, added)
+    const share = shareHung(flowOf(anatomy), hangs, conventions)
+    const job = { count: animalsIn(group), hangs, type, share }
+    const beside = judgeGroupWeight(lot, { ...added, group: group.id, at: to.at })
+    const issues = [...judgeWeighing(anatomy, chain, job, weighings, added), ...(beside ? [beside] : [])]
     if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed)) return refusedFor(...issues)
   }
-  const [entry] = await entries(tx, lot, to, [sent.id])
+  const [entry] = await entries(tx, lot, to, group.id, [sent.id])
   await q.insertWeighing(tx, { ...added, ...entry! })
   return kept(tx, lot.id, lot.rev)
 }
@@ -73,24 +119,27 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }, { lots }
 export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside): Promise<Kept> {
   const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
-  const { confirmed, ...sent } = to.pack
+  const { confirmed, group: asked, ...sent } = to.pack
   const held = await q.selectPack(tx, sent.id)
   if (held) {
     const { id, group, cut, shown, packs, corrects, stands } = held
     const as = { id, group, cut, shown, packs, corrects, stands }
-    return again(tx, lot.id, held.rev, as, { ...sent, group: wholeOf(lot).id })
+    return again(tx, lot.id, held.rev, as, { ...sent, group: groupAgain(asked, group) })
   }
+  const group = correctedIn(lot, 'packs', sent.corrects) ?? groupOf(lot, asked)
+  if (isIssue(group)) return refusedFor(group)
   const anatomy = await anatomyOf(tx, lot)
   if (!anatomy.cuts.some((c) => c.id === sent.cut))
     return refusedFor(issueOf('unknown-id', 'cut', { kind: 'cut', id: sent.cut }))
-  if (sent.corrects && !correctable(lot.packs, sent.corrects))
+  if (sent.corrects && !correctable(ofGroup(lot.packs, group.id), sent.corrects))
     return stranger('pack that still stands', sent.corrects)
   const added = { ...sent, grams: gramsOf(sent.shown), at: to.at }
-  const { verdict } = readPlan(anatomy, lot)
+  const view = viewOf(lot, group.id)
+  const { verdict } = readPlan(anatomy, view)
   if (sent.stands && !verdict.food) return refusedFor(issueOf('not-food', 'cut', verdict.reasons[0]!))
-  const issue = sent.stands ? judgePacks(flowOf(anatomy), lot, added) : null
+  const issue = sent.stands ? judgePacks(flowOf(anatomy), view, added) : null
   if (issue && !(issue.confirmable && confirmed)) return refusedFor(issue)
-  const [entry] = await entries(tx, lot, to, [sent.id])
+  const [entry] = await entries(tx, lot, to, group.id, [sent.id])
   await q.insertPack(tx, { ...added, ...entry! })
   return kept(tx, lot.id, lot.rev)
 }
@@ -104,30 +153,39 @@ export async function decide(tx: Tx, to: To & { append: Append }, { lots }: Besi
   if (held.length > 0) {
     const { group, undoes: u, redoes: r } = held[0]!
     const as = { group, undoes: u, redoes: r, commands: held.map(({ id, decision }) => ({ id, decision })) }
-    return again(tx, lot.id, held[0]!.rev, as, { group: wholeOf(lot).id, undoes, redoes, commands })
+    const sent = { group: groupAgain(to.append.group, group), undoes, redoes, commands }
+    return again(tx, lot.id, held[0]!.rev, as, sent)
   }
   const ids = commands.map((c) => c.id)
   const twice = await q.selectCommandsBy(tx, ids)
   if (twice.length > 0) return { result: 'taken', held: twice, sent: commands }
   if (base > lot.rev) return refusedFor(issueOf('base-ahead', 'base', {}))
   const decisions = commands.map((c) => c.decision)
+  const back = undoes ?? redoes
+  const before = back === null ? undefined : lot.commands.find((c) => c.batch === back)?.group
+  const cutting = before === undefined && decisions.some((d) => isGroupField(d.field))
+  const group =
+    lot.groups.find((g) => g.id === before) ?? groupOf(lot, cutting ? to.append.group : undefined, cutting)
+  if (isIssue(group)) return refusedFor(group)
+  const decided = ofGroup(lot.commands, group.id)
+  const view = viewOf(lot, group.id)
   const moved = commands.findIndex((c) => c.decision.field === 'anatomy')
   const issues = [
     ...(moved < 0 ? [] : await checkMove(tx, lot, decisions[moved]!, `decisions.${moved}.value`)),
-    ...checkUndo(lot.commands, to.append, decisions, to.by),
-    ...checkDecisions(await anatomyOf(tx, lot), lot, decisions, undoes !== null || redoes !== null),
+    ...checkUndo(decided, to.append, decisions, to.by),
+    ...checkDecisions(await anatomyOf(tx, lot), view, decisions, back !== null),
   ]
   if (issues.length > 0) return refusedFor(...issues)
   const clashes: Clash[] = [
-    ...contestedBy(lot.commands, to.append, decisions, to.by).map(({ mine, theirs }) => ({
+    ...contestedBy(decided, to.append, decisions, to.by).map(({ mine, theirs }) => ({
       ...{ mine, theirs: theirs.decision, id: null, by: theirs.device },
     })),
-    ...conflicts(lot.commands, base, decisions, own).map(({ mine, theirs, by }) => ({
+    ...conflicts(decided, base, decisions, own).map(({ mine, theirs, by }) => ({
       ...{ mine, theirs, id: null, by },
     })),
   ]
   if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
-  const rows = await entries(tx, lot, to, ids)
+  const rows = await entries(tx, lot, to, group.id, ids)
   for (const [i, entry] of rows.entries())
     await q.insertCommand(tx, { ...entry, batch, undoes, redoes, decision: decisions[i]! })
   return kept(tx, lot.id, lot.rev)
@@ -189,7 +247,6 @@ function faultOf(facts: readonly FactRow[], sent: NewFact, shelf: Shelf): Issue 
 export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Promise<Kept> {
   const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
-  const group = wholeOf(lot).id
   const held = await q.selectFactsBy(
     tx,
     to.facts.map((f) => f.id),
@@ -202,11 +259,20 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
       fact,
       group: g,
     }))
-    const wanted = to.facts.filter((f) => held.some((h) => h.id === f.id)).map((f) => ({ ...f, group }))
+    const wanted = to.facts
+      .filter((f) => held.some((h) => h.id === f.id))
+      .map((f) => ({ ...f, group: groupAgain(to.group, held[0]!.group) }))
     return again(tx, lot.id, held[0]!.rev, as, wanted)
   }
+  const isOfGroup = to.facts.some((f) => isGroupFact(f.fact))
+  // Packs may all be weighed of a cut of the whole lot; steps are done, and parts weighed, group by group.
+  const cutting = to.facts.some(
+    ({ fact }) => isGroupFact(fact) && !(fact.kind === 'tick' && fact.what === 'cut'),
+  )
+  const group = groupOf(lot, isOfGroup ? to.group : undefined, cutting)
+  if (isIssue(group)) return refusedFor(group)
   const anatomy = await anatomyOf(tx, lot)
-  const now: NotedRow[] = [...lot.facts]
+  const now: NotedRow[] = ofGroup(lot.facts, group.id)
   const added: NewFact[] = []
   const clashes: Clash[] = []
   for (const [i, sent] of to.facts.entries()) {
@@ -225,6 +291,7 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     tx,
     lot,
     to,
+    group.id,
     added.map((f) => f.id),
   )
   for (const [i, entry] of rows.entries()) {
@@ -234,29 +301,66 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
   return kept(tx, lot.id, lot.rev)
 }
 
-/** Splits a group that has no children yet into others that together are all of it. */
+const order = (list: readonly { id: string }[]) => list.toSorted((a, b) => (a.id < b.id ? -1 : 1))
+
+/** Splits a group that is cut into others that together are all of it, or into its two sides. */
 export async function split(tx: Tx, to: To & { split: Split }, { lots }: Beside): Promise<Kept> {
   const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
-  const { group: id, into } = to.split
+  const { group: id, half, into } = to.split
   const ids = into.map((g) => g.id)
-  const as = (g: { id: string; animals: number; parent?: string | null }) => ({
-    id: g.id,
-    animals: g.animals,
-    parent: g.parent ?? id,
-  })
-  const order = (list: { id: string }[]) => list.toSorted((a, b) => (a.id < b.id ? -1 : 1))
-  const held = await q.selectGroupsBy(tx, ids)
-  if (held.length > 0) {
-    return again(tx, lot.id, held[0]!.rev, order(held.map(as)), order(into.map(as)))
-  }
   const parent = lot.groups.find((g) => g.id === id)
-  if (!parent || lot.groups.some((g) => g.parent === id))
+  const as = (g: Omit<Group, 'rev' | 'at' | 'device' | 'person'>) => ({
+    ...{ id: g.id, parent: g.parent, animals: g.animals, half: g.half, name: g.name },
+  })
+  const made = into.map((g) => ({ ...g, parent: id, joins: [], half: half || parent?.half === true }))
+  const held = await q.selectGroupsBy(tx, ids)
+  if (held.length > 0) return again(tx, lot.id, held[0]!.rev, order(held.map(as)), order(made.map(as)))
+  if (!parent || !leavesOf(lot.groups).includes(parent))
     return refusedFor(issueOf('unknown-id', 'group', { kind: 'group that is whole', id }))
-  const children = into.reduce((s, g) => s + g.animals, 0)
-  if (children !== parent.animals || new Set(ids).size < ids.length)
+  const children = into.reduce((sum, g) => sum + g.animals, 0)
+  const isAll = half
+    ? !parent.half && into.length === 2 && into.every((g) => g.animals === parent.animals)
+    : children === parent.animals
+  if (!isAll || new Set(ids).size < ids.length)
     return refusedFor(issueOf('groups-unequal', 'into', { parent: parent.animals, children }))
   const rev = await q.takeRevisions(tx, lot.id, 1)
-  for (const g of into) await q.insertGroup(tx, lot.id, { ...g, parent: id, rev, at: to.at, ...to.by })
+  for (const g of made) await q.insertGroup(tx, lot.id, { ...g, rev, at: to.at, ...to.by })
+  return kept(tx, lot.id, lot.rev)
+}
+
+/** Puts groups together to one, which is cut as one of them was; what was weighed and packed of each stays of it. */
+export async function join(tx: Tx, to: To & { join: Join }, { lots }: Beside): Promise<Kept> {
+  const lot = await lots.read(tx, to.lot)
+  if (!lot) return missing
+  const { id, name, as: parent, with: joins } = to.join
+  const [held] = await q.selectGroupsBy(tx, [id])
+  if (held) {
+    const as = { id: held.id, name: held.name, as: held.parent, with: held.joins.toSorted() }
+    return again(tx, lot.id, held.rev, as, { ...to.join, with: joins.toSorted() })
+  }
+  const leaves = leavesOf(lot.groups)
+  const all = [parent, ...joins].map((x) => leaves.find((g) => g.id === x))
+  const lost = all.findIndex((g) => !g)
+  if (lost >= 0)
+    return refusedFor(
+      issueOf('unknown-id', 'with', { kind: 'group to put together', id: [parent, ...joins][lost]! }),
+    )
+  const groups = all as Group[]
+  if (new Set(groups).size < groups.length)
+    return refusedFor(issueOf('unknown-id', 'with', { kind: 'other group', id: parent }))
+  const [first] = groups
+  const sisters = childrenOf(lot.groups, first!.parent ?? '')
+  const above = lot.groups.find((g) => g.id === first!.parent)
+  const isBothSides =
+    first!.half && above?.half === false && groups.length === 2 && groups.every((g) => sisters.includes(g))
+  if (!groups.every((g) => g.half === first!.half)) return refusedFor(issueOf('groups-unlike', 'with', {}))
+  const animals = groups.reduce((sum, g) => sum + g.animals, 0)
+  const rev = await q.takeRevisions(tx, lot.id, 1)
+  await q.insertGroup(tx, lot.id, {
+    ...{ id, name, parent, joins, rev, at: to.at, ...to.by },
+    animals: isBothSides ? first!.animals : animals,
+    half: first!.half && !isBothSides,
+  })
   return kept(tx, lot.id, lot.rev)
 }

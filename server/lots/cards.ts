@@ -1,6 +1,6 @@
 import type { KeptFarm, Lot, LotCard } from '#contracts'
 import { readFacts } from '#core/plan'
-import { figuresOf, progressOf, reckon } from '#core/reading'
+import { figuresOf, progressOf, reckon, stateOf } from '#core/reading'
 import { readBy, type LotHead } from '#core/records'
 import { flowOf } from '../anatomies/pins.ts'
 import { selectPin } from '../anatomies/queries.ts'
@@ -91,12 +91,10 @@ function keptAt({ disk, path, program }: CardsPlace): Map<string, Worked> {
 
 async function cardOf(tx: Tx, lot: Lot, farm: KeptFarm | null): Promise<LotCard> {
   const { anatomy } = (await selectPin(tx, readBy(lot)))!
-  const { weighings, commands, facts, packs } = lot
   const { id, tag, species, count, anatomy: hash, createdAt, device, person, rev } = lot
-  const state = { count: lot.count, weighings, commands, facts, packs }
   return {
     ...{ id, tag, species, count, anatomy: hash, createdAt, device, person, rev },
-    withdrawn: readFacts(facts).withdrawn,
-    progress: progressOf(reckon(flowOf(anatomy), state, figuresOf(farm), 0)),
+    withdrawn: readFacts(lot.facts).withdrawn,
+    progress: progressOf(reckon(flowOf(anatomy), stateOf(lot), figuresOf(farm), 0)),
   }
 }

@@ -39,7 +39,10 @@ export async function hangLot(
   await q.insertGroup(tx, lot.id, {
     id: lot.id,
     parent: null,
+    joins: [],
     animals: lot.count,
+    half: false,
+    name: '',
     rev: 0,
     at,
     ...by,

@@ -13,10 +13,12 @@ export async function insertLot(tx: Tx, lot: Omit<LotHead, 'count'>): Promise<vo
 
 export async function insertGroup(tx: Tx, lot: string, g: Group): Promise<void> {
   await tx.query(
-    `insert into lot_group (id, lot, parent, animals, rev, at, device, person)
-     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [g.id, lot, g.parent, g.animals, g.rev, g.at, g.device, g.person],
+    `insert into lot_group (id, lot, parent, animals, half, name, rev, at, device, person)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [g.id, lot, g.parent, g.animals, g.half, g.name, g.rev, g.at, g.device, g.person],
   )
+  for (const joins of g.joins)
+    await tx.query('insert into lot_group_join (lot_group, joins) values ($1, $2)', [g.id, joins])
 }
 
 /** The next `count` revisions of a lot; the first of them. Whoever writes next waits until this is kept. */
@@ -32,6 +34,10 @@ export async function takeRevisions(tx: Tx, lot: string, count: number): Promise
 const HEADS = `select l.*, (select sum(g.animals)::int from lot_group g where g.lot = l.id and g.parent is null) as count
   from lot l`
 
+const GROUPS = `select g.*, g.lot as of_lot,
+  (select coalesce(json_agg(j.joins order by j.joins), '[]') from lot_group_join j where j.lot_group = g.id) as joins
+  from lot_group g`
+
 const rowsOf = (table: string) =>
   `select r.*, g.lot as of_lot from ${table} r join lot_group g on g.id = r.lot_group where g.lot = any($1::uuid[]) order by r.rev`
 
@@ -44,11 +50,7 @@ export async function filled(tx: Tx, heads: readonly LotHead[]): Promise<Lot[]> 
     for (const row of await many<Row>(tx, sql, ids)) found.get(String(row.of_lot))!.push(parse(row))
     return found
   }
-  const groups = await byLot(
-    `select g.*, g.lot as of_lot from lot_group g where g.lot = any($1::uuid[])
-     order by g.rev, g.id`,
-    groupOf,
-  )
+  const groups = await byLot(`${GROUPS} where g.lot = any($1::uuid[]) order by g.rev, g.id`, groupOf)
   const weighings = await byLot(rowsOf('weighing'), weighingOf)
   const commands = await byLot(rowsOf('command'), commandOf)
   const facts = await byLot(rowsOf('fact'), factOf)
@@ -80,7 +82,7 @@ export async function selectChange(tx: Tx, id: string, from: number, rev: number
       where g.lot = $1 and r.rev > $2 order by r.rev`
     return (await many<Row>(tx, sql, [id, from])).map(parse)
   }
-  const groups = await many<Row>(tx, 'select * from lot_group where lot = $1 and rev > $2 order by rev, id', [
+  const groups = await many<Row>(tx, `${GROUPS} where g.lot = $1 and g.rev > $2 order by g.rev, g.id`, [
     id,
     from,
   ])
@@ -171,5 +173,5 @@ export async function selectCommandsBy(tx: Tx, ids: string[]): Promise<Command[]
 }
 
 export async function selectGroupsBy(tx: Tx, ids: string[]): Promise<Group[]> {
-  return (await many<Row>(tx, 'select * from lot_group where id = any($1::uuid[])', [ids])).map(groupOf)
+  return (await many<Row>(tx, `${GROUPS} where g.id = any($1::uuid[])`, [ids])).map(groupOf)
 }

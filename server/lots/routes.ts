@@ -2,6 +2,7 @@ import { Router, type Request } from 'express'
 import {
   appendSchema,
   factsSchema,
+  joinSchema,
   newLotSchema,
   newPackSchema,
   newWeighingSchema,
@@ -66,13 +67,18 @@ export function lotRoutes(served: Served): Router {
   })
 
   api.post('/lots/:id/facts', async (req, res) => {
-    const { facts } = parsed(factsSchema, req.body)
-    res.json(await changeIn(served, req, facts[0]!.id, await store.run('note', { ...to(req), facts })))
+    const { facts, group } = parsed(factsSchema, req.body)
+    res.json(await changeIn(served, req, facts[0]!.id, await store.run('note', { ...to(req), facts, group })))
   })
 
   api.post('/lots/:id/groups', async (req, res) => {
     const split = parsed(splitSchema, req.body)
     res.json(await changeIn(served, req, split.into[0]!.id, await store.run('split', { ...to(req), split })))
+  })
+
+  api.post('/lots/:id/groups/joined', async (req, res) => {
+    const join = parsed(joinSchema, req.body)
+    res.json(await changeIn(served, req, join.id, await store.run('join', { ...to(req), join })))
   })
   return api
 }

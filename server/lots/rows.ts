@@ -54,7 +54,10 @@ export const groupOf = (r: Row): Group =>
     device: r.device,
     person: r.person,
     parent: r.parent,
+    joins: r.joins,
     animals: r.animals,
+    half: r.half,
+    name: r.name,
   })
 
 export const lotHeadOf = (r: Row): LotHead =>

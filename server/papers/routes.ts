@@ -11,7 +11,7 @@ export function paperRoutes({ store, papers, now }: Served): Router {
   const api = Router()
   api.post('/lots/:id/papers', async (req, res) => {
     const lotId = idOf(req.params.id, 'lot')
-    const { id, kind, share, words } = parsed(askedPaperSchema, req.body)
+    const { id, kind, share, words, group = null } = parsed(askedPaperSchema, req.body)
     const asked = { id, lot: lotId, kind, share }
     const sent = { ...asked, words }
     const held = await store.run('paper', id)
@@ -22,9 +22,10 @@ export function paperRoutes({ store, papers, now }: Served): Router {
     const farm = await store.run('farm', undefined)
     const lot = await store.run('lot', lotId)
     if (!lot || !farm) throw notFound('lot')
+    if (group !== null && !lot.groups.some((g) => g.id === group)) throw notFound('group')
     const { anatomy } = (await store.run('pin', readBy(lot)))!
     const issuedAt = now().toISOString()
-    const drawn = await papers.draw({ kind, share, words, farm, lot, anatomy, at: issuedAt })
+    const drawn = await papers.draw({ kind, share, words, farm, lot, group, anatomy, at: issuedAt })
     if (!drawn.ok) throw await refusedIn(store, drawn.issues)
     const paper: IssuedPaper = { ...asked, data: { ...drawn.value }, issuedAt }
     const out = await store.run('keepPaper', paper)

@@ -12,6 +12,7 @@ import whole from './006-records.sql?raw'
 import farm from './007-farm.sql?raw'
 import jobs from './008-jobs.sql?raw'
 import animals from './009-animals.sql?raw'
+import groups from './010-groups.sql?raw'
 
 interface Migration {
   id: number
@@ -106,6 +107,7 @@ const MIGRATIONS: Migration[] = [
   { id: 7, sql: farm },
   { id: 8, sql: jobs },
   { id: 9, sql: animals },
+  { id: 10, sql: groups },
 ]
 
 /** The schema this program writes. */

@@ -4,7 +4,7 @@ import { pinBy } from '../anatomies/today.ts'
 import { exportBundle, importBundle } from '../bundle/operations.ts'
 import { home, saveFarm } from '../farm/operations.ts'
 import { selectFarm } from '../farm/queries.ts'
-import { decide, note, pack, split, weigh } from '../lots/appending.ts'
+import { decide, join, note, pack, split, weigh } from '../lots/appending.ts'
 import { card, hangLot, lotSince } from '../lots/operations.ts'
 import { selectLot } from '../lots/queries.ts'
 import { rail } from '../lots/rail.ts'
@@ -36,6 +36,7 @@ export const writes = {
   decide,
   note,
   split,
+  join,
   keepPaper,
   importBundle,
 }

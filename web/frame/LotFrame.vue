@@ -4,7 +4,7 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { withEverySpecies } from '../state/species.ts'
 import { useRoute, useRouter } from 'vue-router'
 import { readFacts } from '#core/plan'
-import { stationOf, STATIONS } from '../stations/registry.ts'
+import { isOfGroup, isOfWhole, stationOf, STATIONS } from '../stations/registry.ts'
 import { useFarm } from '../state/farm.ts'
 import { useLots } from '../state/lots.ts'
 import { useKeys } from '../state/keys.ts'
@@ -16,6 +16,8 @@ import SaveState from './SaveState.vue'
 import StationTabs from './StationTabs.vue'
 import TheStair from './TheStair.vue'
 
+const GroupTabs = defineAsyncComponent(() => import('./GroupTabs.vue'))
+const GroupsView = defineAsyncComponent(() => import('../stations/block/GroupsView.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const FindDialog = defineAsyncComponent(() => withEverySpecies(import('./FindDialog.vue')))
 const MoveUpDialog = defineAsyncComponent(() => import('./MoveUpDialog.vue'))
@@ -23,8 +25,11 @@ const route = useRoute()
 const router = useRouter()
 const store = useFarm()
 const lots = useLots()
-const open = provideLot(() => String(route.params.id))
-const { by, lot, reading, undoable, redoable, undo, redo } = open
+const open = provideLot(
+  () => String(route.params.id),
+  () => isOfWhole(route.name),
+)
+const { by, lot, reading, groups, group, undoable, redoable, undo, redo } = open
 const helping = ref(false)
 const finding = ref(false)
 const moving = ref(false)
@@ -118,6 +123,7 @@ useKeys(() => ({
         @click="helping = true"
       />
     </header>
+    <GroupTabs v-if="groups.length > 0 && !isOfWhole(route.name)" />
     <TheStair />
     <p v-if="isOff" class="note" role="note">
       <i class="pi pi-info-circle" aria-hidden="true" /> {{ lot.tag }} is taken off the rail.
@@ -139,7 +145,9 @@ useKeys(() => ({
       <Button v-if="newer" text size="small" label="What would they change?" @click="moving = true" />
     </p>
     <main v-if="reading" id="main" class="station" :data-station="route.name">
-      <NotFood v-if="isLost" /><RouterView v-else />
+      <NotFood v-if="isLost" />
+      <GroupsView v-else-if="groups.length > 0 && group === null && isOfGroup(route.name)" />
+      <RouterView v-else />
     </main>
     <p v-else class="station" role="status">Reading the carcass…</p>
     <MoveUpDialog v-if="moving && newer" :to="newer" @close="moving = false" />

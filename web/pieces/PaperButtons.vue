@@ -9,14 +9,18 @@ import FieldIssues from './FieldIssues.vue'
 /** A button for every paper that stands at a place, in every form it has; none with prices where nothing may be sold so. */
 const { lot, place } = defineProps<{ lot: string; place: PaperPlace }>()
 const PaperDialog = defineAsyncComponent(() => import('./PaperDialog.vue'))
-const { priced } = useReading()
-const { issues, busy, take } = usePapers(() => lot)
+const { priced, group, groups } = useReading()
+const { issues, busy, take } = usePapers(
+  () => lot,
+  () => group.value,
+)
 const FORMS = { pdf: { icon: 'pi pi-file-pdf', word: 'PDF' }, csv: { icon: 'pi pi-table', word: 'CSV' } }
 type Asked = ReturnType<typeof papersAt>[number]
 const asking = ref<Asked | null>(null)
 const buttons = computed(() =>
   papersAt(place)
     .filter((p) => !p.priced || priced.value)
+    .filter((p) => !p.cutting || groups.value.length === 0 || group.value !== null)
     .flatMap((p) =>
       p.forms.map((form) => ({
         paper: p,

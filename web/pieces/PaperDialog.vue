@@ -8,13 +8,18 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import type { papersAt } from '#core/papers'
 import { SHARES, type PaperWords, type Share } from '#core/records'
+import { useLot } from '../state/lot.ts'
 import { usePapers } from '../state/papers.ts'
 import FieldIssues from './FieldIssues.vue'
 
 /** What is typed before a paper is printed: for whom it is, and the farm's own words; they are kept in the paper. */
 const { lot, paper } = defineProps<{ lot: string; paper: ReturnType<typeof papersAt>[number] }>()
 const emit = defineEmits<{ close: [] }>()
-const { issues, busy, take } = usePapers(() => lot)
+const { group } = useLot()
+const { issues, busy, take } = usePapers(
+  () => lot,
+  () => group.value,
+)
 /** Words typed before: the farm's own stand again on the next paper, whom it was for on the next of this lot. */
 const farms = useLocalStorage<PaperWords>('ekko-paper-words', {})
 const ofLot = useLocalStorage<Record<string, PaperWords>>('ekko-paper-customers', {})

@@ -1,11 +1,24 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type InjectionKey } from 'vue'
-import type { NewPack, NewWeighing } from '#contracts'
+import same from 'fast-deep-equal'
+import type { Join, NewPack, NewWeighing, Split } from '#contracts'
 import type { Anatomy, SideName } from '#core/anatomy'
 import { extentOf, sidesIn } from '#core/carcass'
-import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
-import { reckon, withRanges, type LotState, type Rank, type Reckoning } from '#core/reading'
-import { ALL_HANGS, HALVES, inForce, readBy, type Decision, type FactBody } from '#core/records'
+import { nextRedo, nextUndo, tried, type FactRow, type Inverse } from '#core/plan'
+import { reckon, withRanges, type GroupState, type LotState, type Rank, type Reckoning } from '#core/reading'
+import {
+  ALL_HANGS,
+  HALVES,
+  inForce,
+  isSplit,
+  leavesOf,
+  lineageOf,
+  onlyLeaf,
+  readBy,
+  wholeOf,
+  type Decision,
+  type FactBody,
+} from '#core/records'
 import { ME } from './device.ts'
 import { drawings } from './figures.ts'
 import { useLots } from './lots.ts'
@@ -15,17 +28,31 @@ export type Sides = 'left' | 'right' | 'both'
 
 const ids = (s: LotState) => [...s.commands, ...s.facts, ...s.weighings, ...s.packs].map((x) => x.id).join()
 /** The same records in the same order, whether kept or still on their way. */
-const isSame = (a: LotState, b: LotState) => a.count === b.count && ids(a) === ids(b)
+const isSame = (a: LotState, b: LotState): boolean =>
+  a.count === b.count &&
+  ids(a) === ids(b) &&
+  same(shareOf(a), shareOf(b)) &&
+  (a.apart ?? []).length === (b.apart ?? []).length &&
+  (a.apart ?? []).every((g, i) => g.id === b.apart![i]!.id && isSame(g, b.apart![i]!))
+/** What a group takes over from its lot. */
+const shareOf = (s: LotState | GroupState) => ('share' in s ? [s.id, s.share, s.shared] : null)
 
 /** One lot, read whole, with what a station may do to it. */
-function openLot(id: () => string) {
+function openLot(id: () => string, isOfWhole: () => boolean) {
   const store = useLots()
   watch(id, (now) => void store.open(now), { immediate: true })
   const lot = computed(() => store.lots.get(id()) ?? null)
   /** Decisions of a line being dragged: shown everywhere, kept nowhere until it is let go. */
   const preview = shallowRef<Decision[]>([])
+  /** The groups that are cut, where it is more than one; and the one that is looked at: null is all of the lot. */
+  const groups = computed(() => (lot.value && isSplit(lot.value.groups) ? leavesOf(lot.value.groups) : []))
+  const chosen = useSessionStorage<Record<string, string>>('ekko-groups', {})
+  const group = computed({
+    get: () => (isOfWhole() ? null : (groups.value.find((g) => g.id === chosen.value[id()])?.id ?? null)),
+    set: (now: string | null) => (chosen.value = { ...chosen.value, [id()]: now ?? '' }),
+  })
   const state = computed<LotState | null>((before) => {
-    const held = lot.value ? store.stateOf(lot.value) : null
+    const held = lot.value ? store.stateOf(lot.value, group.value) : null
     if (!held) return null
     // A decision that was on its way and is kept now is the same decision: nothing is worked out anew for it.
     if (preview.value.length === 0) return before && isSame(before, held) ? before : held
@@ -63,8 +90,24 @@ function openLot(id: () => string) {
   const reading = computed(() =>
     drawn.value && drawn.value.of === central.value ? drawn.value.read : central.value,
   )
-  const undoable = computed(() => (state.value ? nextUndo(state.value.commands, ME, store.passed) : null))
-  const redoable = computed(() => (state.value ? nextRedo(state.value.commands, ME, store.passed) : null))
+  /** What was decided of the group that is looked at, and of what it was split from: the newest of all is taken back first. */
+  const decided = computed(() => {
+    if (!lot.value) return []
+    const { commands } = store.keptOf(lot.value)
+    const { groups: all } = lot.value
+    const line = lineageOf(all, group.value ?? onlyLeaf(all)?.id ?? wholeOf(all).id)
+    return line.map((g) => commands.filter((c) => c.group === g.id))
+  })
+  const newest = (next: typeof nextUndo): Inverse | null => {
+    const found = decided.value.flatMap((commands) => {
+      const inverse = next(commands, ME, store.passed)
+      const rev = Math.max(0, ...commands.filter((c) => c.batch === inverse?.batch).map((c) => c.rev))
+      return inverse ? [{ inverse, rev }] : []
+    })
+    return found.toSorted((a, b) => b.rev - a.rev)[0]?.inverse ?? null
+  }
+  const undoable = computed(() => newest(nextUndo))
+  const redoable = computed(() => newest(nextRedo))
   /** The part that is looked at stays so over a reload, for each lot. */
   const picked = useSessionStorage<Record<string, string>>('ekko-parts', {})
   const part = computed({
@@ -89,6 +132,8 @@ function openLot(id: () => string) {
     set: (now) => (asked.value = now),
   })
   const rank = ref<Rank>('listed')
+  /** What is weighed is of the group that is looked at, or else of all of the lot. */
+  const weighedFor = () => (group.value === null ? {} : { group: group.value })
   return {
     lot,
     by,
@@ -98,6 +143,8 @@ function openLot(id: () => string) {
     central,
     reading,
     isDrawn,
+    groups,
+    group,
     undoable,
     redoable,
     part,
@@ -110,14 +157,16 @@ function openLot(id: () => string) {
       const all = flow.value ? sidesIn(flow.value.anatomy, hangs.value, partId) : HALVES
       return all.length === 1 || sides.value === 'both' ? [...all] : [sides.value]
     },
-    decide: (...decisions: Decision[]) => store.decide(id(), decisions),
-    note: (...facts: FactBody[]) => store.note(id(), facts),
+    decide: (...decisions: Decision[]) => store.decide(id(), decisions, group.value),
+    note: (...facts: FactBody[]) => store.note(id(), facts, [], group.value),
     correct: (row: FactRow, fact: FactBody) => store.correct(id(), row, fact),
-    withdraw: (...facts: FactRow[]) => store.note(id(), [], facts),
+    withdraw: (...facts: FactRow[]) => store.note(id(), [], facts, group.value),
     /** The fact in force about a thing, to be withdrawn. */
     factOf: (is: (fact: FactBody) => boolean) => inForce(state.value?.facts ?? []).filter((f) => is(f.fact)),
-    weigh: (body: NewWeighing) => store.weigh(id(), body),
-    pack: (body: NewPack) => store.pack(id(), body),
+    weigh: (body: NewWeighing) => store.weigh(id(), { ...body, ...weighedFor() }),
+    pack: (body: NewPack) => store.pack(id(), { ...body, ...weighedFor() }),
+    split: (body: Split) => store.split(id(), body),
+    join: (body: Join) => store.join(id(), body),
     undo: () => undoable.value && store.takeBack(id(), undoable.value, 'undoes'),
     redo: () => redoable.value && store.takeBack(id(), redoable.value, 'redoes'),
   }
@@ -132,8 +181,9 @@ const firstPart = (anatomy?: Anatomy): string =>
 export type OpenLot = ReturnType<typeof openLot>
 const KEY: InjectionKey<OpenLot> = Symbol('lot')
 
-export function provideLot(id: () => string): OpenLot {
-  const open = openLot(id)
+/** Opens the lot of a page; `isOfWhole` says whether the page is about all of it, whichever group was chosen. */
+export function provideLot(id: () => string, isOfWhole: () => boolean): OpenLot {
+  const open = openLot(id, isOfWhole)
   provide(KEY, open)
   return open
 }

@@ -2,13 +2,22 @@ import same from 'fast-deep-equal'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { computed, markRaw, shallowRef } from 'vue'
-import type { Lot, LotChange, NewFact, NewPack, NewWeighing } from '#contracts'
+import type { Join, Lot, LotChange, NewFact, NewPack, NewWeighing, Split } from '#contracts'
 import { joined } from '#contracts/wire'
 import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow } from '#core/carcass'
-import { standingFact, type CommandRow, type FactRow, type Inverse } from '#core/plan'
-import { figuresOf, type LotState } from '#core/reading'
-import { inForce, readBy, type Decision, type FactBody } from '#core/records'
+import { standingFact, type FactRow, type Inverse } from '#core/plan'
+import { figuresOf, viewOf, type KeptLot, type LotState } from '#core/reading'
+import {
+  inForce,
+  isGroupFact,
+  isGroupField,
+  onlyLeaf,
+  readBy,
+  wholeOf,
+  type Decision,
+  type FactBody,
+} from '#core/records'
 import { ask } from './api.ts'
 import { ME } from './device.ts'
 import { useFarm } from './farm.ts'
@@ -84,15 +93,38 @@ export const useLots = defineStore('lots', () => {
   /** A lot that is looked at: its records are fetched unless they are here. */
   const open = async (id: string) => (lots.value.has(id) ? undefined : refresh(id))
 
-  function decide(lot: string, decisions: Decision[], back: { undoes?: string; redoes?: string } = {}) {
+  /** The group something of a lot is decided for or seen of: how it is cut is of one that is cut, all else of the lot. */
+  function groupFor(lot: Lot, cutting: boolean, group: string | null | undefined): string {
+    return (cutting ? (group ?? onlyLeaf(lot.groups)?.id) : null) ?? wholeOf(lot.groups).id
+  }
+
+  /** Decides for a group, and what is no group’s business for the lot. */
+  function decide(lot: string, decisions: Decision[], group: string | null = null) {
     const held = lots.value.get(lot)
-    if (!held || decisions.length === 0) return
+    if (!held) return
+    for (const cutting of [true, false])
+      send(
+        held,
+        decisions.filter((d) => isGroupField(d.field) === cutting),
+        groupFor(held, cutting, group),
+      )
+  }
+
+  function send(
+    held: Lot,
+    decisions: Decision[],
+    group: string,
+    back: { undoes?: string; redoes?: string } = {},
+  ) {
+    if (decisions.length === 0) return
+    const lot = held.id
     const batch = uuid()
     const mine = own.get(lot) ?? []
     farm.queue.add({
       lot,
       append: {
         batch,
+        group,
         base: held.rev,
         own: mine.slice(-200),
         undoes: back.undoes ?? null,
@@ -104,17 +136,35 @@ export const useLots = defineStore('lots', () => {
   }
 
   /** Notes facts of a lot. Each corrects what is known about the same thing; `null` after an id withdraws that one. */
-  function note(lot: string, facts: FactBody[], withdrawn: FactRow[] = []) {
+  function note(lot: string, facts: FactBody[], withdrawn: FactRow[] = [], group: string | null = null) {
     const held = lots.value.get(lot)
-    if (!held || facts.length + withdrawn.length === 0) return
-    const known = stateOf(held).facts
+    if (!held) return
+    const all = keptOf(held).facts
+    for (const cutting of [true, false]) {
+      const of = groupFor(held, cutting, group)
+      const known = all.filter((f) => f.group === of)
+      noteIn(
+        { lot, group: of },
+        known,
+        facts.filter((f) => isGroupFact(f) === cutting),
+        withdrawn.filter((w) => isGroupFact(w.fact) === cutting && known.some((k) => k.id === w.id)),
+      )
+    }
+  }
+
+  function noteIn(
+    to: { lot: string; group: string },
+    known: readonly FactRow[],
+    facts: FactBody[],
+    withdrawn: FactRow[],
+  ) {
     const stated = facts.flatMap((fact): NewFact[] => {
       const now = standingFact(known, fact)
       return same(now?.fact, fact) ? [] : [{ id: uuid(), corrects: now?.id ?? null, stands: true, fact }]
     })
     const gone = withdrawn.map(({ id, fact }): NewFact => ({ id: uuid(), corrects: id, stands: false, fact }))
     const all = [...stated, ...gone]
-    if (all.length > 0) farm.queue.add({ lot, facts: all })
+    if (all.length > 0) farm.queue.add({ ...to, facts: all })
   }
 
   /** Hung after all: the withdrawal is withdrawn, and everything stands as it did. */
@@ -130,7 +180,13 @@ export const useLots = defineStore('lots', () => {
 
   /** Puts another fact in the place of one: a cost that was mistyped. */
   function correct(lot: string, row: FactRow, fact: FactBody) {
-    farm.queue.add({ lot, facts: [{ id: uuid(), corrects: row.id, stands: true, fact }] })
+    const held = lots.value.get(lot)
+    const group = held && keptOf(held).facts.find((f) => f.id === row.id)?.group
+    farm.queue.add({
+      lot,
+      ...(group && { group }),
+      facts: [{ id: uuid(), corrects: row.id, stands: true, fact }],
+    })
   }
 
   /** Batches that another decided over and a person left so: Undo and Redo go on to the one before. */
@@ -139,7 +195,7 @@ export const useLots = defineStore('lots', () => {
 
   /** Takes back or brings back a batch; what another has decided since is asked about first. */
   function takeBack(lot: string, undo: Inverse, how: 'undoes' | 'redoes') {
-    if (undo.contested.length === 0) return decide(lot, undo.decisions, { [how]: undo.batch })
+    if (undo.contested.length === 0) return sendBack(lot, undo.decisions, undo.batch, how)
     const conflicts = undo.contested.map(({ mine, theirs }) => ({
       ...{ mine, theirs: theirs.decision, id: null, by: theirs.device },
     }))
@@ -153,8 +209,18 @@ export const useLots = defineStore('lots', () => {
     mine: boolean,
   ) {
     if (mine || decisions.length === 0) pass(batch)
-    if (mine) decide(lot, [...decisions, ...contested.map((c) => c.mine)])
-    else decide(lot, decisions, { [how]: batch })
+    if (mine) decide(lot, [...decisions, ...contested.map((c) => c.mine)], groupOfBatch(lot, batch))
+    else sendBack(lot, decisions, batch, how)
+  }
+  const groupOfBatch = (lot: string, batch: string): string | null => {
+    const held = lots.value.get(lot)
+    return (held && keptOf(held).commands.find((c) => c.batch === batch)?.group) ?? null
+  }
+  /** What is taken back or brought back is of the group it was decided for. */
+  function sendBack(lot: string, decisions: Decision[], batch: string, how: 'undoes' | 'redoes') {
+    const held = lots.value.get(lot)
+    const group = groupOfBatch(lot, batch)
+    if (held && group) send(held, decisions, group, { [how]: batch })
   }
 
   /** A conflict is settled: mine is sent again knowing theirs, or let go. */
@@ -171,10 +237,12 @@ export const useLots = defineStore('lots', () => {
       decide(
         pending.lot,
         pending.append.commands.map((c) => c.decision),
+        pending.append.group,
       )
     else
       farm.queue.add({
         lot: pending.lot,
+        ...(pending.group && { group: pending.group }),
         facts: pending.facts.flatMap((f): NewFact[] => {
           const clash = conflicts.find((c) => same(c.mine, f.stands ? f.fact : null))
           if (!clash) return [{ ...f, id: uuid() }]
@@ -183,23 +251,32 @@ export const useLots = defineStore('lots', () => {
       })
   }
 
-  /** A lot as it stands with what is still on its way. */
-  function stateOf(lot: Lot): LotState {
-    const commands: CommandRow[] = [...lot.commands]
-    const facts: FactRow[] = [...lot.facts]
+  /** A lot with what is still on its way, every row of its group. */
+  function keptOf(lot: Lot): KeptLot {
+    const commands: KeptLot['commands'][number][] = [...lot.commands]
+    const facts: KeptLot['facts'][number][] = [...lot.facts]
     const kept = new Set([...commands, ...facts].map((r) => r.id))
     let rev = lot.rev
     for (const item of farm.queue.pendingOf(lot.id)) {
       if ('facts' in item) {
-        for (const f of item.facts) if (!kept.has(f.id)) facts.push({ ...f, at: '' })
+        const group = item.group ?? wholeOf(lot.groups).id
+        for (const f of item.facts) if (!kept.has(f.id)) facts.push({ ...f, group, at: '' })
         continue
       }
       const { batch, undoes, redoes } = item.append
+      const group = item.append.group ?? wholeOf(lot.groups).id
       for (const { id, decision } of item.append.commands)
-        if (!kept.has(id)) commands.push({ id, rev: ++rev, batch, undoes, redoes, decision, ...ME })
+        if (!kept.has(id)) commands.push({ id, group, rev: ++rev, batch, undoes, redoes, decision, ...ME })
     }
-    return { count: lot.count, weighings: lot.weighings, commands, facts, packs: lot.packs }
+    return { ...lot, commands, facts }
   }
+  /** A lot as it stands with what is still on its way; or one group of it. */
+  const stateOf = (lot: Lot, group: string | null = null): LotState => viewOf(keptOf(lot), group)
+
+  /** Groups are made and put together at once: what is decided next is decided for them. */
+  const split = (lot: string, body: Split) =>
+    farm.keep<LotChange>(`/lots/${lot}/groups`, { id: body.into[0]!.id, ...body }, merge)
+  const join = (lot: string, body: Join) => farm.keep<LotChange>(`/lots/${lot}/groups/joined`, body, merge)
 
   return {
     lots,
@@ -216,7 +293,10 @@ export const useLots = defineStore('lots', () => {
     settle,
     passed,
     takeBack,
+    keptOf,
     stateOf,
+    split,
+    join,
     /** Facts that the next request rests on: kept before it is sent, or refused. */
     noteNow: (lot: string, ...bodies: FactBody[]) => {
       const facts = bodies.map((fact): NewFact => ({ id: uuid(), corrects: null, stands: true, fact }))

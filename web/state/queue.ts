@@ -4,7 +4,7 @@ import type { Append, LotChange, NewFact, Problem } from '#contracts'
 import { ask, sayProblem, type Answer } from './api.ts'
 
 /** What is on its way to the server; kept in the browser until it is acknowledged. */
-export type Pending = { lot: string } & ({ append: Append } | { facts: NewFact[] })
+export type Pending = { lot: string } & ({ append: Append } | { facts: NewFact[]; group?: string })
 /** What was not taken, and why: it lies aside until a person sends it again or drops it. */
 export interface Aside {
   item: Pending
@@ -30,7 +30,7 @@ export const requestOf = (p: Pending): string => ('append' in p ? p.append.batch
 const sent = (item: Pending): Promise<Answer<LotChange>> =>
   'append' in item
     ? ask<LotChange>('POST', `/lots/${item.lot}/decisions`, item.append)
-    : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts })
+    : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts, group: item.group })
 
 /** Sends one after another what was decided and noted; an outage holds it, a reload finds it again. */
 export function outbox(events: QueueEvents) {

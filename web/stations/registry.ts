@@ -18,6 +18,7 @@ export const STATIONS = [
       trim: () => import('./block/TrimView.vue'),
       card: () => import('./block/CardView.vue'),
       plans: () => import('./block/PlansView.vue'),
+      groups: () => import('./block/GroupsView.vue'),
     },
   },
   { id: 'price', word: 'Price', page: () => import('./price/PriceStation.vue') },
@@ -28,6 +29,11 @@ export type StationId = (typeof STATIONS)[number]['id']
 /** The station an address belongs to: its own, or the one it is a view of. */
 export const stationOf = (name: unknown): StationId =>
   STATIONS.find((s: Station) => s.id === name || (s.views && String(name) in s.views))?.id ?? 'block'
+
+/** Places of all of a lot, whichever of its groups was looked at: what is sold is sold of all of them. */
+export const isOfWhole = (name: unknown): boolean => name === 'price' || name === 'groups'
+/** Places of one group of a lot that is split: how its animals are cut. */
+export const isOfGroup = (name: unknown): boolean => stationOf(name) === 'block' && !isOfWhole(name)
 
 /** What a device of the cutting floor opens: the card and the scale. */
 export const FLOOR_STATIONS: readonly StationId[] = ['block', 'pack']

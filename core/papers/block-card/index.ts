@@ -162,6 +162,7 @@ const sentences = (text: string): string[] => text.match(/[^.!]+[.!]+/g)?.map((s
 export const blockCard = paperKind({
   title: 'Block card',
   asks: 'Block card',
+  cutting: true,
   standsAt: ['bench'],
   forms: ['pdf'],
   schema,

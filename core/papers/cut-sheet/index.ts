@@ -162,6 +162,7 @@ const TRIM_WORDS = {
 export const cutSheet = paperKind({
   title: 'Cut sheet',
   asks: 'Cut sheet',
+  cutting: true,
   standsAt: ['sold', 'bench'],
   forms: ['pdf'],
   wants: [

@@ -1,21 +1,30 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { vRoving } from '../../pieces/roving.ts'
+import { useReading } from '../../state/lot.ts'
+import { canSplit } from './groups.ts'
 
 /** The rooms of the Block: deciding, comparing plans, following the meat, and the card taken to the bench. */
 const route = useRoute()
+const { lot, body } = useReading()
 const TABS = [
   ['block', 'Ways'],
   ['plans', 'Plans compared'],
   ['trim', 'Trim and where it goes'],
   ['card', 'Block card'],
 ] as const
+/** A lot of several may be cut in several ways; so may the two sides of a bird. */
+const tabs = computed(() => [
+  ...TABS,
+  ...(canSplit(lot.value!, body.value.anatomy) ? ([['groups', 'Groups']] as const) : []),
+])
 </script>
 
 <template>
   <nav v-roving class="tabs" aria-label="On the Block">
     <RouterLink
-      v-for="[name, word] in TABS"
+      v-for="[name, word] in tabs"
       :key="name"
       :to="{ name }"
       :class="{ here: route.name === name }"

@@ -20,7 +20,7 @@ import PartWeights from './PartWeights.vue'
 import SplitPane from './SplitPane.vue'
 import { usePathChoice } from './pathChoice.ts'
 
-const { body, central: read, lot, part, sides, hangs, rank, priced } = useReading()
+const { body, central: read, part, sides, hangs, rank, priced } = useReading()
 const { alternatives, choose, remedy, make, sides: chosenSides } = usePathChoice()
 const words = useWords()
 const anatomy = computed(() => body.value.anatomy)
@@ -32,11 +32,11 @@ const RANKS: { v: Rank; w: string }[] = [
   { v: 'minutes', w: 'least time at the bench first' },
 ]
 const sideWords = computed(() => {
-  const count = lot.value!.count
+  const { count } = read.value
   if (hangs.value.as === 'part') return count > 1 ? `all ${count} pieces` : 'the one piece'
   return chosenSides.value.includes('animal')
-    ? lot.value!.count > 1
-      ? `all ${lot.value!.count}`
+    ? read.value.count > 1
+      ? `all ${read.value.count}`
       : 'the whole animal'
     : sides.value === 'both'
       ? 'both sides'

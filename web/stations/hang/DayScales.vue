@@ -8,7 +8,7 @@ import DaysHung from './DaysHung.vue'
 import WeightEntry from './WeightEntry.vue'
 
 /** The scales of the day in their order, hung from the rail, and what goes from each to the next. */
-const { lot, read, body, hangs } = useReading()
+const { read, body, hangs, state } = useReading()
 const isBird = computed(() => body.value.anatomy.map.kind === 'laid')
 const hot = computed(() => (hangs.value.as === 'whole' ? 'Hot carcass weight' : 'Weight on the hook, hot'))
 const PLATES = computed<{ stage: 'live' | 'hot' | 'hanging'; label: string }[]>(() => {
@@ -19,7 +19,7 @@ const PLATES = computed<{ stage: 'live' | 'hot' | 'hanging'; label: string }[]>(
     { stage: 'hanging', label: isBird.value ? 'Weight after chilling' : 'Hanging weight' },
   ]
 })
-const weighed = computed(() => new Set(inForce(lot.value!.weighings).map((w) => w.stage)))
+const weighed = computed(() => new Set(inForce(state.value!.weighings).map((w) => w.stage)))
 /** The first one after the last that was read; the first of all where none was. */
 const now = computed(() => {
   const last = PLATES.value.findLastIndex((p) => weighed.value.has(p.stage))

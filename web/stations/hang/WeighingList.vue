@@ -5,9 +5,9 @@ import { useReading } from '../../state/lot.ts'
 import { BASIS_WORDS, SOURCE_WORDS, STAGE_WORDS } from './weighingWords.ts'
 
 /** Every weight ever entered: a corrected one is struck through, never lost. */
-const { lot } = useReading()
-const standing = computed(() => new Set(inForce(lot.value!.weighings).map((w) => w.id)))
-const rows = computed(() => [...lot.value!.weighings].reverse())
+const { state } = useReading()
+const standing = computed(() => new Set(inForce(state.value!.weighings).map((w) => w.id)))
+const rows = computed(() => [...state.value!.weighings].reverse())
 const when = (at: string) => new Date(at).toLocaleString('en', { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 

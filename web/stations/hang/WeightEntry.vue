@@ -21,10 +21,10 @@ const { stage, label, now } = defineProps<{
   /** Whether this is the weight to write down next. */
   now: boolean
 }>()
-const { lot, weigh, body, read, hangs } = useReading()
+const { weigh, body, read, hangs, state } = useReading()
 const words = useWords()
 const expected = computed(() => read.value.stages.find((s) => s.id === stage) ?? null)
-const held = computed(() => inForce(lot.value!.weighings).findLast((w) => w.stage === stage) ?? null)
+const held = computed(() => inForce(state.value!.weighings).findLast((w) => w.stage === stage) ?? null)
 const mode = ref<'rest' | 'first' | 'correct' | 'again'>('rest')
 const open = computed(() => (now && !held.value) || mode.value !== 'rest')
 const text = ref('')
@@ -99,7 +99,7 @@ function start(next: 'first' | 'correct' | 'again') {
     <h2>
       <component :is="open ? 'label' : 'span'" :for="open ? `weight-${stage}` : undefined">{{
         label
-      }}</component><small v-if="lot!.count > 1" class="muted">, all {{ lot!.count }} together</small>
+      }}</component><small v-if="read.count > 1" class="muted">, all {{ read.count }} together</small>
     </h2>
     <p v-if="held" class="figure">
       <span>{{ held.shown.value }} {{ held.shown.unit }}</span>

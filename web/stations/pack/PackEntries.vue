@@ -7,10 +7,10 @@ import { useWords } from '../../state/words.ts'
 
 /** Everything weighed at the bench, newest first; a corrected entry is struck through, never lost. */
 const emit = defineEmits<{ correct: [id: string] }>()
-const { lot, body } = useReading()
+const { body, state } = useReading()
 const words = useWords()
-const standing = computed(() => new Set(inForce(lot.value!.packs).map((p) => p.id)))
-const rows = computed(() => [...lot.value!.packs].reverse())
+const standing = computed(() => new Set(inForce(state.value!.packs).map((p) => p.id)))
+const rows = computed(() => [...state.value!.packs].reverse())
 const name = (id: string) => {
   const cut = body.value.anatomy.cuts.find((c) => c.id === id)
   return cut ? words.name(cut.names) : id

@@ -18,13 +18,13 @@ const cut = defineModel<string | null>('cut', { required: true })
 const correcting = defineModel<string | null>('correcting', { required: true })
 const MOST_NEXT = 4
 const route = useRoute()
-const { read, lot, body, pack, note } = useReading()
+const { read, body, pack, note, state } = useReading()
 const words = useWords()
 const text = ref('')
 const packs = ref('1')
 const issues = ref<FieldIssue[]>([])
 const kept = ref('')
-const wrong = computed(() => lot.value!.packs.find((p) => p.id === correcting.value) ?? null)
+const wrong = computed(() => state.value!.packs.find((p) => p.id === correcting.value) ?? null)
 const options = computed(() => {
   const here = new Set(read.value.cuts.map((c) => c.cut.id))
   const of = (expected: boolean) =>

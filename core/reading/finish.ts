@@ -1,0 +1,60 @@
+import type { CutUp } from '#core/carcass'
+import { worthOf } from '#core/ledger'
+import { kg, minus, plus, sumOf, type Kg } from '#core/measure'
+import { allMinutes, type BenchMinutes } from '#core/plan'
+import type { CutFigure, PackRow, Reckoning } from './lot.ts'
+import { moneyOf } from './money.ts'
+import { stagesOf } from './stages.ts'
+
+/** What a reading is once its carcass is cut and its cuts are counted. */
+type Cut = Omit<Reckoning, 'stages' | 'balance' | 'unweighedKg' | 'minutes' | 'worth' | 'money' | 'parts'>
+
+/** Packs that will be billed of all cuts. */
+export const billedPacks = (cuts: readonly CutFigure[]): number => sumOf(cuts, (c) => c.billedPacks)
+
+/** The rest of a reading: the stair, the balance, the minutes and the money of what was cut. */
+export function finished(of: Cut & { bench: BenchMinutes }, packs: readonly PackRow[]): Reckoning {
+  const { plan, weights, cuts, farm, cutting, bench, drawnNow } = of
+  const minutes = allMinutes(bench)
+  const billed = {
+    count: of.count,
+    hot: weights?.hot ?? kg(0),
+    hanging: weights?.aged ?? kg(0),
+    packs: billedPacks(cuts),
+    minutes,
+  }
+  const worth = worthOf(
+    cuts.map((c) => ({ ...c, packs: c.billedPacks })),
+    plan,
+    billed,
+    farm.hour,
+  )
+  return {
+    ...of,
+    parts: {},
+    stages: weights ? stagesOf(plan, weights, of.evidence, drawnNow, cuts, packs) : [],
+    balance: balanceWith(cutting.balance, cuts),
+    unweighedKg: minus(
+      intoCuts(cutting.balance),
+      sumOf(cuts, (c) => c.weighedKg),
+    ),
+    minutes,
+    worth,
+    money: moneyOf(plan, farm, billed, weights !== null, cuts, worth, drawnNow),
+  }
+}
+
+const intoCuts = (b: CutUp['balance']): Kg => plus(b.carcass, b.kept, b.added)
+
+/** The balance of what is weighed and still to come; `difference` is what no cut accounts for. */
+function balanceWith(planned: CutUp['balance'], cuts: readonly CutFigure[]): Reckoning['balance'] {
+  const of = (kind: CutFigure['cut']['kind']) => sumOf(cuts, (c) => (c.cut.kind === kind ? c.kg : kg(0)))
+  const [products, byProducts, losses] = [of('product'), of('by-product'), of('loss')]
+  return {
+    ...planned,
+    products,
+    byProducts,
+    losses,
+    difference: minus(intoCuts(planned), plus(products, byProducts, losses)),
+  }
+}

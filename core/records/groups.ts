@@ -1,0 +1,67 @@
+import type { Field } from './decisions.ts'
+import type { FactBody } from './facts.ts'
+import type { Group } from './lots.ts'
+
+/** What is asked of a group to know where it stands among the others of its lot. */
+export type GroupRow = Pick<Group, 'id' | 'parent' | 'joins' | 'animals' | 'half' | 'name'>
+
+/** The group that is all of the lot. */
+export const wholeOf = <G extends GroupRow>(groups: readonly G[]): G => groups.find((g) => g.parent === null)!
+
+/** Animals a group comes to: a side of each is half of so many. */
+export const animalsIn = (g: Pick<GroupRow, 'animals' | 'half'>): number =>
+  g.half ? g.animals / 2 : g.animals
+
+/** The groups one was split into; none where it was not, or was only put together with others. */
+export const childrenOf = <G extends GroupRow>(groups: readonly G[], id: string): G[] =>
+  groups.filter((g) => g.parent === id && g.joins.length === 0)
+
+/** The groups one was put together of; none where it was split off. */
+export const constituentsOf = <G extends GroupRow>(groups: readonly G[], { parent, joins }: GroupRow): G[] =>
+  joins.length === 0 ? [] : groups.filter((g) => g.id === parent || joins.includes(g.id))
+
+/** The groups that are cut: neither split nor put together with others; the lot itself where it was never split. */
+export const leavesOf = <G extends GroupRow>(groups: readonly G[]): G[] =>
+  groups.filter((g) => !groups.some((o) => o.parent === g.id || o.joins.includes(g.id)))
+
+/** Whether the lot is more than one group now. */
+export const isSplit = (groups: readonly GroupRow[]): boolean => leavesOf(groups).length > 1
+
+/** The group its cutting is decided for where it is not split: the lot, or what it was put together to. */
+export const onlyLeaf = <G extends GroupRow>(groups: readonly G[]): G | null => {
+  const [leaf, other] = leavesOf(groups)
+  return leaf && !other ? leaf : null
+}
+
+/** A group with those it was split from, from the lot down: what was decided of them holds for it. */
+export function lineageOf<G extends GroupRow>(groups: readonly G[], id: string): G[] {
+  const own = groups.find((g) => g.id === id)
+  if (!own) return []
+  return [...(own.parent === null ? [] : lineageOf(groups, own.parent)), own]
+}
+
+/**
+ * A group with those that are wholly in it: what was weighed and packed of them is of it. One that all the groups of a
+ * split came together in again holds what was split too.
+ */
+export function withinOf<G extends GroupRow>(groups: readonly G[], id: string): G[] {
+  const own = groups.find((g) => g.id === id)
+  if (!own) return []
+  const within = new Set([own, ...constituentsOf(groups, own).flatMap((g) => withinOf(groups, g.id))])
+  for (let before = -1; before < within.size;) {
+    before = within.size
+    for (const g of groups) {
+      const children = childrenOf(groups, g.id)
+      if (children.length > 0 && children.every((c) => within.has(c))) within.add(g)
+    }
+  }
+  return [...within]
+}
+
+/** How the animals of a group are cut, and not what becomes of the whole lot: prices, days, hands are the lot’s. */
+const OF_GROUP = new Set<Field>(['path', 'line', 'mm', 'held', 'split', 'trim', 'lean', 'without', 'portion'])
+export const isGroupField = (field: Field): boolean => OF_GROUP.has(field)
+
+/** What is ticked off, weighed of a part, or cut away of it, is of the group it was done to; all else is of the lot. */
+export const isGroupFact = (fact: FactBody): boolean =>
+  fact.kind === 'tick' || (fact.kind === 'observation' && (fact.what === 'part' || fact.what === 'cut-away'))
