@@ -64,6 +64,25 @@ export async function others(post: Post) {
     cost('Ice and wax', 4800),
   )
 
+  const third = await hang(post, 'Flock 3', 'broiler', 36)
+  await third.weigh('live', 228, { source: 'scale' })
+  await third.weigh('hot', 158, { source: 'scale' })
+  await third.say(
+    route('poultry-exempt'),
+    ...path('loose-giblets', 'loose-giblets-kept', 'animal'),
+    cost('Chicks', 9000),
+    cost('Feed', 29500),
+    cost('Bedding and brooding', 2800),
+  )
+  await third.say(cost('Own labour and helpers', 34000), cost('Ice, bags and scalder', 7600))
+  const [parted] = await third.split(12, 'Parted', 'Whole')
+  await third.sayFor(
+    parted!,
+    ...path('bird', 'bird-parts', 'animal'),
+    ...path('breast', 'breast-boneless-on', 'animal'),
+    ...path('wing', 'wing-two', 'animal'),
+  )
+
   const hutch = await hang(post, 'Hutch 3', 'rabbit', 12)
   await hutch.weigh('live', 66, { source: 'scale' })
   await hutch.weigh('hot', 35.5)

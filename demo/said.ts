@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import type { Append, Facts, Lot, NewPack, NewWeighing } from '#contracts'
+import type { Append, Facts, Lot, NewPack, NewWeighing, Split } from '#contracts'
 import type { Species } from '#core/anatomy'
 import type { Decision, FactBody, Hangs, Route } from '#core/records'
 import type { Said } from '#core/plan'
@@ -25,22 +25,27 @@ export async function hang(post: Post, tag: string, species: Species = 'hog', co
         ...more,
       } satisfies NewWeighing)
     },
+    /** Splits it in two: so many under a name, and the rest; the ids of both. */
+    split: async (animals: number, name: string, rest: string) => {
+      const into = [
+        { id: uuid(), animals, name },
+        { id: uuid(), animals: count - animals, name: rest },
+      ]
+      held = await post(`/lots/${id}/groups`, { group: id, half: false, into } satisfies Split)
+      return into.map((g) => g.id)
+    },
+    /** What is decided for one group of it. */
+    sayFor: async (group: string, ...decisions: Decision[]) => {
+      held = await post(`/lots/${id}/decisions`, batchOf(held.rev, decisions, group))
+    },
     /** What is so, then what is decided. */
     say: async (...said: Said[]) => {
       const facts = said.flatMap((fact) =>
         'kind' in fact ? [{ id: uuid(), corrects: null, stands: true, fact }] : [],
       )
-      const commands = said.flatMap((decision) => ('field' in decision ? [{ id: uuid(), decision }] : []))
+      const decisions = said.flatMap((decision) => ('field' in decision ? [decision] : []))
       if (facts.length > 0) held = await post(`/lots/${id}/facts`, { facts } satisfies Facts)
-      if (commands.length > 0)
-        held = await post(`/lots/${id}/decisions`, {
-          batch: uuid(),
-          base: held.rev,
-          own: [],
-          undoes: null,
-          redoes: null,
-          commands,
-        } satisfies Append)
+      if (decisions.length > 0) held = await post(`/lots/${id}/decisions`, batchOf(held.rev, decisions))
     },
     pack: (cut: string, value: number, packs: number) =>
       post(`/lots/${id}/packs`, {
@@ -53,6 +58,16 @@ export async function hang(post: Post, tag: string, species: Species = 'hog', co
       } satisfies NewPack),
   }
 }
+
+const batchOf = (base: number, decisions: readonly Decision[], group?: string): Append => ({
+  batch: uuid(),
+  ...(group !== undefined && { group }),
+  base,
+  own: [],
+  undoes: null,
+  redoes: null,
+  commands: decisions.map((decision) => ({ id: uuid(), decision })),
+})
 
 export const lot = { target: 'lot', side: 'animal' } as const
 export const cost = (label: string, amount: number): FactBody => ({ kind: 'cost', label, amount })

@@ -203,11 +203,11 @@ describe('a flock', () => {
   it('is split into groups that are together all of it; a split that is not is refused', async () => {
     const lot = await hang({ species: 'broiler', count: 60 })
     const into = [
-      { id: uuid(), animals: 40 },
-      { id: uuid(), animals: 20 },
+      { id: uuid(), animals: 40, name: 'Whole' },
+      { id: uuid(), animals: 20, name: 'Parted' },
     ]
     const split = (body: object) => test.api.post(`/api/lots/${lot.id}/groups`).send(body)
-    const odd = await split({ group: lot.id, into: [into[0], { id: uuid(), animals: 19 }] }).expect(422)
+    const odd = await split({ group: lot.id, into: [into[0], { ...into[1]!, animals: 19 }] }).expect(422)
     expect(odd.body.errors[0]).toMatchObject({ code: 'groups-unequal', field: 'into' })
     await split({ group: lot.id, into }).expect(200)
     const now = await whole(lot)

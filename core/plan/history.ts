@@ -222,7 +222,7 @@ export function checkUndo(
 }
 
 /** The log as it would be with these things said, kept nowhere: what a plan is tried with. */
-export function tried(log: Log, said: readonly Said[]): Pick<Log, 'commands' | 'facts'> {
+export function tried(log: Log, said: readonly Said[]): Log {
   const last = log.commands.at(-1)?.rev ?? 0
   const commands = [...log.commands]
   const facts = [...log.facts]
@@ -247,5 +247,5 @@ export function tried(log: Log, said: readonly Said[]): Pick<Log, 'commands' | '
         at: '',
       } satisfies Pick<Fact, keyof FactRow>)
   })
-  return { commands, facts }
+  return { commands, facts, ...(log.half && { half: true }) }
 }

@@ -28,7 +28,8 @@ const alongOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>, of: (path: Path
 
 /**
  * What cutting `count` animals by a plan takes: every way once on each side it is taken on, growing with
- * the carcass as faces do, weight^(2/3), what is held for another day left out; so much for each kg that is ground or filled; so much for each pack.
+ * the carcass as faces do, weight^(2/3), what is held for another day left out; so much for each kg that is ground or filled; so much for each pack; a group
+ * of a lot bears its share of the day’s setting up.
  */
 export function minutesOf(
   cutting: CutUp,
@@ -36,6 +37,7 @@ export function minutesOf(
   packs: number,
   hands: Skill = 'skilled',
   held: Sided<Hold> = new SidedMap(),
+  dayShare = 1,
 ): BenchMinutes {
   const { anatomy } = cutting.flow
   const size = cutting.balance.carcass / cutting.hangs / count / anatomy.referenceKg
@@ -50,6 +52,6 @@ export function minutesOf(
       TAKES[hands],
     grind: taken.reduce((sum, s) => sum + alongOf(s, (p) => p.perKg ?? 0) * s.kg, 0),
     wrap: packs * WRAP,
-    setUp: taken.length > 0 ? SET_UP : 0,
+    setUp: taken.length > 0 ? SET_UP * dayShare : 0,
   }
 }

@@ -72,7 +72,7 @@ export function worthAs(read: Reckoning, cutting: CutUp): Worth {
     count,
     hot: weights?.hot ?? kg(0),
     hanging: weights?.aged ?? kg(0),
-    minutes: allMinutes(minutesOf(cutting, count, packs, plan.hands, plan.held)),
+    minutes: allMinutes(minutesOf(cutting, count, packs, plan.hands, plan.held, read.dayShare)),
   }
   return worthOf(cuts, plan, billed, farm.hour)
 }

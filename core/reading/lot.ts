@@ -161,6 +161,8 @@ export interface Reckoning {
   /** What cutting it takes, by kind of work; and all of it. */
   bench: BenchMinutes
   minutes: number
+  /** Its share of the day: 1, or of one group of a lot its share of the animals. */
+  dayShare: number
   worth: Worth
   money: MoneyFigures
 }

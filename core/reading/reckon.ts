@@ -82,7 +82,8 @@ function reckonOne(
   const evidence = [...weighed, ...shared]
   const chain = [chainUnder(flow.anatomy, plan.conventions, plan.type), plan.days, count] as const
   // In the middle a share is taken as it is, so that the groups add up to what was weighed; how far it may lie off is drawn.
-  const points = solveChain(...chain, [...weighed, ...shared.map((e) => ({ ...e, sd: 0 }))])
+  const asTaken = [...weighed, ...shared.map((e) => ({ ...e, sd: 0 }))]
+  const points = solveChain(...chain, asTaken)
   const asHung = points && weightsFrom(points)
   const share = shareHung(flow, plan.hangs, plan.conventions)
   /** Of a side or a part, the animal it is of. */
@@ -106,7 +107,9 @@ function reckonOne(
   const weights = taught?.weights ?? asHung
   const cutting = taught && taught.weights.aged !== asHung!.aged ? cutAt(taught.weights) : asPlanned
   const drawAnew = (n: number) => {
-    const sampled = sampleChain(...chain, evidence)
+    // Of a group that was not weighed itself, all its weights lie off together, however its lot dressed out.
+    const off = weighed.length === 0 ? Math.max(0, ...shared.map((e) => e.sd)) : 0
+    const sampled = sampleChain(...chain, off > 0 ? asTaken : evidence)
     // Groups of one lot hung on one day: what shifts the weight of one shifts that of its sisters.
     const day = nth > 0 ? normalsOf() : null
     const drawn =
@@ -114,7 +117,10 @@ function reckonOne(
         ? drawLot(
             asPlanned,
             count,
-            (normal) => sampled(day ?? normal),
+            (normal) => {
+              const by = off > 0 ? Math.exp(off * normal()) : 1
+              return sampled(day ?? normal).map((kg) => kg * by)
+            },
             n,
             animal.spread,
             nth > 0 ? seedOf(nth) : undefined,
@@ -128,7 +134,7 @@ function reckonOne(
     drawn,
     drawnNow,
   })
-  const bench = minutesOf(cutting, count, billedPacks(cuts), plan.hands, plan.held)
+  const dayShare = isGroup(lot) ? count / lot.share.of : 1
   return finished(
     {
       groups: [],
@@ -144,7 +150,8 @@ function reckonOne(
       disagreements: disagreements(...chain, evidence),
       weights,
       cuts,
-      bench: isGroup(lot) ? { ...bench, setUp: (bench.setUp * count) / lot.share.of } : bench,
+      dayShare,
+      bench: minutesOf(cutting, count, billedPacks(cuts), plan.hands, plan.held, dayShare),
     },
     lot.packs,
   )

@@ -178,7 +178,7 @@ export function together(
         hand: sumOf(reads, (r) => r.bench.hand),
         grind: sumOf(reads, (r) => r.bench.grind),
         wrap: sumOf(reads, (r) => r.bench.wrap),
-        setUp: max(reads.map((r) => (r.bench.setUp * own.count) / r.count)),
+        setUp: max(reads.map((r) => r.bench.setUp / r.dayShare)),
       },
     },
     lot.packs,

@@ -298,6 +298,10 @@ tfoot td {
 }
 th[scope='row'] {
   text-align: left;
+  border-bottom: 1px solid var(--rule);
+}
+.field {
+  max-width: 18rem;
 }
 @media (max-width: 900px) {
   .forms {
