@@ -6,7 +6,7 @@ import Select from 'primevue/select'
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { leavesOf, type Group } from '#core/records'
+import { HALVES, leavesOf, type Group } from '#core/records'
 import { groupTable, weighedTwice } from '#core/reading'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import WeightCell from '../../pieces/WeightCell.vue'
@@ -69,11 +69,14 @@ async function take() {
 }
 async function halve() {
   const { id, animals } = source.value
-  const before = source.value.parent === null ? '' : `${source.value.name}, `
+  const named = source.value.parent === null ? null : source.value.name
   await made(
     id,
     true,
-    ['left', 'right'].map((side) => ({ animals, name: `${before}${side} side` })),
+    HALVES.map((side) => ({
+      animals,
+      name: named === null ? `${side === 'left' ? 'Left' : 'Right'} side` : `${named}, ${side} side`,
+    })),
   )
 }
 async function made(id: string, half: boolean, into: { animals: number; name: string }[]) {
@@ -168,10 +171,11 @@ const minutes = (n: number) => `${Math.round(n)} min`
       <form class="stack" novalidate aria-label="Split a group" @submit.prevent="take">
         <h3>Split</h3>
         <div v-if="leaves.length > 1" class="field">
-          <label for="split-from">Which group</label>
+          <label id="split-from-label" for="split-from">Which group</label>
           <Select
             v-model="from"
             input-id="split-from"
+            aria-labelledby="split-from-label"
             size="small"
             :options="leaves"
             :option-label="nameOf"
@@ -243,10 +247,11 @@ const minutes = (n: number) => `${Math.round(n)} min`
         <h3>Put together again</h3>
         <div class="row">
           <div class="field">
-            <label for="join-with">Put</label>
+            <label id="join-with-label" for="join-with">Put</label>
             <Select
               v-model="joining.with"
               input-id="join-with"
+              aria-labelledby="join-with-label"
               size="small"
               :options="joinable"
               option-label="name"
@@ -256,10 +261,11 @@ const minutes = (n: number) => `${Math.round(n)} min`
             <FieldIssues :issues="at('with')" />
           </div>
           <div class="field">
-            <label for="join-as">with, and cut all as</label>
+            <label id="join-as-label" for="join-as">with, and cut all as</label>
             <Select
               v-model="joining.as"
               input-id="join-as"
+              aria-labelledby="join-as-label"
               size="small"
               :options="leaves"
               option-label="name"

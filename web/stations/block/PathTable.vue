@@ -18,6 +18,7 @@ import PortionPane from './PortionPane.vue'
 import PartMass from './PartMass.vue'
 import PartWeights from './PartWeights.vue'
 import SplitPane from './SplitPane.vue'
+import { sayAnimals } from './groups.ts'
 import { usePathChoice } from './pathChoice.ts'
 
 const { body, central: read, part, sides, hangs, rank, priced } = useReading()
@@ -32,12 +33,14 @@ const RANKS: { v: Rank; w: string }[] = [
   { v: 'minutes', w: 'least time at the bench first' },
 ]
 const sideWords = computed(() => {
-  const { count } = read.value
+  const { count, plan } = read.value
   if (hangs.value.as === 'part') return count > 1 ? `all ${count} pieces` : 'the one piece'
   return chosenSides.value.includes('animal')
-    ? read.value.count > 1
-      ? `all ${read.value.count}`
-      : 'the whole animal'
+    ? plan.half
+      ? sayAnimals({ animals: count * 2, half: true })
+      : count > 1
+        ? `all ${count}`
+        : 'the whole animal'
     : sides.value === 'both'
       ? 'both sides'
       : `${sides.value} side`
