@@ -31,7 +31,7 @@ const views = {
   'block-steer': `/lots/${id.Alder}/block`,
   'block-birds': `/lots/${id['Flock 2']}/block`,
   'block-rabbits': `/lots/${id['Hutch 3']}/block`,
-  'block-half': `/lots/${id['Long Acre half']}/block`,
+  groups: `/lots/${id['Flock 3']}/groups`,
   casualty: `/lots/${id.Fern}/hang`,
   plans: `/lots/${id.Alder}/plans`,
   flow: `/lots/${id.Bramble}/trim`,

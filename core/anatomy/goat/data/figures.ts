@@ -46,7 +46,7 @@ export const live: LiveShare[] = (
     ['gut-fat', 'Gut fat', 2.5],
     ['spleen', 'Spleen', 0.15, 'spleen'],
     ['sweetbreads', 'Sweetbreads', 0.15, 'sweetbreads'],
-    ['testicles', 'Testicles, of a male', 0.35, 'testicles'],
+    ['testicles', 'Testicles, or udder', 0.35, 'testicles'],
     ['rest', 'Bladder and the rest', 0.45],
     ['fill', 'What was in the gut', 15.5],
   ] as const

@@ -60,7 +60,7 @@ export const live: LiveShare[] = (
     ['gut-fat', 'Gut fat', 3],
     ['spleen', 'Spleen', 0.15, 'spleen'],
     ['sweetbreads', 'Sweetbreads', 0.15, 'sweetbreads'],
-    ['testicles', 'Testicles, of a male', 0.3, 'testicles'],
+    ['testicles', 'Testicles, or udder', 0.3, 'testicles'],
     ['rest', 'Bladder and the rest', 0.35],
     ['fill', 'What was in the gut', 14.5],
   ] as const

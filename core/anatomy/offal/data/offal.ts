@@ -8,7 +8,7 @@ export const pluck = (of: { head: number; feet: number; spleen: number; sweetbre
   plucked('spleen', 'Spleen', 'spleen-left', of.spleen),
   plucked('sweetbreads', 'Sweetbreads', 'sweetbreads-left', of.sweetbreads),
   plucked('tract', 'Tripe and intestines', 'tract-left', of.tract),
-  plucked('testicles', 'Testicles', 'testicles-left', of.testicles),
+  plucked('testicles', 'Testicles, or udder', 'testicles-left', of.testicles),
 ]
 
 const product = cutOf('product')
@@ -23,6 +23,7 @@ export const pluckCuts: Cut[] = [
   product('tripe', 'Tripe', 'O', 0.6, packs),
   product('casings', 'Casings', 'O', 1.2, packs),
   product('testicles', 'Testicles', 'O', 0.9, packs),
+  product('udder', 'Udder', 'O', 0.3, packs),
 ]
 
 /** Keeping, selling or leaving it. */
@@ -48,6 +49,7 @@ export function pluckWays({ way, of }: ReturnType<typeof waysIn>): Path[] {
       way('tract-tripe', 'O', 40, 'none', 'Tripe kept, cleaned', 'tripe 30; inedible 70/100/100/100', 'Emptied away from the meat, scalded, scraped, rinsed until clear.', { loss: '0', caution: 'Gut contents contaminate: clean away from the meat, and throw away what cannot be made clean.' }),
       way('tract-all', 'O', 60, 'none', 'Tripe and casings kept', 'tripe 30; casings 5; inedible 65/100/100/100', 'As for tripe; small intestine stripped, turned, salted as casing.', { loss: '0', caution: 'Gut contents contaminate: clean away from the meat, and throw away what cannot be made clean.' }),
     ),
-    ...of('testicles', notKept('testicles', 'None on a wether or a female; left at the plant.'), way('testicles-kept', 'O', 3, 'knife', 'Kept, skinned', 'testicles 80', 'Of a male only: both skins off.', only)),
+    ...of('testicles', notKept('testicles', 'None on a wether; left at the plant.'), way('testicles-kept', 'O', 3, 'knife', 'Testicles kept, skinned', 'testicles 80', 'Of a male only: both skins off.', only),
+      way('udder-kept', 'O', 8, 'knife', 'Udder kept', 'udder 75', 'Of a female only, passed by the inspector: cut open, emptied of milk, soaked and rinsed until clear.', { ...only, caution: 'An udder that is hot, hard or lumpy is condemned.' })),
   ]
 }
