@@ -69,10 +69,6 @@ describe('less than an animal', () => {
     await way('loin-roasts').click()
     await page.locator('[data-cut=loin-roast]').waitFor()
     await go('Hang')
-    await page
-      .getByLabel('Weight as it came')
-      .waitFor({ state: 'attached' })
-      .catch(() => undefined)
     await page.getByRole('heading', { name: 'Weight as it came' }).waitFor()
     await visit(run, '/')
     await page.getByRole('row').filter({ hasText: 'Two loins' }).getByText('loin', { exact: true }).waitFor()

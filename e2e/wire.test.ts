@@ -240,7 +240,7 @@ describe('a farm of many lots', () => {
     await page.goto(run.url)
     const named = (tag: string) => page.getByRole('row').getByRole('link', { name: tag, exact: true })
     await named('Pen 50').waitFor()
-    await page.getByText('22 more came before these').waitFor()
+    await page.getByText('23 more came before these').waitFor()
     expect(await named('Juniper').count()).toBe(0)
     await page.getByRole('button', { name: /^5\d on the hoof$/ }).waitFor()
     await page.getByLabel('Find a lot or a station').fill('junip')

@@ -8,5 +8,8 @@ export { afterBench, lessWorth, perPlate, valueOf, worthOf } from './valuation.t
 export type { ValuedCut, ValuingTerms, Worth } from './valuation.ts'
 export { solvePrices, onGrid } from './solve.ts'
 export type { PriceLine, PriceProblem, PriceSolution } from './solve.ts'
+export { earned, targetFor } from './aim.ts'
+export { apportion, JOINT_METHODS, shareJoint } from './joint.ts'
+export type { JointMethod, JointProduct, JointShare } from './joint.ts'
 export { sharePrices } from './shares.ts'
 export type { SharePrices } from './shares.ts'

@@ -66,8 +66,13 @@ export function solvePrices(problem: PriceProblem): Outcome<PriceSolution> {
     }
   }
   const open = lines.filter(free)
-  if (open.length === 0) return refuse('price-nothing-to-sell', 'prices', {})
   const lockedNet = sumOf(lines, (l) => (l.locked === null ? minor(0) : lineNet(l, l.locked)))
+  if (open.length === 0) {
+    const isLocked = lines.some((l) => l.locked !== null && l.quantity > 0)
+    return isLocked && lockedNet < need
+      ? impossible(lines, open, need, lockedNet)
+      : refuse('price-nothing-to-sell', 'prices', {})
+  }
   const scale = scaleFor(open, need - lockedNet)
   if (scale === null) return impossible(lines, open, need, lockedNet)
   const prices = endings(open, scale, need - lockedNet, ending)

@@ -95,6 +95,8 @@ interface IssueFigures {
   'undo-not-yours': Nothing
   'corrected-before': Nothing
   'groups-unequal': { parent: number; children: number }
+  /** A joint cost that a way of sharing finds nothing to share over. */
+  'joint-nothing': { method: 'weight' | 'split-off' | 'realisable' | 'margin' }
   /** A group that was split, or put together with others, since a page last heard of it. */
   'group-gone': { name: string }
   /** How something is cut, asked of a lot that is more than one group. */

@@ -192,6 +192,10 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return 'This was corrected already. Reload the page and correct the newest figure.'
     case 'groups-unequal':
       return `A group of ${issue.figures.parent} cannot be split into ${issue.figures.children}. The parts must come to the whole.`
+    case 'joint-nothing':
+      return issue.figures.method === 'weight'
+        ? 'There is nothing to share the cost over: nothing has a weight yet. Enter one at Hang.'
+        : 'There is nothing to share the cost over: nothing is sold for more than it costs by itself. Set prices, or share by weight.'
     case 'group-gone':
       return `“${issue.figures.name}” is no group any more: it was split, or put together with others. Choose one of those it became.`
     case 'group-needed':

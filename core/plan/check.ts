@@ -71,6 +71,7 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'lean':
     case 'without':
     case 'target':
+    case 'aim':
     case 'ending':
     case 'sharePrice':
     case 'days':

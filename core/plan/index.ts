@@ -19,7 +19,7 @@ export { choicesWith, conventionsOf, readPlan, refusalOf, settle, unableSplit } 
 export type { CutTerms, Dropped, Plan } from './read.ts'
 export { regionsOf } from './regions.ts'
 export type { Region } from './regions.ts'
-export { allMinutes, minutesOf } from './minutes.ts'
+export { allMinutes, minutesOf, WRAP_MINUTES } from './minutes.ts'
 export type { BenchMinutes } from './minutes.ts'
 export { NONE as NO_PIECES, packSize, portionFor, portionsOf } from './portions.ts'
 export {

@@ -5,7 +5,7 @@ import { isLater } from './holding.ts'
 
 /** Setting up and washing down, once for what is cut in a day; and one pack wrapped and labelled (docs/sources.md: minutes). */
 const SET_UP = 60
-const WRAP = 1.2
+export const WRAP_MINUTES = 1.2
 
 /** How much longer hands take that cut a few times a year, or for the first time, than those that do it every day (docs/sources.md: minutes). */
 const TAKES: Record<Skill, number> = { skilled: 1, practised: 1.8, beginner: 3 }
@@ -51,7 +51,7 @@ export function minutesOf(
       count *
       TAKES[hands],
     grind: taken.reduce((sum, s) => sum + alongOf(s, (p) => p.perKg ?? 0) * s.kg, 0),
-    wrap: packs * WRAP,
+    wrap: packs * WRAP_MINUTES,
     setUp: taken.length > 0 ? SET_UP * dayShare : 0,
   }
 }

@@ -20,7 +20,15 @@ import {
   type Split,
 } from '#core/carcass'
 import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/measure'
-import { ALL_HANGS, type Decision, type Ending, type Hangs, type Hold, type Skill } from '#core/records'
+import {
+  ALL_HANGS,
+  type Aim,
+  type Decision,
+  type Ending,
+  type Hangs,
+  type Hold,
+  type Skill,
+} from '#core/records'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { readFacts, type Facts } from './facts.ts'
 import { heldIn } from './holding.ts'
@@ -61,6 +69,8 @@ export interface Plan extends Facts {
   /** Whose hands cut. */
   hands: Skill
   target: Minor
+  /** What is wanted instead of a sum: a margin, or pay for an hour; null for the sum. */
+  aim: Aim | null
   ending: Ending
   sharePrice: UnitPrice | null
   terms: ReadonlyMap<string, CutTerms>
@@ -252,7 +262,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const sided = <F extends 'path' | 'line' | 'mm' | 'split'>(field: F) => new SidedMap(saidOn(last, field))
   const byCut = <F extends Decision['field']>(field: F) =>
     new Map(saidOn(last, field).map(({ id, value }) => [id, value]))
-  const ofLot = <F extends 'hands' | 'trim' | 'lean' | 'days' | 'target' | 'ending' | 'sharePrice'>(
+  const ofLot = <F extends 'hands' | 'trim' | 'lean' | 'days' | 'target' | 'aim' | 'ending' | 'sharePrice'>(
     field: F,
   ) => byCut(field).get('lot') ?? null
   const hands = ofLot('hands') ?? 'skilled'
@@ -282,6 +292,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     hands,
     days: ofLot('days') ?? anatomy.chain.days.usual,
     target: minor(ofLot('target') ?? 0),
+    aim: ofLot('aim'),
     ending: ofLot('ending') ?? 'exact',
     sharePrice: ofLot('sharePrice'),
     terms: new Map(

@@ -1,7 +1,8 @@
 import { lookup, type Anatomy, type Names } from '#core/anatomy'
 import { conventionIn, unmet, type Conventions, type Flow } from '#core/carcass'
 import { minus, minor, type Kg, type Minor } from '#core/measure'
-import { takePath, tried, type Said } from '#core/plan'
+import { takePath, type Said } from '#core/plan'
+import { triedOn } from './groups.ts'
 import type { FarmFigures, LotState, Reckoning } from './lot.ts'
 import { reckon } from './reckon.ts'
 
@@ -52,7 +53,7 @@ export function doorsOf(base: Flow, lot: LotState, farm: FarmFigures, read: Reck
   const lacks = (has: ReadonlySet<string>, of: ReadonlySet<string>) =>
     names([...of].filter((id) => !has.has(id)))
   const changed = (said: Said[]) => {
-    const after = reckon(base, { ...lot, ...tried(lot, said) }, farm, 0)
+    const after = reckon(base, triedOn(lot, said), farm, 0)
     return {
       takeHome: minus(after.worth.takeHome, read.worth.takeHome),
       money: minor(after.worth.money - read.worth.money),

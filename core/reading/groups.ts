@@ -1,7 +1,7 @@
 import { group as grouped } from 'd3-array'
 import { evidenceOf, STAGES, type Evidence, type Stage } from '#core/carcass'
 import { gramsOf, issueOf, kg, kgOf, sumOf, type Issue } from '#core/measure'
-import { weighedApart, readFacts, type CommandRow, type FactRow } from '#core/plan'
+import { readFacts, tried, weighedApart, type CommandRow, type FactRow, type Said } from '#core/plan'
 import {
   animalsIn,
   childrenOf,
@@ -225,6 +225,13 @@ export function judgeGroupWeight(lot: KeptLot, added: Of<WeighingRow>): Issue | 
   }
   return null
 }
+
+/** A lot as it would be with these things said of it and of every group. */
+export const triedOn = (lot: LotState, said: readonly Said[]): LotState => ({
+  ...lot,
+  ...tried(lot, said),
+  ...(lot.apart && { apart: lot.apart.map((g) => ({ ...g, ...tried(g, said) })) }),
+})
 
 /** What a page or a paper is about: all of a lot, or one group of it. */
 export const viewOf = (lot: KeptLot, group: string | null): LotState =>

@@ -1,6 +1,6 @@
 import type { Animal, CutUp, Drawn, Evidence, Flow, Stage } from '#core/carcass'
 import type { Cut, Species } from '#core/anatomy'
-import type { CostFigures, Worth } from '#core/ledger'
+import type { CostFigures, earned, Worth } from '#core/ledger'
 import {
   gramsOf,
   kg,
@@ -106,7 +106,10 @@ export interface CutFigure {
 
 export interface MoneyFigures {
   costs: CostFigures
+  /** Profit aimed at beside the costs. */
   target: Minor
+  /** What net leaves as a margin, and as pay for an hour at the bench. */
+  earned: ReturnType<typeof earned>
   net: Minor
   netRange: Interval | null
   /** Expected net ÷ cost; null where `uncovered` says why. */

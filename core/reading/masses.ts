@@ -11,6 +11,7 @@ const MONEY: ReadonlySet<Decision['field']> = new Set<Decision['field']>([
   'ceiling',
   'sold',
   'target',
+  'aim',
   'ending',
   'sharePrice',
 ])

@@ -1,6 +1,15 @@
 import type { Drawn } from '#core/carcass'
-import { costsOf, feePerKg, neededPerKg, takingsPerKg, type Billed, type Worth } from '#core/ledger'
-import { interval, kg, perKg, plus, sumOf, type Kg } from '#core/measure'
+import {
+  costsOf,
+  earned,
+  feePerKg,
+  neededPerKg,
+  takingsPerKg,
+  targetFor,
+  type Billed,
+  type Worth,
+} from '#core/ledger'
+import { interval, kg, minor, perKg, plus, sumOf, type Kg } from '#core/measure'
 import type { Plan } from '#core/plan'
 import type { SaleRule } from '#core/rules'
 import { drawnSums } from './cuts.ts'
@@ -20,6 +29,9 @@ export function moneyOf(
   drawn: Drawn | null,
 ): MoneyFigures {
   const costs = costsOf(plan, billed, farm.hour)
+  const labour = costs.rows.find((r) => r.id === 'labour')?.amount ?? minor(0)
+  const spent = { total: costs.total, labour, minutes: billed.minutes }
+  const target = targetFor(plan.aim, plan.target, spent)
   const sale = plan.verdict.sale
   const sharePrice = sale === 'live-shares-only' ? plan.sharePrice : null
   const sellable = sale === 'by-the-piece' ? cuts.filter((c) => c.price.milli > 0) : []
@@ -28,13 +40,14 @@ export function moneyOf(
   const uncovered = whyUncovered(plan.verdict.food, sale, costs.total > 0, hasWeight, sharePrice !== null)
   const figures: MoneyFigures = {
     costs,
-    target: plan.target,
+    target,
+    earned: earned(worth.money, spent),
     net: worth.money,
     netRange: null,
     cover: uncovered ? null : worth.money / costs.total,
     uncovered,
     coverRange: null,
-    neededPerKg: costs.total > 0 ? neededPerKg(plus(costs.total, plan.target), sold) : null,
+    neededPerKg: costs.total > 0 ? neededPerKg(plus(costs.total, target), sold) : null,
     costPerKg: neededPerKg(costs.total, products),
   }
   if (!drawn) return figures

@@ -21,6 +21,13 @@ export const unitPriceSchema = z.object({
 /** Chemical lean that mince can be asked for: below there is no lean to speak of, above nothing is as lean. */
 export const LEAN_BOUNDS = { low: 0.5, high: 0.92 } as const
 
+/** What is wanted beside the costs, where it is no sum of money: a margin of what is brought, or pay for an hour at the bench. */
+export const aimSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('margin'), share: figureSchema(0, 0.9) }),
+  z.object({ kind: z.literal('hour'), amount: amountSchema }),
+])
+export type Aim = z.infer<typeof aimSchema>
+
 const whole = z.literal('animal')
 const lot = { target: z.literal('lot'), side: whole }
 const onCut = { target: id, side: whole }
@@ -58,6 +65,7 @@ export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('ceiling'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('sold'), ...onCut, value: figureSchema(0, 1).nullable() }),
   z.object({ field: z.literal('target'), ...lot, value: amountSchema.nullable() }),
+  z.object({ field: z.literal('aim'), ...lot, value: aimSchema.nullable() }),
   z.object({ field: z.literal('ending'), ...lot, value: z.enum(ENDINGS).nullable() }),
   z.object({ field: z.literal('sharePrice'), ...lot, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('hands'), ...lot, value: z.enum(SKILLS).nullable() }),

@@ -33,8 +33,8 @@ export type {
   OneAnimal,
   Tick,
 } from './facts.ts'
-export { commandSchema, decisionSchema, LEAN_BOUNDS, unitPriceSchema } from './decisions.ts'
-export type { Command, Decision, Field } from './decisions.ts'
+export { aimSchema, commandSchema, decisionSchema, LEAN_BOUNDS, unitPriceSchema } from './decisions.ts'
+export type { Aim, Command, Decision, Field } from './decisions.ts'
 export { ALL_HANGS, hangsSchema } from './hangs.ts'
 export type { Hangs } from './hangs.ts'
 export { portionSchema, USUAL_PACK } from './portion.ts'

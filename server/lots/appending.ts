@@ -62,8 +62,9 @@ function groupOf({ groups }: Lot, asked: string | undefined, cutting = false): G
   return isLeaf || found === whole ? found : issueOf('group-gone', 'group', { name: found.name })
 }
 const isIssue = (found: Group | Issue): found is Issue => 'code' in found
-/** The group of what was sent again: that it was kept for, where it did not say. */
-const groupAgain = (asked: string | undefined, held: string) => asked ?? held
+/** The group of what was sent again, where it did not say: that it was kept for, of the same lot. */
+const groupAgain = ({ groups }: Lot, asked: string | undefined, held: string) =>
+  asked ?? (groups.some((g) => g.id === held) ? held : wholeOf(groups).id)
 
 /** What the next rows of a group bear: revisions are given out in the same transaction that keeps the rows. */
 async function entries(
@@ -92,7 +93,7 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }, { lots }
   if (held) {
     const { id, group, stage, basis, source, shown, corrects, stands } = held
     const as = { id, group, stage, basis, source, shown, corrects, stands }
-    return again(tx, lot.id, held.rev, as, { ...sent, group: groupAgain(asked, group) })
+    return again(tx, lot.id, held.rev, as, { ...sent, group: groupAgain(lot, asked, group) })
   }
   const group = correctedIn(lot, 'weighings', sent.corrects) ?? groupOf(lot, asked)
   if (isIssue(group)) return refusedFor(group)
@@ -124,7 +125,7 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
   if (held) {
     const { id, group, cut, shown, packs, corrects, stands } = held
     const as = { id, group, cut, shown, packs, corrects, stands }
-    return again(tx, lot.id, held.rev, as, { ...sent, group: groupAgain(asked, group) })
+    return again(tx, lot.id, held.rev, as, { ...sent, group: groupAgain(lot, asked, group) })
   }
   const group = correctedIn(lot, 'packs', sent.corrects) ?? groupOf(lot, asked)
   if (isIssue(group)) return refusedFor(group)
@@ -153,7 +154,7 @@ export async function decide(tx: Tx, to: To & { append: Append }, { lots }: Besi
   if (held.length > 0) {
     const { group, undoes: u, redoes: r } = held[0]!
     const as = { group, undoes: u, redoes: r, commands: held.map(({ id, decision }) => ({ id, decision })) }
-    const sent = { group: groupAgain(to.append.group, group), undoes, redoes, commands }
+    const sent = { group: groupAgain(lot, to.append.group, group), undoes, redoes, commands }
     return again(tx, lot.id, held[0]!.rev, as, sent)
   }
   const ids = commands.map((c) => c.id)
@@ -261,7 +262,7 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     }))
     const wanted = to.facts
       .filter((f) => held.some((h) => h.id === f.id))
-      .map((f) => ({ ...f, group: groupAgain(to.group, held[0]!.group) }))
+      .map((f) => ({ ...f, group: groupAgain(lot, to.group, held[0]!.group) }))
     return again(tx, lot.id, held[0]!.rev, as, wanted)
   }
   const isOfGroup = to.facts.some((f) => isGroupFact(f.fact))

@@ -48,6 +48,12 @@ function sayDecision(d: Decision): Said {
     const percent = Math.round(d.value.at * 100)
     return { what, value: `behind ${percent} %: ${way ? words.name(way.names) : d.value.path}` }
   }
+  if (d.field === 'aim')
+    return {
+      what: 'What is aimed at',
+      value:
+        d.value.kind === 'margin' ? words.percent(d.value.share) : `${words.money(d.value.amount)} an hour`,
+    }
   if (typeof d.value === 'object') return { what, value: words.price(d.value) }
   const path = d.field === 'path' ? anatomy.value?.paths.find((p) => p.id === d.value) : undefined
   return { what, value: path ? words.name(path.names) : String(d.value) }

@@ -125,5 +125,12 @@ export function worked<A extends object, R>(
 export const replanned = (remote: Thread, asked: AskedLot, trouble: Parameters<Reckoner['replan']>[2]) =>
   taught(remote, asked).replan(asked.hash, asText(asked), trouble)
 
+/** What could be made of what sells near nothing. */
+export const cheapEndIn = (remote: Thread, asked: AskedLot) =>
+  taught(remote, asked).cheapEnd(asked.hash, asText(asked))
+/** What one more of each is worth. */
+export const oneMoreIn = (remote: Thread, asked: AskedLot) =>
+  taught(remote, asked).oneMore(asked.hash, asText(asked))
+
 export const libraryIn = (remote: Thread, anatomy: Anatomy) =>
   remote.library(JSON.parse(JSON.stringify(anatomy)) as Anatomy)

@@ -2,13 +2,17 @@ import { createBirpc } from 'birpc'
 import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow } from '#core/carcass'
 import {
+  cheapEnd,
   libraryOf,
   massKey,
+  oneMore,
   rangesOf,
   reckon,
   replan,
   type FarmFigures,
+  type Lift,
   type LotState,
+  type OneMore,
   type Ranges,
   type Reckoning,
   type Replan,
@@ -22,6 +26,10 @@ export interface Reckoner {
   draw(hash: string, asked: string): Ranges
   /** The best that is left of a lot's plan once something went wrong. */
   replan(hash: string, asked: string, trouble: Trouble): Replan
+  /** What could be made of what sells near nothing. */
+  cheapEnd(hash: string, asked: string): Lift[]
+  /** What one more of each is worth. */
+  oneMore(hash: string, asked: string): OneMore
   /** Every part and cut of an anatomy, the farm's own with it. */
   library(anatomy: Anatomy): ReturnType<typeof libraryOf>
 }
@@ -46,6 +54,15 @@ const reckoner: Reckoner = {
   replan: (hash, asked, trouble) => {
     const { state, farm } = JSON.parse(asked) as Asked
     return replan(reckon(flows.get(hash)!, state, farm, 0), trouble)
+  },
+  cheapEnd: (hash, asked) => {
+    const { state, farm } = JSON.parse(asked) as Asked
+    return cheapEnd(reckon(flows.get(hash)!, state, farm, 0))
+  },
+  oneMore: (hash, asked) => {
+    const { state, farm } = JSON.parse(asked) as Asked
+    const flow = flows.get(hash)!
+    return oneMore(flow, state, farm, reckon(flow, state, farm, 0))
   },
   library: (anatomy) => libraryOf(anatomy),
 }

@@ -21,7 +21,15 @@ export const STATIONS = [
       groups: () => import('./block/GroupsView.vue'),
     },
   },
-  { id: 'price', word: 'Price', page: () => import('./price/PriceStation.vue') },
+  {
+    id: 'price',
+    word: 'Price',
+    page: () => import('./price/PriceStation.vue'),
+    views: {
+      joint: () => import('./price/JointView.vue'),
+      cheap: () => import('./price/CheapView.vue'),
+    },
+  },
   { id: 'pack', word: 'Pack', page: () => import('./pack/PackStation.vue') },
 ] as const satisfies Station[]
 export type StationId = (typeof STATIONS)[number]['id']
@@ -31,7 +39,7 @@ export const stationOf = (name: unknown): StationId =>
   STATIONS.find((s: Station) => s.id === name || (s.views && String(name) in s.views))?.id ?? 'block'
 
 /** Places of all of a lot, whichever of its groups was looked at: what is sold is sold of all of them. */
-export const isOfWhole = (name: unknown): boolean => name === 'price' || name === 'groups'
+export const isOfWhole = (name: unknown): boolean => stationOf(name) === 'price' || name === 'groups'
 /** Places of one group of a lot that is split: how its animals are cut. */
 export const isOfGroup = (name: unknown): boolean => stationOf(name) === 'block' && !isOfWhole(name)
 

@@ -9,6 +9,7 @@ import { useWords } from '../../state/words.ts'
 import CostPane from './CostPane.vue'
 import NotFood from '../../pieces/NotFood.vue'
 import PriceTable from './PriceTable.vue'
+import PriceTabs from './PriceTabs.vue'
 import SharePane from './SharePane.vue'
 import SkylinePane from './SkylinePane.vue'
 import SolvePane from './SolvePane.vue'
@@ -22,6 +23,7 @@ const reason = computed(() => verdict.value.reasons[0] ?? null)
 </script>
 
 <template>
+  <PriceTabs v-if="verdict.food" />
   <div class="two">
     <div class="stack">
       <NotFood v-if="!verdict.food" />

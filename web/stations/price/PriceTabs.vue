@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import RoomTabs from '../../pieces/RoomTabs.vue'
+
+/** The rooms of Price: what each cut goes for, what the animal cost each, and what could be made of the cheap end. */
+const TABS = [
+  ['price', 'Prices'],
+  ['joint', 'Cost of each cut'],
+  ['cheap', 'The cheap end'],
+] as const
+</script>
+
+<template>
+  <RoomTabs label="At Price" :tabs="TABS" />
+</template>
