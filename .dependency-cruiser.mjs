@@ -12,7 +12,7 @@ const CORE = [
   'papers',
 ]
 /** What the core may take from a registry: pure, and without a clock, a disk or a network. */
-const LIBRARIES = ['zod', 'd3-array', 'd3-random', 'fast-deep-equal', 'minisearch']
+const LIBRARIES = ['papaparse', 'zod', 'd3-array', 'd3-random', 'fast-deep-equal', 'minisearch']
 const NOT_TESTS = '\\.test\\.ts$|/testing\\.ts$'
 
 const above = CORE.map((room, i) => ({

@@ -2,7 +2,21 @@ import { DEVICE_HEADER, type FarmChange, type Lot } from '#contracts'
 import { priceOf } from '#core/measure'
 import type { Decision, FactBody } from '#core/records'
 import { jobs, others } from './others.ts'
-import { hang, cost, path, dressed, route, killed, animal, measured, line, lot, type Post } from './said.ts'
+import {
+  hang,
+  cost,
+  feed,
+  start,
+  path,
+  dressed,
+  route,
+  killed,
+  animal,
+  measured,
+  line,
+  lot,
+  type Post,
+} from './said.ts'
 
 const FARM: FarmChange = {
   base: 0,
@@ -72,12 +86,13 @@ export async function loadFallowmere(address: string): Promise<void> {
   await bramble.weigh('hot', 189)
   await bramble.say(route('inspected'), animal('commercial'), ...killed('FM 0412', '2026-11-24'))
   await bramble.say(
-    cost('Feeder pig', 9500),
-    cost('Feed', 44850),
+    cost('Feeder pig', 9500, { of: 'animal', day: '2026-06-20' }),
+    feed('Grower', 430, 55, '2026-07-04'),
+    feed('Finisher', 390, 54, '2026-09-12'),
     cost('Bedding and vet', 2600),
     cost('Haulage', 4000),
-    cost('Own labour', 12000),
   )
+  await bramble.say(cost('Own labour', 12000, { of: 'labour', unpaid: true }), start(52, '2026-06-20'))
   await bramble.say(...FEES, { field: 'target', ...lot, value: 15000 })
   await bramble.say(...path('loin', 'loin-boneless-chops', 'right'))
   await bramble.say(...path('leg', 'leg-smoked', 'left'))

@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { Append, Facts, Lot, NewPack, NewWeighing, Split } from '#contracts'
 import type { Species } from '#core/anatomy'
-import type { Decision, FactBody, Hangs, Route } from '#core/records'
+import type { Cost, Decision, FactBody, Hangs, Route } from '#core/records'
 import type { Said } from '#core/plan'
 
 /** What is told of a lot of the demo, in short: each as a page would send it. */
@@ -70,7 +70,17 @@ const batchOf = (base: number, decisions: readonly Decision[], group?: string): 
 })
 
 export const lot = { target: 'lot', side: 'animal' } as const
-export const cost = (label: string, amount: number): FactBody => ({ kind: 'cost', label, amount })
+export const cost = (label: string, amount: number, more: Partial<Cost> = {}): FactBody => ({
+  ...{ kind: 'cost', label, amount },
+  ...more,
+})
+/** Feed by weight, lb at so many cents each. */
+export const feed = (label: string, pounds: number, each: number, day: string): FactBody =>
+  cost(label, Math.round(pounds * each), { of: 'feed', day, quantity: { value: pounds, unit: 'lb' } })
+export const start = (pounds: number, day: string): FactBody => ({
+  ...{ kind: 'observation', what: 'start', day },
+  shown: { value: pounds, unit: 'lb' },
+})
 export const path = (target: string, value: string, ...sides: ('left' | 'right' | 'animal')[]): Decision[] =>
   (sides.length > 0 ? sides : (['left', 'right'] as const)).map((side) => ({
     field: 'path',

@@ -250,7 +250,7 @@ describe('a farm of many lots', () => {
     await page.getByRole('button', { name: 'Show older lots' }).press('Enter')
     await named('Clover').waitFor()
     expect(await page.getByRole('button', { name: 'Show older lots' }).count()).toBe(0)
-    expect(await page.getByRole('row').count()).toBe(71)
+    expect(await page.getByRole('row').count()).toBe(72)
     await context.close()
   })
 })

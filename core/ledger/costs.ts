@@ -53,13 +53,19 @@ export function feesOf(fees: Plan['fees'], billed: Billed): CostRow[] {
 export const labourOf = (minutes: number, hour: Minor): Minor => minor((minutes / 60) * hour)
 
 /**
- * All an animal costs: what was entered, the fees that follow from the plan, and the plan's minutes at the farm's rate.
+ * All an animal costs: what was entered (the family’s own work where it counts), the fees that follow from the plan, and the plan's minutes at the farm's rate.
  * Each row whole minor units; the total is their sum.
  */
-export function costsOf(plan: Pick<Plan, 'costs' | 'fees'>, billed: Billed, hour: Minor): CostFigures {
+export function costsOf(
+  plan: Pick<Plan, 'costs' | 'fees' | 'countsUnpaid'>,
+  billed: Billed,
+  hour: Minor,
+): CostFigures {
   const labour = labourOf(billed.minutes, hour)
   const rows: CostRow[] = [
-    ...plan.costs.map((c) => ({ ...c, fromPlan: false })),
+    ...plan.costs
+      .filter((c) => plan.countsUnpaid || !c.unpaid)
+      .map(({ id, label, amount }) => ({ id, label, amount, fromPlan: false })),
     ...feesOf(plan.fees, billed),
     ...(labour > 0 ? [{ id: 'labour', label: 'Labour at the bench', amount: labour, fromPlan: true }] : []),
   ]

@@ -1,6 +1,10 @@
 /** What did the animal cost, what is a plan worth, and do the cuts pay for it? */
 export { costsOf, feePerKg, feesOf, labourOf, neededPerKg } from './costs.ts'
 export type { Billed, CostFigures, CostRow } from './costs.ts'
+export { COST_WORDS, growthOf, kindOf, shareCost, spentByKind } from './costLines.ts'
+export type { Bearer, Growth } from './costLines.ts'
+export { costsCsv, readCostsCsv } from './costsCsv.ts'
+export type { BadRow } from './costsCsv.ts'
 export { FEE_KINDS } from './fees.ts'
 export type { FeeKind } from './fees.ts'
 export { priceInForce, soldFactor, takings, takingsPerKg } from './takings.ts'

@@ -137,11 +137,11 @@ describe('costs and takings', () => {
     }
     const weights = { count: 1, hot: kg(180 * KG_PER_LB), hanging: kg(176 * KG_PER_LB), minutes: 0 }
     const costs = [{ id: 'a', label: 'Weaner', amount: minor(9000) }]
-    const { rows, total } = costsOf({ costs, fees }, { ...weights, packs: 100 }, minor(0))
+    const { rows, total } = costsOf({ countsUnpaid: true, costs, fees }, { ...weights, packs: 100 }, minor(0))
     expect(rows.map((r) => r.amount)).toEqual([9000, 7500, 17100, 4000])
     expect(total).toBe(37600)
     const cold = costsOf(
-      { costs: [], fees: { 'cut-wrap': { ...cutWrap, basis: 'hanging' } } },
+      { countsUnpaid: true, costs: [], fees: { 'cut-wrap': { ...cutWrap, basis: 'hanging' } } },
       { ...weights, packs: 0 },
       minor(0),
     )
@@ -149,9 +149,9 @@ describe('costs and takings', () => {
   })
   it('the plan’s minutes cost the farm’s hour: 142 minutes at $18 are $42.60', () => {
     const billed = { count: 1, hot: kg(80), hanging: kg(78), packs: 0, minutes: 142 }
-    const { rows } = costsOf({ costs: [], fees: {} }, billed, minor(1800))
+    const { rows } = costsOf({ countsUnpaid: true, costs: [], fees: {} }, billed, minor(1800))
     expect(rows).toMatchObject([{ id: 'labour', amount: 4260, fromPlan: true }])
-    expect(costsOf({ costs: [], fees: {} }, billed, minor(0)).rows).toEqual([])
+    expect(costsOf({ countsUnpaid: true, costs: [], fees: {} }, billed, minor(0)).rows).toEqual([])
   })
   it('what does not sell at full price brings half: 10 lb at $8, 90 % sold, is $76', () => {
     expect(takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), 0.9)).toBe(7600)

@@ -72,6 +72,7 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'without':
     case 'target':
     case 'aim':
+    case 'unpaid':
     case 'ending':
     case 'sharePrice':
     case 'days':
@@ -167,6 +168,7 @@ function unknownSeen(anatomy: Anatomy, fact: Extract<FactBody, { kind: 'observat
     case 'end':
     case 'born':
     case 'killed':
+    case 'start':
       return null
     case 'ribs': {
       const { ribs, names } = anatomy

@@ -5,6 +5,7 @@ import {
   inForce,
   type Hangs,
   type Attachment,
+  type Cost,
   type End,
   type Fact,
   type Fee,
@@ -15,9 +16,8 @@ import {
 } from '#core/records'
 import { verdictOf, type Verdict } from '#core/rules'
 
-export interface CostLine {
+export interface CostLine extends Omit<Cost, 'kind' | 'amount'> {
   id: string
-  label: string
   amount: Minor
 }
 
@@ -47,6 +47,8 @@ export interface Facts {
   measured: Measured
   /** Ribs counted on the animal; null for the usual number. */
   ribs: number | null
+  /** What all of them weighed together when they came, and when. */
+  start: { kg: Kg; day: string } | null
   /** Parts that were weighed, and what was cut away of a part, bruised or condemned. */
   parts: Sided<Kg>
   cutAway: Sided<Kg>
@@ -62,6 +64,8 @@ export interface Facts {
 
 /** What reading needs of a fact. */
 export type FactRow = Pick<Fact, 'id' | 'corrects' | 'stands' | 'fact' | 'at'>
+
+const costOf = ({ kind: _, ...line }: Cost): Omit<Cost, 'kind'> => line
 
 export function readFacts(rows: readonly FactRow[]): Facts {
   const conventions: Record<string, boolean> = {}
@@ -90,6 +94,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
     conventions,
     measured,
     ribs: null,
+    start: null,
     parts,
     cutAway,
     costs: [],
@@ -133,6 +138,9 @@ export function readFacts(rows: readonly FactRow[]): Facts {
           case 'ribs':
             out.ribs = fact.value
             break
+          case 'start':
+            out.start = { kg: kgOf(gramsOf(fact.shown)), day: fact.day }
+            break
           case 'part':
             parts.set(fact.of, fact.side, kgOf(gramsOf(fact.shown)))
             break
@@ -142,7 +150,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         }
         break
       case 'cost':
-        out.costs.push({ id, label: fact.label, amount: minor(fact.amount) })
+        out.costs.push({ ...costOf(fact), id, amount: minor(fact.amount) })
         break
       case 'animal':
         animals.push({ ...fact, id })

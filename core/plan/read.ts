@@ -71,6 +71,8 @@ export interface Plan extends Facts {
   target: Minor
   /** What is wanted instead of a sum: a margin, or pay for an hour; null for the sum. */
   aim: Aim | null
+  /** Whether the family’s own work counts as a cost. */
+  countsUnpaid: boolean
   ending: Ending
   sharePrice: UnitPrice | null
   terms: ReadonlyMap<string, CutTerms>
@@ -262,7 +264,9 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const sided = <F extends 'path' | 'line' | 'mm' | 'split'>(field: F) => new SidedMap(saidOn(last, field))
   const byCut = <F extends Decision['field']>(field: F) =>
     new Map(saidOn(last, field).map(({ id, value }) => [id, value]))
-  const ofLot = <F extends 'hands' | 'trim' | 'lean' | 'days' | 'target' | 'aim' | 'ending' | 'sharePrice'>(
+  const ofLot = <
+    F extends 'hands' | 'trim' | 'lean' | 'days' | 'target' | 'aim' | 'unpaid' | 'ending' | 'sharePrice',
+  >(
     field: F,
   ) => byCut(field).get('lot') ?? null
   const hands = ofLot('hands') ?? 'skilled'
@@ -293,6 +297,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     days: ofLot('days') ?? anatomy.chain.days.usual,
     target: minor(ofLot('target') ?? 0),
     aim: ofLot('aim'),
+    countsUnpaid: ofLot('unpaid') ?? true,
     ending: ofLot('ending') ?? 'exact',
     sharePrice: ofLot('sharePrice'),
     terms: new Map(

@@ -12,6 +12,7 @@ const MONEY: ReadonlySet<Decision['field']> = new Set<Decision['field']>([
   'sold',
   'target',
   'aim',
+  'unpaid',
   'ending',
   'sharePrice',
 ])

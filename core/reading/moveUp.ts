@@ -29,7 +29,7 @@ const wayOf = (anatomy: Anatomy, d: Decision): Names | null => {
   return (id ? lookup(anatomy).path(id)?.names : undefined) ?? null
 }
 const aboutIn = (anatomy: Anatomy, fact: FactBody): Names =>
-  named(anatomy, 'of' in fact ? fact.of : 'value' in fact ? String(fact.value) : fact.kind)
+  named(anatomy, 'of' in fact ? (fact.of ?? fact.kind) : 'value' in fact ? String(fact.value) : fact.kind)
 
 /** What was weighed or seen under a name that other figures do not have; nothing weighed is ever lost by a move. */
 export function weighedOnly(from: Anatomy, to: Anatomy, lot: Pick<LotState, 'packs' | 'facts'>): Names[] {

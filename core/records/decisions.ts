@@ -65,6 +65,8 @@ export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('ceiling'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('sold'), ...onCut, value: figureSchema(0, 1).nullable() }),
   z.object({ field: z.literal('target'), ...lot, value: amountSchema.nullable() }),
+  /** Whether the family’s own work counts as a cost. */
+  z.object({ field: z.literal('unpaid'), ...lot, value: z.boolean().nullable() }),
   z.object({ field: z.literal('aim'), ...lot, value: aimSchema.nullable() }),
   z.object({ field: z.literal('ending'), ...lot, value: z.enum(ENDINGS).nullable() }),
   z.object({ field: z.literal('sharePrice'), ...lot, value: unitPriceSchema.nullable() }),

@@ -4,6 +4,9 @@ import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './e
 import { amountSchema, figureSchema, shownMassSchema } from './figures.ts'
 import {
   ATTACHMENT_TYPES,
+  COST_KINDS,
+  COST_SHARES,
+  COST_UNITS,
   END_IDS,
   FEE_BASES,
   FEE_IDS,
@@ -48,6 +51,13 @@ export const observationSchema = z.discriminatedUnion('what', [
   z.object({ kind: z.literal('observation'), what: z.literal('end'), value: z.enum(END_IDS) }),
   z.object({ kind: z.literal('observation'), what: z.enum(['killed', 'born']), value: daySchema }),
   z.object({ kind: z.literal('observation'), what: z.literal('hangs'), value: hangsSchema }),
+  /** What all animals weighed together when they came, and the day. */
+  z.object({
+    kind: z.literal('observation'),
+    what: z.literal('start'),
+    shown: shownMassSchema,
+    day: daySchema,
+  }),
   z.object({
     kind: z.literal('observation'),
     what: z.literal('part'),
@@ -65,8 +75,22 @@ export const observationSchema = z.discriminatedUnion('what', [
 ])
 export type Observation = z.infer<typeof observationSchema>
 
-/** What was paid: the animal, its feed, haulage. Whole minor units. */
-export const costSchema = z.object({ kind: z.literal('cost'), label: lineSchema(80), amount: amountSchema })
+/**
+ * What was paid: the animal, its feed, haulage. `amount` is all of it, whole minor units; the rest says what it was spent on,
+ * when, how much of it there was, that it is the family’s own work, which slip it stands on, and that it is a share of what
+ * several lots cost.
+ */
+export const costSchema = z.object({
+  kind: z.literal('cost'),
+  label: lineSchema(80),
+  amount: amountSchema,
+  of: z.enum(COST_KINDS).optional(),
+  day: daySchema.optional(),
+  quantity: z.object({ value: figureSchema(0.001, 1_000_000), unit: z.enum(COST_UNITS) }).optional(),
+  unpaid: z.boolean().optional(),
+  receipt: hashSchema.optional(),
+  shared: z.object({ total: amountSchema, by: z.enum(COST_SHARES) }).optional(),
+})
 export type Cost = z.infer<typeof costSchema>
 
 /** What the processor bills by a rate: minor units per head, per kg or lb of a weight, or per pack. */

@@ -59,6 +59,28 @@ export type Route = (typeof ROUTE_IDS)[number]
 export const END_IDS = ['slaughtered', 'hunted', 'died', 'sick'] as const
 export type End = (typeof END_IDS)[number]
 
+/** What money is spent on, in the order it is spent. */
+export const COST_KINDS = [
+  'animal',
+  'feed',
+  'bedding',
+  'vet',
+  'labour',
+  'land',
+  'equipment',
+  'haulage',
+  'processor',
+  'packaging',
+  'other',
+] as const
+export type CostKind = (typeof COST_KINDS)[number]
+/** What a cost is counted in. */
+export const COST_UNITS = ['kg', 'lb', 'h', 'head', 'day', 'piece'] as const
+export type CostUnit = (typeof COST_UNITS)[number]
+/** How a cost of several lots is shared over them. */
+export const COST_SHARES = ['head', 'head-days', 'weight', 'even'] as const
+export type CostShare = (typeof COST_SHARES)[number]
+
 /** What a processor bills, by what, and on which weight. */
 export const FEE_IDS = ['kill', 'cut-wrap', 'pack'] as const
 export type FeeId = (typeof FEE_IDS)[number]

@@ -92,6 +92,8 @@ function sayFact(f: FactBody): Said {
           return { what: 'Day of kill', value: f.value }
         case 'end':
           return { what: 'How it came to its end', value: END_WORDS[f.value] }
+        case 'start':
+          return { what: 'Weighed when it came', value: `${f.shown.value} ${f.shown.unit} on ${f.day}` }
         case 'born':
           return { what: 'Born', value: f.value }
         case 'vet':

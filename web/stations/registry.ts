@@ -26,6 +26,7 @@ export const STATIONS = [
     word: 'Price',
     page: () => import('./price/PriceStation.vue'),
     views: {
+      costs: () => import('./price/CostsView.vue'),
       joint: () => import('./price/JointView.vue'),
       cheap: () => import('./price/CheapView.vue'),
     },

@@ -304,7 +304,6 @@ tfoot td {
 }
 th[scope='row'] {
   text-align: left;
-  border-bottom: 1px solid var(--rule);
 }
 .field {
   max-width: 18rem;

@@ -37,9 +37,9 @@ function setFee({ id, per, onWeight }: FeeKind, amount: number | null, on: FeeBa
   note({ kind: 'fee', fee: id, amount, per: unit, basis: onWeight ? on : null })
 }
 const rowOf = (id: string) => factOf((f) => f.kind === 'cost').filter((f) => f.id === id)
-function setCost(id: string, label: string, amount: number) {
+function setCost(id: string, amount: number) {
   const [row] = rowOf(id)
-  if (row) correct(row, { kind: 'cost', label, amount })
+  if (row?.fact.kind === 'cost') correct(row, { ...row.fact, amount })
 }
 function add() {
   const amount = money.value(fresh.amount)
@@ -91,20 +91,23 @@ const bench = computed(() => {
   <section class="stack">
     <div class="pane-head">
       <h2>What it costs</h2>
+      <RouterLink :to="{ name: 'costs' }">All of it</RouterLink>
       <span class="right" style="flex: 1"
         ><b>{{ words.money(read.money.costs.total) }}</b></span
       >
     </div>
     <table class="plain costs">
       <tbody>
-        <tr v-for="c in read.plan.costs" :key="c.id">
-          <td>{{ c.label }}</td>
+        <tr v-for="c in read.plan.costs" :key="c.id" :class="{ out: c.unpaid && !read.plan.countsUnpaid }">
+          <td>
+            {{ c.label }}<small v-if="c.unpaid && !read.plan.countsUnpaid" class="muted"> not counted</small>
+          </td>
           <td class="input">
             <FigureInput
               :shown="typed(c.amount)"
               :read="money"
               :label="`Cost: ${c.label}`"
-              @take="$event !== null && setCost(c.id, c.label, $event)"
+              @take="$event !== null && setCost(c.id, $event)"
             />
           </td>
           <td>

@@ -4,6 +4,7 @@ import RoomTabs from '../../pieces/RoomTabs.vue'
 /** The rooms of Price: what each cut goes for, what the animal cost each, and what could be made of the cheap end. */
 const TABS = [
   ['price', 'Prices'],
+  ['costs', 'Costs'],
   ['joint', 'Cost of each cut'],
   ['cheap', 'The cheap end'],
 ] as const

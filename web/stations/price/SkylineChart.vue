@@ -246,7 +246,7 @@ const option = computed(() => ({
           tabindex="0"
           :data-grip="b.id"
           :class="{ locked: b.locked }"
-          :aria-label="`Price of ${b.name}`"
+          :aria-label="`Pull the price of ${b.name}`"
           aria-orientation="vertical"
           :aria-disabled="b.locked"
           aria-valuemin="0"

@@ -1,0 +1,109 @@
+import { kg, minor, sumOf, toKg, type Kg, type Minor } from '#core/measure'
+import type { CostLine } from '#core/plan'
+import { COST_KINDS, type CostKind, type CostShare } from '#core/records'
+import { apportion } from './joint.ts'
+
+/** A word for what money is spent on. */
+export const COST_WORDS: Record<CostKind, string> = {
+  animal: 'the animal',
+  feed: 'feed',
+  bedding: 'bedding and minerals',
+  vet: 'vet and medicine',
+  labour: 'labour',
+  land: 'land and grazing',
+  equipment: 'equipment',
+  haulage: 'haulage',
+  processor: 'processor',
+  packaging: 'packaging',
+  other: 'other',
+}
+
+/** Words that say of an older line what it was spent on. */
+const GUESSED: [CostKind, RegExp][] = [
+  ['labour', /\b(labou?r|helpers?)\b/],
+  ['animal', /\b(feeder|weaners?|chicks?|poults?|ducklings?|piglets?|share|the (half|legs|loins|lot))\b/],
+  ['feed', /\b(feed|hay|grain|pellets|milk|browse)\b/],
+  ['bedding', /\b(bedding|straw|minerals?|brooding)\b/],
+  ['vet', /\b(vet|medicine|wormer)\b/],
+  ['haulage', /\b(haul|haulage|transport)\b/],
+  ['packaging', /\b(bags|wrap|packaging)\b/],
+  ['land', /\b(grazing|pasture|land|rent)\b/],
+  ['processor', /\b(kill|plant|processor)\b/],
+]
+
+/** The kind of a line: as it was said, or else by its words. */
+export function kindOf({ of, label }: Pick<CostLine, 'of' | 'label'>): CostKind {
+  const words = label.toLowerCase()
+  return of ?? GUESSED.find(([, word]) => word.test(words))?.[0] ?? 'other'
+}
+
+/** What was spent on each kind of thing, those with nothing left out. Whole minor units. */
+export function spentByKind(lines: readonly CostLine[]): { kind: CostKind; amount: Minor }[] {
+  return COST_KINDS.flatMap((kind) => {
+    const own = lines.filter((l) => kindOf(l) === kind)
+    return own.length > 0 ? [{ kind, amount: sumOf(own, (l) => l.amount) }] : []
+  })
+}
+
+/** How well feed became animal. */
+export interface Growth {
+  gain: Kg
+  /** Kilograms of feed that were written down, and for each of gain; null without any. */
+  feed: Kg
+  conversion: number | null
+  /** Minor units of feed, and of all that was paid before the kill, for a kilogram of gain. */
+  feedPerKg: number | null
+  allPerKg: number
+  /** Kilograms an animal gained a day; null where the days are not known. */
+  daily: Kg | null
+}
+
+const DAY_MS = 86_400_000
+/** What comes after the kill is no cost of growing. */
+const AFTER = new Set<CostKind>(['processor', 'packaging'])
+
+/**
+ * Feed conversion: feed ÷ gain, both in kilograms; and what a kilogram of gain cost. `live` is what all weigh now, or
+ * weighed alive at the end; null where they gained nothing, or nobody weighed them when they came.
+ */
+export function growthOf(
+  lines: readonly CostLine[],
+  start: { kg: Kg; day: string } | null,
+  live: Kg,
+  count: number,
+  until: string | null,
+): Growth | null {
+  const gain = start ? live - start.kg : 0
+  if (!start || gain <= 0) return null
+  const own = lines.filter((l) => kindOf(l) === 'feed')
+  const feed = sumOf(own, ({ quantity: q }) =>
+    q?.unit === 'kg' || q?.unit === 'lb' ? toKg(q.value, q.unit) : kg(0),
+  )
+  const spent = sumOf(own, (l) => l.amount)
+  const all = sumOf(lines, (l) => (AFTER.has(kindOf(l)) ? minor(0) : l.amount))
+  const days = until === null ? 0 : (Date.parse(until) - Date.parse(start.day)) / DAY_MS
+  return {
+    gain: kg(gain),
+    feed,
+    conversion: feed > 0 ? feed / gain : null,
+    feedPerKg: spent > 0 ? spent / gain : null,
+    allPerKg: all / gain,
+    daily: days > 0 ? kg(gain / days / count) : null,
+  }
+}
+
+/** A lot that bears a share of a cost: its animals, the days they were there, what they weigh together. */
+export interface Bearer {
+  id: string
+  count: number
+  days: number
+  kg: number
+}
+
+/** Shares of a cost of several lots, by head, head-days, weight, or alike; they come to it to the minor unit. Null where there is nothing to share it by. */
+export function shareCost(total: Minor, by: CostShare, bearers: readonly Bearer[]): Minor[] | null {
+  const weights = bearers.map((b) =>
+    by === 'head' ? b.count : by === 'head-days' ? b.count * b.days : by === 'weight' ? b.kg : 1,
+  )
+  return weights.some((w) => w > 0) ? apportion(total, weights) : null
+}

@@ -1,0 +1,169 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { figure, openLot, running, saved, savedAs } from './testing.ts'
+
+const run = running({ demo: true })
+const go = (name: string) => run.page.getByRole('link', { name, exact: true }).click()
+async function choose(label: string, option: string) {
+  await run.page.getByLabel(label, { exact: true }).click()
+  await run.page.getByRole('option', { name: option, exact: true }).click()
+}
+const priceOf = (cut: string) => run.page.getByLabel(`Price of ${cut}`, { exact: true })
+
+describe('what the animal cost, and what the cuts must bring', () => {
+  it('shares the cost over the cuts in four ways; each adds up to all of it, and none is called a cost price', async () => {
+    const { page } = run
+    await openLot(run, 'Juniper', 'price')
+    await go('Cost of each cut')
+    const table = page.getByTestId('joint')
+    await page.getByText('None of these is what a cut cost.').waitFor()
+    const foot = await table.locator('tfoot td').allInnerTexts()
+    const total = figure(/of \$([\d,.]+)/.exec(await page.locator('.pane-head').innerText())![1]!)
+    for (const sum of foot.slice(-4)) expect(figure(sum.replace('$', ''))).toBeCloseTo(total, 2)
+    const row = await table.locator('tr[data-cut=trotter] td').allInnerTexts()
+    // By weight the feet bear more than they bring, by what is left of their price they do not.
+    expect(row.at(-4)).toMatch(/−\$/)
+  })
+
+  it('says what could be made of the cheap end, and takes it in one step that is undone', async () => {
+    const { page } = run
+    await go('The cheap end')
+    const lift = page.locator('[data-lift]').first()
+    await lift.waitFor()
+    const many = await page.locator('[data-lift]').count()
+    const part = await lift.getAttribute('data-lift')
+    expect(await lift.innerText()).toMatch(/\+\$\d/)
+    await lift.getByRole('button', { name: /^Take it/ }).click()
+    await expect.poll(() => page.locator(`[data-lift="${part}"]`).count()).toBe(0)
+    await page.keyboard.press('u')
+    await expect.poll(() => page.locator('[data-lift]').count()).toBe(many)
+  })
+
+  it('aims at a margin or at pay for an hour, and the prices that are solved meet it', async () => {
+    const { page } = run
+    await go('Prices')
+    await choose('Aim at', 'a margin')
+    await page.getByLabel('Margin in per cent of what is brought').fill('95')
+    await page.keyboard.press('Enter')
+    await page.getByText('is not a number from 0 to 90').waitFor()
+    await page.getByLabel('Margin in per cent of what is brought').fill('20')
+    await page.keyboard.press('Enter')
+    await page.getByRole('button', { name: 'Solve prices' }).click()
+    await page.getByRole('button', { name: 'Take these prices' }).click()
+    await expect.poll(() => page.getByTestId('earned').innerText()).toMatch(/margin is 20 %/)
+    await choose('Aim at', 'pay for an hour')
+    await page.getByLabel('Pay for an hour at the bench').fill('30')
+    await page.keyboard.press('Enter')
+    await page.getByRole('button', { name: 'Solve prices' }).click()
+    await page.getByRole('button', { name: 'Take these prices' }).click()
+    await expect.poll(() => page.getByTestId('earned').innerText()).toMatch(/earns \$30\.\d\d/)
+    await page.getByText('What one more is worth').click()
+    await expect
+      .poll(() => page.getByTestId('one-more').innerText())
+      .toMatch(/One day of hanging longer\s+−\$/)
+  })
+
+  it('prices a bar by pulling it, and by keys; a locked one stays', async () => {
+    const { page } = run
+    const grip = page.locator('[data-grip=trotter]')
+    const before = figure(await priceOf('Feet').inputValue())
+    await grip.focus()
+    await page.keyboard.press('ArrowUp')
+    await expect.poll(async () => figure(await priceOf('Feet').inputValue())).toBeCloseTo(before + 0.05, 2)
+    await saved(page)
+    const box = (await grip.boundingBox())!
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width / 2, box.y - 60, { steps: 4 })
+    await page.mouse.up()
+    await expect.poll(async () => figure(await priceOf('Feet').inputValue())).toBeGreaterThan(before + 1)
+    const high = figure(await priceOf('Feet').inputValue())
+    await page.getByLabel('Lock the price of Feet').click()
+    await expect.poll(() => grip.getAttribute('aria-disabled')).toBe('true')
+    await grip.focus()
+    await page.keyboard.press('ArrowDown')
+    await page.keyboard.press('PageDown')
+    expect(figure(await priceOf('Feet').inputValue())).toBe(high)
+  })
+})
+
+describe('the ledger of a lot', () => {
+  it('takes a line as so many at so much each, sums by kind, and says what a pound of gain took', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'price')
+    await go('Costs')
+    await expect
+      .poll(() => page.getByTestId('growth').innerText())
+      .toMatch(/Feed for one of gain[^]*\d\.\d\d/)
+    const total = async () =>
+      figure((await page.getByText('with fees and labour').innerText()).replace('$', ''))
+    const before = await total()
+    await page.getByLabel('How much', { exact: true }).fill('lots')
+    await page.getByLabel('at, each').fill('12.50')
+    await page.getByRole('button', { name: 'Write it down' }).click()
+    await page.getByText('“lots” is no number above nothing').waitFor()
+    await page.getByLabel('How much', { exact: true }).fill('6')
+    await page.getByLabel('What', { exact: true }).fill('Straw')
+    await choose('Kind', 'bedding and minerals')
+    await choose('in', 'piece')
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Write it down' }).click()
+    await page.getByTestId('costs').getByText('Straw', { exact: true }).waitFor()
+    await expect.poll(total).toBeCloseTo(before + 75, 2)
+    await page.reload()
+    await page.getByTestId('costs').getByText('Straw', { exact: true }).waitFor()
+    await page.getByRole('button', { name: 'Take Straw off' }).click()
+    await expect.poll(total).toBeCloseTo(before, 2)
+  })
+
+  it('leaves the family’s own work out, and takes it in again', async () => {
+    const { page } = run
+    const total = async () =>
+      figure((await page.getByText('with fees and labour').innerText()).replace('$', ''))
+    const before = await total()
+    await page.getByText('own work counts as a cost').click()
+    await expect.poll(total).toBeCloseTo(before - 120, 2)
+    await page.keyboard.press('u')
+    await expect.poll(total).toBeCloseTo(before, 2)
+  })
+
+  it('brings rows in from a spreadsheet: bad ones are said by row and column, the good ones kept', async () => {
+    const { page } = run
+    await page.getByText('As a table').click()
+    const file = { name: 'costs.csv', mimeType: 'text/csv' }
+    const text = 'what,amount,kind,day\nSalt lick,12.40,feed,2026-08-01\nFence,ten,other,\n'
+    await page.getByLabel('Bring costs in').setInputFiles({ ...file, buffer: Buffer.from(text) })
+    await page.getByTestId('csv').getByRole('row').filter({ hasText: '“ten” is not an amount' }).waitFor()
+    await page.getByRole('button', { name: 'Keep the one good row' }).click()
+    await page.getByTestId('costs').getByText('Salt lick').waitFor()
+    const download = page.waitForEvent('download')
+    await page.getByRole('button', { name: 'Take the costs away' }).click()
+    expect(readFileSync(await savedAs(download), 'utf8')).toMatch(/2026-08-01,feed,Salt lick,,,12\.40/)
+  })
+
+  it('shares one cost over lots by head: each bears its own to the cent, and says of what', async () => {
+    const { page } = run
+    await page.getByText('Share a cost over several lots').click()
+    const form = page.getByRole('form', { name: 'Share a cost' })
+    await form.getByLabel('What was paid for').fill('Rent of the field')
+    await form.getByLabel('All of it').fill('100')
+    await form.getByRole('button', { name: 'Write each its share' }).click()
+    await page.getByText('Choose two lots at least').waitFor()
+    await form
+      .getByRole('row', { name: /^Juniper/ })
+      .getByRole('checkbox')
+      .click()
+    await form
+      .getByRole('row', { name: /^Clover/ })
+      .getByRole('checkbox')
+      .click()
+    await expect.poll(() => form.getByRole('row', { name: /^Juniper/ }).innerText()).toMatch(/\$33\.3\d/)
+    await form.getByRole('button', { name: 'Write each its share' }).click()
+    await page.getByText('Written to 3 lots.').waitFor()
+    await page.getByTestId('costs').getByText('share of $100.00 by head').waitFor()
+    await saved(page)
+    await openLot(run, 'Clover', 'price')
+    await go('Costs')
+    await page.getByTestId('costs').getByText('share of $100.00 by head').waitFor()
+  })
+})

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, reactive, ref } from 'vue'
+import { COST_WORDS } from '#core/ledger'
+import { sayIssue } from '#core/measure'
+import { COST_KINDS, COST_UNITS, type CostKind, type CostUnit } from '#core/records'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+import { readMoney, readNumber } from './figures.ts'
+
+/** One thing that was paid for: all of it at once, or so many at so much each. */
+const { note } = useReading()
+const words = useWords()
+const fresh = reactive({
+  ...{ of: 'feed' as CostKind, label: '', day: '', many: '', unit: 'lb' as CostUnit },
+  ...{ each: '', amount: '', unpaid: false },
+})
+const issues = ref<FieldIssue[]>([])
+const at = (field: string) => issues.value.filter((i) => i.field === field)
+const kinds = COST_KINDS.map((id) => ({ id, word: COST_WORDS[id] }))
+const units = computed(() => COST_UNITS.map((id) => ({ id, word: id })))
+fresh.unit = words.unit.value
+
+/** So many at so much each, where both were typed: the amount follows. */
+const follows = computed(() => {
+  const [many, each] = [readNumber(0.001, 1e6)(fresh.many), readMoney(words.currency.value)(fresh.each)]
+  return fresh.many && fresh.each && many.ok && each.ok ? Math.round(many.value * each.value) : null
+})
+function add() {
+  issues.value = []
+  const wrong = (field: string, says: string) => void issues.value.push(fieldIssue(field, says))
+  const label = fresh.label.trim() || COST_WORDS[fresh.of].replace(/^./, (c) => c.toUpperCase())
+  const many = fresh.many.trim() === '' ? null : readNumber(0.001, 1e6)(fresh.many)
+  if (many && !many.ok)
+    wrong('many', `“${fresh.many}” is no number above nothing. Type how much there was, such as 350.`)
+  const each = fresh.each.trim() === '' ? null : readMoney(words.currency.value)(fresh.each)
+  if (each && !each.ok) wrong('each', sayIssue(each.issues[0]!, words.says.value))
+  if (each && !many) wrong('many', 'How many at that price? Type how much there was.')
+  const amount = follows.value === null ? readMoney(words.currency.value)(fresh.amount) : null
+  if (amount && !amount.ok && issues.value.length === 0)
+    wrong(
+      'amount',
+      `${sayIssue(amount.issues[0]!, words.says.value)} Or type how much there was and what one cost.`,
+    )
+  if (issues.value.length > 0) return
+  note({
+    ...{ kind: 'cost', of: fresh.of, label },
+    amount: follows.value ?? (amount?.ok ? amount.value : 0),
+    ...(fresh.day && { day: fresh.day }),
+    ...(many?.ok && { quantity: { value: many.value, unit: fresh.unit } }),
+    ...(fresh.unpaid && { unpaid: true }),
+  })
+  Object.assign(fresh, { label: '', many: '', each: '', amount: '' })
+  document.getElementById('cost-what')?.focus()
+}
+</script>
+
+<template>
+  <form class="add" novalidate aria-label="Write a cost down" @submit.prevent="add">
+    <div class="field">
+      <label id="cost-kind-label" for="cost-kind">Kind</label>
+      <Select
+        v-model="fresh.of"
+        input-id="cost-kind"
+        aria-labelledby="cost-kind-label"
+        size="small"
+        :options="kinds"
+        option-label="word"
+        option-value="id"
+      />
+    </div>
+    <div class="field wide">
+      <label for="cost-what">What</label>
+      <InputText id="cost-what" v-model="fresh.label" size="small" maxlength="80" autocomplete="off" />
+    </div>
+    <div class="field">
+      <label for="cost-day">Day</label>
+      <InputText id="cost-day" v-model="fresh.day" type="date" size="small" />
+    </div>
+    <div class="field short">
+      <label for="cost-many">How much</label>
+      <InputText id="cost-many" v-model="fresh.many" size="small" inputmode="decimal" autocomplete="off" />
+      <FieldIssues :issues="at('many')" />
+    </div>
+    <div class="field short">
+      <label id="cost-unit-label" for="cost-unit">in</label>
+      <Select
+        v-model="fresh.unit"
+        input-id="cost-unit"
+        aria-labelledby="cost-unit-label"
+        size="small"
+        :options="units"
+        option-label="word"
+        option-value="id"
+      />
+    </div>
+    <div class="field short">
+      <label for="cost-each">at, each</label>
+      <InputText id="cost-each" v-model="fresh.each" size="small" inputmode="decimal" autocomplete="off" />
+      <FieldIssues :issues="at('each')" />
+    </div>
+    <div class="field short">
+      <label for="cost-all">Amount</label>
+      <output v-if="follows !== null" class="follows">{{ words.money(follows) }}</output>
+      <InputText
+        v-else
+        id="cost-all"
+        v-model="fresh.amount"
+        size="small"
+        inputmode="decimal"
+        autocomplete="off"
+      />
+      <FieldIssues :issues="at('amount')" />
+    </div>
+    <div class="last">
+      <label class="own"><Checkbox v-model="fresh.unpaid" binary /> the family’s own work, not paid</label>
+      <Button type="submit" size="small" outlined label="Write it down" />
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+  align-items: start;
+}
+.wide {
+  flex: 1 1 10rem;
+}
+.short {
+  width: 5.5rem;
+}
+.short :deep(input) {
+  width: 100%;
+}
+.follows {
+  font-weight: 600;
+  min-height: 32px;
+  display: flex;
+  align-items: center;
+}
+.last {
+  flex: 1 1 100%;
+  display: flex;
+  gap: 1rem;
+  align-items: center;
+}
+.own {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
+  min-height: 32px;
+}
+</style>

@@ -1,0 +1,188 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, reactive, ref } from 'vue'
+import { COST_WORDS, shareCost } from '#core/ledger'
+import { minor, sayIssue } from '#core/measure'
+import { COST_KINDS, type CostKind, type CostShare } from '#core/records'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import FigureInput from '../../pieces/FigureInput.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useFarm } from '../../state/farm.ts'
+import { useLot } from '../../state/lot.ts'
+import { useLots } from '../../state/lots.ts'
+import { useWords } from '../../state/words.ts'
+import { readMoney, readNumber } from './figures.ts'
+
+/** One cost of several lots: how it is shared stands beside each share, and each lot bears its own. */
+const { lot } = useLot()
+const farm = useFarm()
+const lots = useLots()
+const words = useWords()
+const BY: { id: CostShare; word: string }[] = [
+  { id: 'head', word: 'by head' },
+  { id: 'head-days', word: 'by head and days' },
+  { id: 'weight', word: 'by weight' },
+  { id: 'even', word: 'alike' },
+]
+const kinds = COST_KINDS.map((id) => ({ id, word: COST_WORDS[id] }))
+const fresh = reactive({ label: '', amount: '', of: 'feed' as CostKind, by: 'head' as CostShare })
+const chosen = ref<string[]>([lot.value!.id])
+const days = reactive<Record<string, number>>({})
+const issues = ref<FieldIssue[]>([])
+const done = ref(0)
+const at = (field: string) => issues.value.filter((i) => i.field === field)
+const DAY_MS = 86_400_000
+/** Days a lot has been on the rail, until a person says otherwise. */
+const since = (createdAt: string) => Math.max(1, Math.round((Date.now() - Date.parse(createdAt)) / DAY_MS))
+const bearers = computed(() =>
+  [...farm.cards.values()]
+    .filter((c) => !c.withdrawn)
+    .map((c) => ({
+      ...{ id: c.id, tag: c.tag, count: c.count },
+      days: days[c.id] ?? since(c.createdAt),
+      kg: c.progress.key?.kg ?? 0,
+    })),
+)
+const bearing = computed(() => bearers.value.filter((b) => chosen.value.includes(b.id)))
+const total = computed(() => {
+  const read = readMoney(words.currency.value)(fresh.amount)
+  return read.ok ? minor(read.value) : null
+})
+const shares = computed(() => {
+  const found = total.value === null ? null : shareCost(total.value, fresh.by, bearing.value)
+  return new Map(bearing.value.map((b, i) => [b.id, found?.[i] ?? null]))
+})
+async function write() {
+  const read = readMoney(words.currency.value)(fresh.amount)
+  issues.value = [
+    ...(fresh.label.trim()
+      ? []
+      : [fieldIssue('label', 'Say what was paid for: rent of the field, a load of hay.')]),
+    ...(read.ok ? [] : read.issues.map((i) => fieldIssue('amount', sayIssue(i, words.says.value)))),
+    ...(bearing.value.length > 1
+      ? []
+      : [fieldIssue('lots', 'Choose two lots at least: a cost of one is written above.')]),
+    ...(read.ok && [...shares.value.values()].some((s) => s === null)
+      ? [
+          fieldIssue(
+            'lots',
+            'There is nothing to share it by: no chosen lot has a weight. Share it another way.',
+          ),
+        ]
+      : []),
+  ]
+  if (issues.value.length > 0 || !read.ok) return
+  const of = { kind: 'cost' as const, label: fresh.label.trim(), of: fresh.of }
+  const written = bearing.value.filter((b) => shares.value.get(b.id)! > 0)
+  for (const b of written) await lots.open(b.id)
+  for (const b of written)
+    lots.note(b.id, [{ ...of, amount: shares.value.get(b.id)!, shared: { total: read.value, by: fresh.by } }])
+  done.value = written.length
+  Object.assign(fresh, { label: '', amount: '' })
+}
+</script>
+
+<template>
+  <form class="stack" novalidate aria-label="Share a cost" @submit.prevent="write">
+    <div class="row">
+      <div class="field wide">
+        <label for="share-label">What was paid for</label>
+        <InputText id="share-label" v-model="fresh.label" size="small" maxlength="80" autocomplete="off" />
+        <FieldIssues :issues="at('label')" />
+      </div>
+      <div class="field">
+        <label for="share-amount">All of it</label>
+        <InputText
+          id="share-amount"
+          v-model="fresh.amount"
+          size="small"
+          inputmode="decimal"
+          autocomplete="off"
+        />
+        <FieldIssues :issues="at('amount')" />
+      </div>
+      <div class="field">
+        <label id="share-of-label" for="share-of">Kind</label>
+        <Select
+          v-model="fresh.of"
+          input-id="share-of"
+          aria-labelledby="share-of-label"
+          size="small"
+          :options="kinds"
+          option-label="word"
+          option-value="id"
+        />
+      </div>
+      <div class="field">
+        <label id="share-by-label" for="share-by">Shared</label>
+        <Select
+          v-model="fresh.by"
+          input-id="share-by"
+          aria-labelledby="share-by-label"
+          size="small"
+          :options="BY"
+          option-label="word"
+          option-value="id"
+        />
+      </div>
+    </div>
+    <table class="plain">
+      <thead>
+        <tr>
+          <th>Lot</th>
+          <th class="right">Animals</th>
+          <th v-if="fresh.by === 'head-days'" class="right">Days</th>
+          <th class="right">Bears</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="b in bearers" :key="b.id">
+          <td>
+            <label class="pick"><Checkbox v-model="chosen" :value="b.id" /> {{ b.tag }}</label>
+          </td>
+          <td class="right">{{ b.count }}</td>
+          <td v-if="fresh.by === 'head-days'" class="input">
+            <FigureInput
+              :shown="String(b.days)"
+              :read="readNumber(1, 2000)"
+              :label="`Days of ${b.tag}`"
+              @take="$event !== null && (days[b.id] = Math.round($event))"
+            />
+          </td>
+          <td class="right">{{ shares.get(b.id) ? words.money(shares.get(b.id)!) : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <FieldIssues :issues="at('lots')" />
+    <div class="row">
+      <Button type="submit" size="small" outlined label="Write each its share" />
+      <span v-if="done > 0" role="status"
+        >Written to {{ done }} lots. On each it can be taken off by itself.</span
+      >
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+  align-items: end;
+}
+.wide {
+  flex: 1 1 12rem;
+}
+.pick {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  min-height: 32px;
+}
+.input {
+  width: 5rem;
+}
+</style>
