@@ -1,8 +1,14 @@
 import { z } from 'zod'
 import { issuedPaperSchema } from '#core/papers'
-import { keptFarmSchema, lotSchema, ownVersionSchema, storedPlanSchema } from '#core/records'
+import {
+  keptFarmSchema,
+  lotSchema,
+  ownVersionSchema,
+  storedPlanSchema,
+  storedSheetSchema,
+} from '#core/records'
 
-export const BUNDLE_VERSION = 5
+export const BUNDLE_VERSION = 6
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),
@@ -13,6 +19,7 @@ export const bundleSchema = z.object({
     anatomies: z.record(z.string(), z.record(z.string(), z.unknown())),
     own: z.array(ownVersionSchema),
     plans: z.array(storedPlanSchema),
+    sheets: z.array(storedSheetSchema),
     lots: z.array(lotSchema),
     papers: z.array(issuedPaperSchema),
     /** Bytes of what is attached, in base64, by their hash. */

@@ -19,6 +19,7 @@ export type {
   NewWeighing,
   OwnVersion,
   StoredPlan,
+  StoredSheet,
 } from '#core/records'
 export * from './bundle.ts'
 export * from './copies.ts'

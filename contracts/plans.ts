@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { cutPlanSchema, ownAdditionsSchema, revisionSchema } from '#core/records'
+import { cutPlanSchema, feeSheetSchema, ownAdditionsSchema, revisionSchema } from '#core/records'
 
 /** Additions as they are sent: `base` is the newest version the page had heard of. */
 export const ownChangeSchema = z.object({ base: revisionSchema, body: ownAdditionsSchema })
@@ -11,3 +11,11 @@ export const planChangeSchema = z.object({
   withdrawn: z.boolean(),
 })
 export type PlanChange = z.infer<typeof planChangeSchema>
+
+/** A fee sheet as it is sent: `base` is the revision the page had heard of. */
+export const sheetChangeSchema = z.object({
+  base: revisionSchema,
+  body: feeSheetSchema,
+  withdrawn: z.boolean(),
+})
+export type SheetChange = z.infer<typeof sheetChangeSchema>

@@ -5,7 +5,7 @@ import { rehearsalSchema, sealSchema, secondPlaceSchema } from './copies.ts'
 import { codeAskedSchema, deviceChangeSchema, pairingSchema } from './devices.ts'
 import { farmChangeSchema } from './farm.ts'
 import { appendSchema, factsSchema, joinSchema, splitSchema } from './lots.ts'
-import { ownChangeSchema, planChangeSchema } from './plans.ts'
+import { ownChangeSchema, planChangeSchema, sheetChangeSchema } from './plans.ts'
 
 /** Every address of the API, below /api, with the form of what it is sent: what a test that tries them all goes by. */
 export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; body?: z.ZodType }[] = [
@@ -32,6 +32,8 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'put', path: '/attachments/:hash' },
   { method: 'get', path: '/attachments/:hash' },
   { method: 'put', path: '/plans/:id', body: planChangeSchema },
+  { method: 'get', path: '/sheets' },
+  { method: 'put', path: '/sheets/:id', body: sheetChangeSchema },
   { method: 'get', path: '/own/:species' },
   { method: 'post', path: '/own', body: ownChangeSchema },
   { method: 'post', path: '/lots/:id/papers', body: askedPaperSchema },

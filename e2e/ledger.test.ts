@@ -167,3 +167,69 @@ describe('the ledger of a lot', () => {
     await page.getByTestId('costs').getByText('share of $100.00 by head').waitFor()
   })
 })
+
+describe('what the processor bills', () => {
+  it('a fee of a way is billed where the way is taken, and the Block shows it before it is', async () => {
+    const { page } = run
+    const way = page.getByRole('row').filter({ has: page.locator('[data-path=loin-boneless-chops]') })
+    const change = async () => figure((await way.locator('td.nowrap small').innerText()).replace('$', ''))
+    await openLot(run, 'Juniper', 'block')
+    await way.waitFor()
+    const before = await change()
+    await go('Price')
+    await go('Fees')
+    await page.getByLabel('Fee', { exact: true }).fill('Boning the loin')
+    await page.getByLabel('Rate', { exact: true }).fill('18')
+    await choose('billed', 'only for a way')
+    await page.getByLabel('Way', { exact: true }).click()
+    await page
+      .getByRole('option', { name: /^Loin: Boneless chops/ })
+      .first()
+      .click()
+    await page.getByRole('button', { name: 'Write the fee down' }).click()
+    const row = page.locator('[data-fee=boning-the-loin]')
+    await expect.poll(() => row.innerText()).toMatch(/\$0\.00/)
+    await go('Block')
+    await expect.poll(change).toBeCloseTo(before + 18, 2)
+    await page.locator('[data-path=loin-boneless-chops]').click()
+    await saved(page)
+    await go('Price')
+    await go('Fees')
+    await expect.poll(() => row.innerText()).toMatch(/\$18\.00/)
+  })
+
+  it('fees are kept as a sheet, billed on another lot’s plan beside its own, and taken over', async () => {
+    const { page } = run
+    await page.getByLabel('Keep these fees as those of').fill('')
+    await page.getByRole('button', { name: 'Keep the sheet' }).click()
+    await page.getByText('Whose fees are these?').waitFor()
+    await page.getByLabel('Keep these fees as those of').fill('the plant at Mere Bridge')
+    await page.getByRole('button', { name: 'Keep the sheet' }).click()
+    await page.getByTestId('sheets').getByText('the plant at Mere Bridge').waitFor()
+    await openLot(run, 'Bramble', 'price')
+    await go('Fees')
+    const sheet = page.getByTestId('sheets').getByRole('row').first()
+    await sheet.getByText(/[+−]\$/).waitFor()
+    await sheet.getByRole('button', { name: /^Take the fees of/ }).click()
+    const total = async () => figure((await page.getByText('under this plan').innerText()).replace('$', ''))
+    await expect.poll(total).toBeGreaterThan(100)
+    await saved(page)
+    await page.reload()
+    await page.getByTestId('fees').getByText('Kill fee').waitFor()
+  })
+
+  it('one price is set beside every weight it may mean', async () => {
+    const { page } = run
+    await page.getByText('Which weight is a price on?').click()
+    await page.getByLabel(/^Price, a/).fill('2.50')
+    await page.getByTestId('deal').getByRole('row').filter({ hasText: 'live weight' }).waitFor()
+    const hot = await page
+      .getByTestId('deal')
+      .getByRole('row')
+      .filter({ hasText: 'hot weight' })
+      .first()
+      .innerText()
+    // 189 lb hot, as the plant weighed it.
+    expect(hot).toMatch(/189\.0 lb[^]*\$472\.50/)
+  })
+})

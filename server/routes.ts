@@ -7,6 +7,7 @@ import { keepingRoutes } from './keeping/routes.ts'
 import { lotRoutes } from './lots/routes.ts'
 import { paperRoutes } from './papers/routes.ts'
 import { planRoutes } from './plans/routes.ts'
+import { sheetRoutes } from './sheets/routes.ts'
 import { Refusal } from './problem.ts'
 import type { Served } from './served.ts'
 
@@ -18,6 +19,7 @@ const RESOURCES = [
   anatomyRoutes,
   attachmentRoutes,
   planRoutes,
+  sheetRoutes,
   paperRoutes,
   keepingRoutes,
 ]

@@ -1,7 +1,8 @@
 import { fromKg, kg, minor, perKg, priceOf, sumOf, type Kg, type Minor } from '#core/measure'
 import type { Plan } from '#core/plan'
-import type { Fee } from '#core/records'
-import { feeKind } from './fees.ts'
+import type { Fee, FeeBasis } from '#core/records'
+import type { Billed } from './billed.ts'
+import { feeLabel } from './fees.ts'
 
 export interface CostRow {
   id: string
@@ -15,35 +16,47 @@ export interface CostFigures {
   total: Minor
 }
 
-/** What a lot is billed by: its animals, its weights, what is packed, and the time at the bench. */
-export interface Billed {
-  count: number
-  hot: Kg
-  hanging: Kg
-  packs: number
-  minutes: number
+/** A cooler rebate takes 2 % off the hot weight (common practice). */
+const REBATE = 0.98
+
+/** What a fee counts: heads, packs, or kilograms of the weight, the ways or the class of cuts it is for. */
+function countedBy({ per, basis, on }: Fee, billed: Billed): { heads: number; packs: number; kg: Kg } {
+  if (on && 'ways' in on) {
+    const ways = on.ways.flatMap((id) => billed.ways?.get(id) ?? [])
+    return { heads: sumOf(ways, (w) => w.heads), packs: 0, kg: sumOf(ways, (w) => w.kg) }
+  }
+  if (on) {
+    const { kg: mass, packs } = billed.classes?.get(on.to) ?? { kg: kg(0), packs: 0 }
+    return { heads: mass > 0 ? billed.count : 0, packs, kg: mass }
+  }
+  const weights: Record<FeeBasis, Kg> = {
+    live: billed.live ?? kg(0),
+    hot: billed.hot,
+    rebate: kg(billed.hot * REBATE),
+    cold: billed.cold ?? billed.hanging,
+    hanging: billed.hanging,
+  }
+  const { count: heads, packs } = billed
+  return { heads, packs, kg: per === 'kg' || per === 'lb' ? weights[basis ?? 'hot'] : kg(0) }
 }
 
 function feeAmount(fee: Fee, billed: Billed): Minor {
-  const weight = fee.basis === 'hanging' ? billed.hanging : billed.hot
-  switch (fee.per) {
-    case 'head':
-      return minor(fee.amount * billed.count)
-    case 'pack':
-      return minor(fee.amount * billed.packs)
-    case 'kg':
-    case 'lb':
-      return minor(fee.amount * fromKg(weight, fee.per))
-  }
+  const { heads, packs, kg: mass } = countedBy(fee, billed)
+  const many = fee.per === 'head' ? heads : fee.per === 'pack' ? packs : fromKg(mass, fee.per)
+  const amount = minor(many > 0 ? Math.max(fee.amount * many, fee.least ?? 0) : 0)
+  return fee.credit ? minor(-amount) : amount
 }
 
 const total = (rows: readonly CostRow[]): Minor => sumOf(rows, (r) => r.amount)
 
-/** Fees that follow from the plan: per head, per hot or hanging weight (billed in the fee's unit), per pack. */
+/**
+ * Fees that follow from the plan: per head, per weight on its basis (billed in the fee's unit), per pack; of ways, as they are
+ * taken; of classes of cuts, by what comes of them. A fee that bills nothing is nothing, whatever its least.
+ */
 export function feesOf(fees: Plan['fees'], billed: Billed): CostRow[] {
   return Object.values(fees).map((fee) => ({
     id: fee.fee,
-    label: feeKind(fee.fee).bill,
+    label: feeLabel(fee),
     amount: feeAmount(fee, billed),
     fromPlan: true,
   }))
@@ -75,9 +88,10 @@ export function costsOf(
 /** Minor units that fees rise by per kg of hot and of hanging weight: what makes cost follow a drawn carcass. */
 export function feePerKg(fees: Plan['fees']): { hot: number; hanging: number } {
   const slope = { hot: 0, hanging: 0 }
-  for (const fee of Object.values(fees)) {
-    if (fee.per === 'kg' || fee.per === 'lb')
-      slope[fee.basis === 'hanging' ? 'hanging' : 'hot'] += perKg(priceOf(fee.amount, fee.per))
+  for (const { amount, per, basis, on, credit } of Object.values(fees)) {
+    if (on || basis === 'live' || (per !== 'kg' && per !== 'lb')) continue
+    const rate = perKg(priceOf(amount, per)) * (credit ? -1 : 1) * (basis === 'rebate' ? REBATE : 1)
+    slope[basis === 'hanging' || basis === 'cold' ? 'hanging' : 'hot'] += rate
   }
   return slope
 }

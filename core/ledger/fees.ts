@@ -21,4 +21,7 @@ const KINDS: Record<FeeId, Omit<FeeKind, 'id'>> = {
   pack: { bill: 'Packing', asks: () => 'Packing, per pack', per: () => 'pack', onWeight: false },
 }
 export const FEE_KINDS: FeeKind[] = FEE_IDS.map((id) => ({ id, ...KINDS[id] }))
-export const feeKind = (id: FeeId): FeeKind => ({ id, ...KINDS[id] })
+const isKind = (id: string): id is FeeId => id in KINDS
+/** What a fee is called on the sum. */
+export const feeLabel = ({ fee, label }: Pick<Fee, 'fee' | 'label'>): string =>
+  label ?? (isKind(fee) ? KINDS[fee].bill : fee)

@@ -2,7 +2,8 @@ import type { Cut } from '#core/anatomy'
 import { kg, minor, minus, sumOf, type Kg, type Minor, type UnitPrice } from '#core/measure'
 import type { Plan } from '#core/plan'
 import type { SaleRule } from '#core/rules'
-import { feesOf, labourOf, type Billed } from './costs.ts'
+import { classesBilled, type Billed } from './billed.ts'
+import { feesOf, labourOf } from './costs.ts'
 import { takings } from './takings.ts'
 
 /** What there is, or will be, of a cut, and at what terms it goes. */
@@ -55,7 +56,7 @@ export function worthOf(
 ): Worth {
   const sale = terms.verdict.sale
   const packs = sumOf(cuts, (c) => c.packs)
-  const fees = feesOf(terms.fees, { ...billed, packs })
+  const fees = feesOf(terms.fees, { ...billed, packs, classes: classesBilled(cuts) })
   const shares =
     sale === 'live-shares-only' && terms.sharePrice ? takings(billed.hanging, terms.sharePrice, 1) : minor(0)
   return {

@@ -98,8 +98,12 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
       return oddAnimal(anatomy, fact)
     case 'medicine':
       return fact.until < fact.given ? issueOf('withdrawal-before', 'until', fact) : null
+    case 'fee': {
+      const ways = fact.on && 'ways' in fact.on ? fact.on.ways : []
+      const strange = ways.find((id) => !lookup(anatomy).path(id))
+      return strange === undefined ? null : unknown('on', 'way', strange)
+    }
     case 'cost':
-    case 'fee':
     case 'attachment':
     case 'withdrawal':
       return null

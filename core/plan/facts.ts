@@ -9,7 +9,6 @@ import {
   type End,
   type Fact,
   type Fee,
-  type FeeId,
   type Medicine,
   type OneAnimal,
   type Route,
@@ -53,7 +52,7 @@ export interface Facts {
   parts: Sided<Kg>
   cutAway: Sided<Kg>
   costs: CostLine[]
-  fees: Partial<Record<FeeId, Fee>>
+  fees: Readonly<Record<string, Fee>>
   /** Steps of the block card ticked off: what was cut stays as it was planned then. */
   steps: Sided<boolean>
   /** Cuts of which all packs are weighed. */
@@ -76,6 +75,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
   const cutAway = new SidedMap<Kg>()
   const medicines: Facts['medicines'] = []
   const animals: Facts['animals'] = []
+  const fees: Record<string, Fee> = {}
   const out: Facts = {
     verdict: { food: true, sale: 'by-the-piece', reasons: [] },
     end: null,
@@ -98,7 +98,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
     parts,
     cutAway,
     costs: [],
-    fees: {},
+    fees,
     steps,
     done,
     attachments: [],
@@ -159,7 +159,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         medicines.push({ ...fact, id })
         break
       case 'fee':
-        out.fees[fact.fee] = fact
+        fees[fact.fee] = fact
         break
       case 'tick':
         if (fact.what === 'cut') done.add(fact.of)

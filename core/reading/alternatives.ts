@@ -8,7 +8,7 @@ import {
   type SidedEntry,
   type Split,
 } from '#core/carcass'
-import { afterBench, lessWorth, worthOf, type Worth } from '#core/ledger'
+import { afterBench, lessWorth, worthOf, waysBilled, type Worth } from '#core/ledger'
 import { kg, mm, plus, type Issue, type Kg, type Minor, type Mm, sumOf } from '#core/measure'
 import {
   allMinutes,
@@ -70,6 +70,9 @@ export function worthAs(read: Reckoning, cutting: CutUp): Worth {
   const packs = sumOf(cuts, (c) => c.packs)
   const billed = {
     count,
+    live: weights?.live ?? kg(0),
+    cold: weights?.cold ?? kg(0),
+    ways: waysBilled(cutting, count),
     hot: weights?.hot ?? kg(0),
     hanging: weights?.aged ?? kg(0),
     minutes: allMinutes(minutesOf(cutting, count, packs, plan.hands, plan.held, read.dayShare)),

@@ -1,5 +1,5 @@
 import type { CutUp } from '#core/carcass'
-import { worthOf } from '#core/ledger'
+import { classesBilled, waysBilled, worthOf, type Billed } from '#core/ledger'
 import { kg, minus, plus, sumOf, type Kg } from '#core/measure'
 import { allMinutes, type BenchMinutes } from '#core/plan'
 import type { CutFigure, PackRow, Reckoning } from './lot.ts'
@@ -7,17 +7,28 @@ import { moneyOf } from './money.ts'
 import { stagesOf } from './stages.ts'
 
 /** What a reading is once its carcass is cut and its cuts are counted. */
-type Cut = Omit<Reckoning, 'stages' | 'balance' | 'unweighedKg' | 'minutes' | 'worth' | 'money' | 'parts'>
+type Cut = Omit<
+  Reckoning,
+  'stages' | 'balance' | 'unweighedKg' | 'minutes' | 'worth' | 'money' | 'parts' | 'billed'
+>
 
 /** Packs that will be billed of all cuts. */
 export const billedPacks = (cuts: readonly CutFigure[]): number => sumOf(cuts, (c) => c.billedPacks)
 
 /** The rest of a reading: the stair, the balance, the minutes and the money of what was cut. */
-export function finished(of: Cut & { bench: BenchMinutes }, packs: readonly PackRow[]): Reckoning {
+export function finished(
+  of: Cut & { bench: BenchMinutes },
+  packs: readonly PackRow[],
+  ways = waysBilled(of.cutting, of.count),
+): Reckoning {
   const { plan, weights, cuts, farm, cutting, bench, drawnNow } = of
   const minutes = allMinutes(bench)
-  const billed = {
+  const billed: Billed = {
     count: of.count,
+    live: weights?.live ?? kg(0),
+    cold: weights?.cold ?? kg(0),
+    ways,
+    classes: classesBilled(cuts.map((c) => ({ ...c, packs: c.billedPacks }))),
     hot: weights?.hot ?? kg(0),
     hanging: weights?.aged ?? kg(0),
     packs: billedPacks(cuts),
@@ -31,6 +42,7 @@ export function finished(of: Cut & { bench: BenchMinutes }, packs: readonly Pack
   )
   return {
     ...of,
+    billed,
     parts: {},
     stages: weights ? stagesOf(plan, weights, of.evidence, drawnNow, cuts, packs) : [],
     balance: balanceWith(cutting.balance, cuts),

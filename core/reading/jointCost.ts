@@ -8,7 +8,18 @@ import {
   type JointProduct,
   type JointShare,
 } from '#core/ledger'
-import { kg, minor, minus, perKg, plus, sumOf, type Kg, type Minor, type Outcome } from '#core/measure'
+import {
+  fromKg,
+  kg,
+  minor,
+  minus,
+  perKg,
+  plus,
+  sumOf,
+  type Kg,
+  type Minor,
+  type Outcome,
+} from '#core/measure'
 import { WRAP_MINUTES } from '#core/plan'
 import type { CutFigure, Reckoning } from './lot.ts'
 
@@ -58,14 +69,21 @@ export function jointCost(read: Reckoning): JointCost {
   const sold = read.cuts.filter((c) => c.value > 0 || (c.cut.kind === 'product' && c.kg > 0))
   const minutes = ownMinutes(read)
   const splitOff = splitOffValues(read)
-  const perPack = sumOf(Object.values(read.plan.fees), (f) => (f.per === 'pack' ? f.amount : 0))
+  const fees = Object.values(read.plan.fees)
+  /** Fees of a cut alone: those of its packs, and those of its class by weight. */
+  const feesOn = (c: CutFigure) =>
+    sumOf(fees, ({ on, per, amount, credit }) => {
+      if (credit || (on && !('to' in on && on.to === c.cut.destination))) return 0
+      if (per === 'pack') return amount * c.billedPacks
+      return on && (per === 'kg' || per === 'lb') ? amount * fromKg(c.kg, per) : 0
+    })
   const products = sold.map((c): JointCost['products'][number] => ({
     cut: c.cut,
     id: c.cut.id,
     kg: kg(c.kg),
     value: c.value,
     splitOff: splitOff.get(c.cut.id) ?? minor(0),
-    separable: plus(minor(perPack * c.billedPacks), labourOf(minutes.get(c.cut.id) ?? 0, read.farm.hour)),
+    separable: plus(minor(feesOn(c)), labourOf(minutes.get(c.cut.id) ?? 0, read.farm.hour)),
   }))
   const { total } = read.money.costs
   const joint = minus(

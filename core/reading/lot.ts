@@ -1,6 +1,6 @@
 import type { Animal, CutUp, Drawn, Evidence, Flow, Stage } from '#core/carcass'
 import type { Cut, Species } from '#core/anatomy'
-import type { CostFigures, earned, Worth } from '#core/ledger'
+import type { Billed, CostFigures, earned, Worth } from '#core/ledger'
 import {
   gramsOf,
   kg,
@@ -167,5 +167,7 @@ export interface Reckoning {
   /** Its share of the day: 1, or of one group of a lot its share of the animals. */
   dayShare: number
   worth: Worth
+  /** What its processor bills. */
+  billed: Billed
   money: MoneyFigures
 }

@@ -1,5 +1,5 @@
 import { STAGES, type CutUp, type Drawn, type Evidence } from '#core/carcass'
-import { valueOf } from '#core/ledger'
+import { valueOf, waysTogether } from '#core/ledger'
 import { interval, kg, kgOf, mm, plus, sumOf, type Kg } from '#core/measure'
 import { inForce } from '#core/records'
 import { finished } from './finish.ts'
@@ -182,5 +182,6 @@ export function together(
       },
     },
     lot.packs,
+    waysTogether(reads.map((r) => r.billed.ways ?? new Map())),
   )
 }

@@ -9,7 +9,7 @@ import {
   COST_UNITS,
   END_IDS,
   FEE_BASES,
-  FEE_IDS,
+  DESTINATIONS,
   FEE_UNITS,
   MEASURES,
   ROUTE_IDS,
@@ -93,10 +93,20 @@ export const costSchema = z.object({
 })
 export type Cost = z.infer<typeof costSchema>
 
-/** What the processor bills by a rate: minor units per head, per kg or lb of a weight, or per pack. */
+/**
+ * What the processor bills by a rate: minor units per head, per kg or lb of a weight, or per pack. A fee of its own has a
+ * `label`; one that is only for some ways, or for a class of cuts, says so in `on`, and then bills what those are. `least` is
+ * billed at the least wherever it is billed at all; a `credit` is taken off (a hide that is bought).
+ */
 export const feeSchema = z.object({
   kind: z.literal('fee'),
-  fee: z.enum(FEE_IDS),
+  fee: keySchema,
+  label: lineSchema(80).optional(),
+  on: z
+    .union([z.object({ ways: z.array(keySchema).min(1).max(40) }), z.object({ to: z.enum(DESTINATIONS) })])
+    .optional(),
+  least: amountSchema.optional(),
+  credit: z.boolean().optional(),
   amount: amountSchema,
   per: z.enum(FEE_UNITS),
   basis: z.enum(FEE_BASES).nullable(),

@@ -81,11 +81,12 @@ export type CostUnit = (typeof COST_UNITS)[number]
 export const COST_SHARES = ['head', 'head-days', 'weight', 'even'] as const
 export type CostShare = (typeof COST_SHARES)[number]
 
-/** What a processor bills, by what, and on which weight. */
+/** Fees that every processor has; others have ids of their own. */
 export const FEE_IDS = ['kill', 'cut-wrap', 'pack'] as const
 export type FeeId = (typeof FEE_IDS)[number]
 export const FEE_UNITS = ['head', 'kg', 'lb', 'pack'] as const
-export const FEE_BASES = ['hot', 'hanging'] as const
+/** Weights a processor bills on: alive, hot, hot less a cooler rebate of 2 %, cold, and as it hangs on the day of cutting. */
+export const FEE_BASES = ['live', 'hot', 'rebate', 'cold', 'hanging'] as const
 export type FeeBasis = (typeof FEE_BASES)[number]
 
 /** Whose hands cut: every day, a few times a year, for the first time. */

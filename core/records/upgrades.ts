@@ -15,7 +15,7 @@ export function broughtUp(body: Loose, from: number, steps: Readonly<Record<numb
   return now
 }
 
-/** The content of a farm bundle, or all a database holds, of versions 1 to 4 in the form of version 5. */
+/** The content of a farm bundle, or all a database holds, of versions 1 to 5 in the form of version 6. */
 export const CONTENT_STEPS: Readonly<Record<number, Step>> = {
   // There were hogs only, and neither own ways nor named plans.
   1: (content) => ({ ...content, own: [], plans: [] }),
@@ -26,6 +26,8 @@ export const CONTENT_STEPS: Readonly<Record<number, Step>> = {
   },
   // It knew neither what hangs of an animal, nor medicines, nor a farm's own words: a reader of it would lose them unseen.
   4: (content) => content,
+  // It knew no fee sheets, and no groups that are put together or are one side of an animal.
+  5: (content) => ({ ...content, sheets: [] }),
 }
 
 const SHARE_OF_WORD: Record<string, number> = { half: 2, quarter: 4 }

@@ -80,7 +80,7 @@ function twice(ids: [where: string, id: string][]): Issue[] {
 }
 
 function faultsIn(content: Content): Issue[] {
-  const { lots, plans, papers, own, anatomies, attachments } = content
+  const { lots, plans, sheets, papers, own, anatomies, attachments } = content
   const pins = new Map<string, Anatomy>()
   const each = <T>(rows: readonly T[], name: string, id: (row: T) => string) =>
     rows.map((row, i): [string, string] => [`${name}.${i}`, id(row)])
@@ -98,6 +98,7 @@ function faultsIn(content: Content): Issue[] {
     }),
     ...twice(each(lots, 'lots', (l) => l.id)),
     ...twice(each(plans, 'plans', (p) => p.id)),
+    ...twice(each(sheets, 'sheets', (s) => s.id)),
     ...twice(each(papers, 'papers', (p) => p.id)),
     ...twice(each(own, 'own', (o) => `${o.body.species} ${o.version}`)),
     ...(['weighings', 'packs', 'commands', 'facts', 'groups'] as const).flatMap((l) => twice(inLots(l))),

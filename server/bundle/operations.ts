@@ -6,6 +6,7 @@ import { importLot } from '../lots/operations.ts'
 import { selectHeads, selectLots } from '../lots/queries.ts'
 import { insertPaper, selectPapers } from '../papers/queries.ts'
 import { selectPlans, upsertPlan } from '../plans/queries.ts'
+import { selectSheets, upsertSheet } from '../sheets/queries.ts'
 import type { Beside } from '../store/beside.ts'
 import { digestOf } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
@@ -27,6 +28,7 @@ export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Pro
     anatomies,
     own: await selectOwn(tx, null),
     plans: await selectPlans(tx),
+    sheets: await selectSheets(tx),
     lots,
     papers: await selectPapers(tx),
     attachments,
@@ -48,6 +50,7 @@ export async function importBundle(
     await insertPin(tx, hash, String(body.species), body)
   for (const own of content.own) await insertOwn(tx, own)
   for (const plan of content.plans) await upsertPlan(tx, plan)
+  for (const sheet of content.sheets) await upsertSheet(tx, sheet)
   for (const lot of content.lots) await importLot(tx, lot)
   for (const p of content.papers) await insertPaper(tx, p)
   return { result: 'kept' }

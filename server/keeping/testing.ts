@@ -88,6 +88,7 @@ export function smallContent() {
     farm: { ...farm, revision: base + 1 },
     anatomies: { [hash]: anatomy },
     own: [] as Bundle['content']['own'],
+    sheets: [],
     plans: [
       {
         id: id(40),

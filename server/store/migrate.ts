@@ -13,6 +13,7 @@ import farm from './007-farm.sql?raw'
 import jobs from './008-jobs.sql?raw'
 import animals from './009-animals.sql?raw'
 import groups from './010-groups.sql?raw'
+import sheets from './011-sheets.sql?raw'
 
 interface Migration {
   id: number
@@ -108,6 +109,7 @@ const MIGRATIONS: Migration[] = [
   { id: 8, sql: jobs },
   { id: 9, sql: animals },
   { id: 10, sql: groups },
+  { id: 11, sql: sheets },
 ]
 
 /** The schema this program writes. */

@@ -11,6 +11,7 @@ import { rail } from '../lots/rail.ts'
 import { keepPaper } from '../papers/operations.ts'
 import { selectPaper } from '../papers/queries.ts'
 import { savePlan } from '../plans/operations.ts'
+import { saveSheet, sheets } from '../sheets/operations.ts'
 import type { Tx } from './tx.ts'
 
 /** Every use of the database: one operation is one transaction. Writes are flushed before they are acknowledged. */
@@ -24,12 +25,14 @@ export const reads = {
   own: selectOwn,
   paper: selectPaper,
   farm: (tx: Tx, _: undefined) => selectFarm(tx),
+  sheets,
   exportBundle,
 }
 export const writes = {
   saveFarm,
   saveOwn,
   savePlan,
+  saveSheet,
   hangLot,
   weigh,
   pack,

@@ -27,6 +27,7 @@ export const STATIONS = [
     page: () => import('./price/PriceStation.vue'),
     views: {
       costs: () => import('./price/CostsView.vue'),
+      fees: () => import('./price/FeesView.vue'),
       joint: () => import('./price/JointView.vue'),
       cheap: () => import('./price/CheapView.vue'),
     },

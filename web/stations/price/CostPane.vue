@@ -5,13 +5,14 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, reactive, ref } from 'vue'
 import { FEE_KINDS, type FeeKind } from '#core/ledger'
-import type { FeeBasis, FeeId, Skill } from '#core/records'
+import { FEE_BASES, type FeeBasis, type FeeId, type Skill } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { aboutOf } from '../../state/species.ts'
 import { useWords } from '../../state/words.ts'
+import { BASIS_SAYS } from './feeWords.ts'
 import { readMoney } from './figures.ts'
 import { usePrices } from './prices.ts'
 
@@ -29,6 +30,7 @@ const HANDS: { v: Skill; w: string }[] = [
   { v: 'practised', w: 'cut a few times a year' },
   { v: 'beginner', w: 'cut for the first time' },
 ]
+const bases = FEE_BASES.map((id) => ({ id, word: `on ${BASIS_SAYS[id]}` }))
 const labour = computed(() => read.value.money.costs.rows.find((r) => r.id === 'labour'))
 
 function setFee({ id, per, onWeight }: FeeKind, amount: number | null, on: FeeBasis = basisOf(id)) {
@@ -146,6 +148,7 @@ const bench = computed(() => {
     <FieldIssues :issues="issues" />
     <div class="pane-head">
       <h3>Fee sheet</h3>
+      <RouterLink :to="{ name: 'fees' }">All fees</RouterLink>
       <span class="muted">follows from the plan</span>
     </div>
     <table class="plain costs">
@@ -158,10 +161,7 @@ const bench = computed(() => {
               size="small"
               class="basis"
               :model-value="basisOf(f.id)"
-              :options="[
-                { id: 'hot', word: 'on hot weight' },
-                { id: 'hanging', word: 'on weight as cut' },
-              ]"
+              :options="bases"
               option-label="word"
               option-value="id"
               aria-label="Weight the cut-and-wrap fee bills on"

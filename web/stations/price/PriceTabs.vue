@@ -5,6 +5,7 @@ import RoomTabs from '../../pieces/RoomTabs.vue'
 const TABS = [
   ['price', 'Prices'],
   ['costs', 'Costs'],
+  ['fees', 'Fees'],
   ['joint', 'Cost of each cut'],
   ['cheap', 'The cheap end'],
 ] as const

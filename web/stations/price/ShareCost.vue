@@ -105,7 +105,7 @@ async function write() {
         <FieldIssues :issues="at('amount')" />
       </div>
       <div class="field">
-        <label id="share-of-label" for="share-of">Kind</label>
+        <label id="share-of-label" for="share-of">Kind of cost</label>
         <Select
           v-model="fresh.of"
           input-id="share-of"

@@ -1,0 +1,65 @@
+import { v7 as uuid } from 'uuid'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { FactBody } from '#core/records'
+import { readBundle } from './bundle/form.ts'
+import { FARM, factBody, lotBody, openTestApi, openTestStore } from './testing.ts'
+
+let test: Awaited<ReturnType<typeof openTestApi>>
+beforeAll(async () => {
+  test = await openTestApi()
+  await test.api.put('/api/farm').send(FARM).expect(200)
+})
+afterAll(() => test.store.close())
+
+const body = (name: string, from = '2026-01-01') => ({
+  ...{ format: 'ekko-fees', version: 1, name, from },
+  fees: [
+    { fee: 'kill', amount: 8500, per: 'head', basis: null },
+    { fee: 'smoke', label: 'Smoking', amount: 150, per: 'lb', basis: null, on: { to: 'C' } },
+  ],
+})
+const put = (id: string, base: number, sheet: object, withdrawn = false) =>
+  test.api.put(`/api/sheets/${id}`).send({ base, body: sheet, withdrawn })
+
+describe('fee sheets', () => {
+  it('are kept under their processor, changed knowing what stands, and put away without being lost', async () => {
+    const id = uuid()
+    await put(id, 0, body('Upper plant')).expect(200)
+    await put(id, 0, body('Upper plant')).expect(200)
+    const late = await put(id, 0, body('Upper plant', '2026-06-01')).expect(409)
+    expect(late.body.held.body.from).toBe('2026-01-01')
+    await put(id, 1, body('Upper plant', '2026-06-01')).expect(200)
+    expect((await test.api.get('/api/sheets').expect(200)).body).toMatchObject([{ id, revision: 2 }])
+    await put(id, 2, body('Upper plant', '2026-06-01'), true).expect(200)
+    expect((await test.api.get('/api/sheets')).body).toEqual([])
+    await put(uuid(), 0, {
+      ...body('x'),
+      fees: [{ fee: 'kill', amount: -5, per: 'head', basis: null }],
+    }).expect(400)
+    await put(uuid(), 0, { ...body('x'), from: 'soon' }).expect(400)
+  })
+  it('go into the bundle and come back out of it', async () => {
+    await put(uuid(), 0, body('Lower plant')).expect(200)
+    const read = readBundle((await test.api.get('/api/bundle').expect(200)).text)
+    if (!read.ok) throw new Error(JSON.stringify(read.issues))
+    expect(read.value.content.sheets.map((s) => [s.body.name, s.withdrawn])).toEqual([
+      ['Upper plant', true],
+      ['Lower plant', false],
+    ])
+    const { store } = await openTestStore()
+    await store.run('importBundle', read.value)
+    expect((await store.run('exportBundle', undefined)).digest).toBe(read.value.digest)
+    await store.close()
+  })
+  it('name ways; a fee of a way that an animal has not is refused on its lot', async () => {
+    const lot = (await test.api.post('/api/lots').send(lotBody()).expect(201)).body
+    const fee = (ways: string[]): FactBody => ({
+      ...{ kind: 'fee', fee: 'french', label: 'Frenching', amount: 600, per: 'head', basis: null },
+      on: { ways },
+    })
+    const note = (f: FactBody) => test.api.post(`/api/lots/${lot.id}/facts`).send({ facts: [factBody(f)] })
+    await note(fee(['loin-chops'])).expect(200)
+    const strange = await note(fee(['wing-of-a-hog'])).expect(422)
+    expect(strange.body.errors[0]).toMatchObject({ code: 'unknown-id' })
+  })
+})

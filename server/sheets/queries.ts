@@ -1,0 +1,31 @@
+import { storedSheetSchema, type StoredSheet } from '#core/records'
+import { instant, many, one, type Row, type Tx } from '../store/tx.ts'
+
+const sheetOf = (r: Row): StoredSheet =>
+  storedSheetSchema.parse({
+    id: r.id,
+    body: r.body,
+    at: instant(r.at),
+    withdrawn: r.withdrawn,
+    revision: Number(r.revision),
+  })
+
+const SHEETS = 'select id, body, at, withdrawn, revision from fee_sheet'
+
+/** Every fee sheet in the order they came, those put away too. */
+export async function selectSheets(tx: Tx): Promise<StoredSheet[]> {
+  return (await many<Row>(tx, `${SHEETS} order by number`)).map(sheetOf)
+}
+
+export async function selectSheet(tx: Tx, id: string): Promise<StoredSheet | null> {
+  const row = await one<Row>(tx, `${SHEETS} where id = $1`, [id])
+  return row && sheetOf(row)
+}
+
+export async function upsertSheet(tx: Tx, s: StoredSheet): Promise<void> {
+  await tx.query(
+    `insert into fee_sheet (id, body, at, withdrawn, revision) values ($1, $2, $3, $4, $5)
+     on conflict (id) do update set body = $2, withdrawn = $4, revision = $5`,
+    [s.id, JSON.stringify(s.body), s.at, s.withdrawn, s.revision],
+  )
+}

@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, reactive, ref } from 'vue'
+import { sayIssue } from '#core/measure'
+import { FEE_BASES, FEE_IDS, type Fee, type FeeBasis } from '#core/records'
+import type { Destination } from '#core/anatomy'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+import { DESTINATIONS } from '../../theme/destinations.ts'
+import { BASIS_SAYS } from './feeWords.ts'
+import { readMoney } from './figures.ts'
+
+/** One fee: for every animal, by a weight, by the pack; or only where a way is taken or a class of cuts comes of it. */
+const { read, body, note } = useReading()
+const words = useWords()
+type On = 'all' | 'way' | 'class'
+const fresh = reactive({
+  ...{ label: '', amount: '', least: '', credit: false, on: 'all' as On },
+  ...{ per: 'head' as Fee['per'], basis: 'hot' as FeeBasis, way: null as string | null },
+  to: 'C' as Destination,
+})
+const issues = ref<FieldIssue[]>([])
+const at = (field: string) => issues.value.filter((i) => i.field === field)
+const ONS: { id: On; word: string }[] = [
+  { id: 'all', word: 'always' },
+  { id: 'way', word: 'only for a way' },
+  { id: 'class', word: 'only for what becomes' },
+]
+const pers = computed(() =>
+  (['head', words.unit.value, 'pack'] as const)
+    .filter((p) => fresh.on !== 'way' || p !== 'pack')
+    .map((id) => ({ id, word: `a ${id}` })),
+)
+const bases = FEE_BASES.map((id) => ({ id, word: BASIS_SAYS[id] }))
+const isByWeight = computed(() => fresh.per === 'kg' || fresh.per === 'lb')
+const ways = computed(() =>
+  body.value.anatomy.parts
+    .map((p) => ({
+      part: words.name(p.names),
+      items: body.value.anatomy.paths
+        .filter((w) => w.part === p.id)
+        .map((w) => ({ id: w.id, word: `${words.name(p.names)}: ${words.name(w.names)}` })),
+    }))
+    .filter((g) => g.items.length > 0),
+)
+const classes = computed(() =>
+  [...new Set(body.value.anatomy.cuts.filter((c) => c.kind === 'product').map((c) => c.destination))].map(
+    (id) => ({ id, word: DESTINATIONS[id].word }),
+  ),
+)
+/** An id of its own that no other fee of the lot has. */
+function idOf(label: string): string {
+  const plain =
+    label
+      .toLowerCase()
+      .replaceAll(/[^a-z0-9]+/g, '-')
+      .replaceAll(/^-|-$/g, '') || 'fee'
+  const taken = new Set([...FEE_IDS, ...Object.keys(read.value.plan.fees)])
+  let id = plain.slice(0, 32)
+  for (let n = 2; taken.has(id); n++) id = `${plain.slice(0, 32)}-${n}`
+  return id
+}
+function add() {
+  const amount = readMoney(words.currency.value)(fresh.amount)
+  const least = fresh.least.trim() === '' ? null : readMoney(words.currency.value)(fresh.least)
+  issues.value = [
+    ...(fresh.label.trim()
+      ? []
+      : [fieldIssue('label', 'What is it for? Smoking, frenching, waste, a vacuum bag…')]),
+    ...(amount.ok ? [] : amount.issues.map((i) => fieldIssue('amount', sayIssue(i, words.says.value)))),
+    ...(!least || least.ok
+      ? []
+      : least.issues.map((i) => fieldIssue('least', sayIssue(i, words.says.value)))),
+    ...(fresh.on === 'way' && !fresh.way ? [fieldIssue('on', 'Which way is it for?')] : []),
+  ]
+  if (issues.value.length > 0 || !amount.ok) return
+  const label = fresh.label.trim()
+  note({
+    ...{ kind: 'fee', fee: idOf(label), label, amount: amount.value, per: fresh.per },
+    basis: isByWeight.value && fresh.on === 'all' ? fresh.basis : null,
+    ...(fresh.on === 'way' && fresh.way && { on: { ways: [fresh.way] } }),
+    ...(fresh.on === 'class' && { on: { to: fresh.to } }),
+    ...(least?.ok && { least: least.value }),
+    ...(fresh.credit && { credit: true }),
+  })
+  Object.assign(fresh, { label: '', amount: '', least: '', credit: false })
+  document.getElementById('fee-label')?.focus()
+}
+</script>
+
+<template>
+  <form class="add" novalidate aria-label="Write a fee down" @submit.prevent="add">
+    <div class="field wide">
+      <label for="fee-label">Fee</label>
+      <InputText id="fee-label" v-model="fresh.label" size="small" maxlength="80" autocomplete="off" />
+      <FieldIssues :issues="at('label')" />
+    </div>
+    <div class="field short">
+      <label for="fee-amount">Rate</label>
+      <InputText id="fee-amount" v-model="fresh.amount" size="small" inputmode="decimal" autocomplete="off" />
+      <FieldIssues :issues="at('amount')" />
+    </div>
+    <div class="field">
+      <label id="fee-per-label" for="fee-per">for</label>
+      <Select
+        v-model="fresh.per"
+        input-id="fee-per"
+        aria-labelledby="fee-per-label"
+        size="small"
+        :options="pers"
+        option-label="word"
+        option-value="id"
+      />
+    </div>
+    <div class="field">
+      <label id="fee-on-label" for="fee-on">billed</label>
+      <Select
+        v-model="fresh.on"
+        input-id="fee-on"
+        aria-labelledby="fee-on-label"
+        size="small"
+        :options="ONS"
+        option-label="word"
+        option-value="id"
+      />
+    </div>
+    <div v-if="fresh.on === 'way'" class="field wide">
+      <label id="fee-way-label" for="fee-way">Way</label>
+      <Select
+        v-model="fresh.way"
+        input-id="fee-way"
+        aria-labelledby="fee-way-label"
+        size="small"
+        filter
+        :options="ways"
+        option-group-label="part"
+        option-group-children="items"
+        option-label="word"
+        option-value="id"
+        placeholder="choose a way"
+      />
+      <FieldIssues :issues="at('on')" />
+    </div>
+    <div v-else-if="fresh.on === 'class'" class="field">
+      <label id="fee-class-label" for="fee-class">Class</label>
+      <Select
+        v-model="fresh.to"
+        input-id="fee-class"
+        aria-labelledby="fee-class-label"
+        size="small"
+        :options="classes"
+        option-label="word"
+        option-value="id"
+      />
+    </div>
+    <div v-else-if="isByWeight" class="field">
+      <label id="fee-basis-label" for="fee-basis">on</label>
+      <Select
+        v-model="fresh.basis"
+        input-id="fee-basis"
+        aria-labelledby="fee-basis-label"
+        size="small"
+        :options="bases"
+        option-label="word"
+        option-value="id"
+      />
+    </div>
+    <div class="field short">
+      <label for="fee-least">At least</label>
+      <InputText id="fee-least" v-model="fresh.least" size="small" inputmode="decimal" autocomplete="off" />
+      <FieldIssues :issues="at('least')" />
+    </div>
+    <div class="last">
+      <label class="own"
+        ><Checkbox v-model="fresh.credit" binary /> taken off the bill (a hide they buy)</label
+      >
+      <Button type="submit" size="small" outlined label="Write the fee down" />
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.6rem;
+  align-items: start;
+}
+.wide {
+  flex: 1 1 10rem;
+}
+.short {
+  width: 5.5rem;
+}
+.short :deep(input) {
+  width: 100%;
+}
+.last {
+  flex: 1 1 100%;
+  display: flex;
+  gap: 1rem;
+  align-items: center;
+}
+.own {
+  display: flex;
+  gap: 0.4rem;
+  align-items: center;
+  min-height: 32px;
+}
+</style>
