@@ -19,7 +19,6 @@ export type {
   NewWeighing,
   OwnVersion,
   StoredPlan,
-  StoredSheet,
 } from '#core/records'
 export * from './bundle.ts'
 export * from './copies.ts'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { cutPlanSchema, feeSheetSchema, ownAdditionsSchema, revisionSchema } from '#core/records'
+import { cutPlanSchema, ownAdditionsSchema, revisionSchema, sheetSchema } from '#core/records'
 
 /** Additions as they are sent: `base` is the newest version the page had heard of. */
 export const ownChangeSchema = z.object({ base: revisionSchema, body: ownAdditionsSchema })
@@ -12,10 +12,10 @@ export const planChangeSchema = z.object({
 })
 export type PlanChange = z.infer<typeof planChangeSchema>
 
-/** A fee sheet as it is sent: `base` is the revision the page had heard of. */
+/** A sheet of fees or prices as it is sent: `base` is the revision the page had heard of. */
 export const sheetChangeSchema = z.object({
   base: revisionSchema,
-  body: feeSheetSchema,
+  body: sheetSchema,
   withdrawn: z.boolean(),
 })
 export type SheetChange = z.infer<typeof sheetChangeSchema>

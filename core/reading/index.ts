@@ -64,6 +64,8 @@ export {
 export { progressOf, STANDINGS } from './standing.ts'
 export type { Next, Progress, Standing } from './standing.ts'
 export { needOf, productsOf, solveLot, takePrices } from './prices.ts'
+export { atPrices, listOf, moveAll, takeList } from './priceLists.ts'
+export type { AtPrices } from './priceLists.ts'
 export { judgePacks } from './packing.ts'
 export { decideBy, doorsOf } from './doors.ts'
 export type { Door } from './doors.ts'

@@ -60,8 +60,8 @@ export {
   withinOf,
 } from './groups.ts'
 export type { GroupRow } from './groups.ts'
-export { feeSheetSchema, storedSheetSchema } from './sheets.ts'
-export type { FeeSheet, StoredSheet } from './sheets.ts'
+export { feeSheetSchema, priceSheetSchema, sheetSchema, storedSheetSchema } from './sheets.ts'
+export type { FeeSheet, PriceSheet, Sheet, StoredSheet } from './sheets.ts'
 export { newPaperSchema, paperSchema, paperWordsSchema } from './papers.ts'
 export type { NewPaper, Paper, PaperWords } from './papers.ts'
 export { farmSchema, keptFarmSchema } from './farm.ts'

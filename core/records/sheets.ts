@@ -1,7 +1,9 @@
 import { z } from 'zod'
+import { unitPriceSchema } from './decisions.ts'
 import { revisionSchema } from './entry.ts'
 import { feeSchema } from './facts.ts'
-import { idSchema, lineSchema } from './text.ts'
+import { SPECIES } from './lists.ts'
+import { idSchema, keySchema, lineSchema } from './text.ts'
 import { daySchema, instantSchema } from './time.ts'
 
 /** What one processor bills from a day on, for any animal: a lot takes over what it bills, and keeps it when the sheet changes. */
@@ -15,12 +17,35 @@ export const feeSheetSchema = z.object({
 })
 export type FeeSheet = z.infer<typeof feeSheetSchema>
 
-/** A fee sheet as kept. */
+/**
+ * What the cuts of a species go for at a place, from a day on: our own (farm gate, market, wholesale), or somebody else’s, to
+ * be set beside them. Whether tax is in the prices is said.
+ */
+export const priceSheetSchema = z.object({
+  format: z.literal('ekko-prices'),
+  version: z.literal(1),
+  /** The place, or the shop. */
+  name: lineSchema(80),
+  from: daySchema,
+  species: z.enum(SPECIES),
+  ours: z.boolean(),
+  tax: z.enum(['with', 'without']),
+  prices: z.array(z.object({ cut: keySchema, price: unitPriceSchema })).max(300),
+})
+export type PriceSheet = z.infer<typeof priceSheetSchema>
+
+export const sheetSchema = z.discriminatedUnion('format', [feeSheetSchema, priceSheetSchema])
+export type Sheet = z.infer<typeof sheetSchema>
+
+/** A sheet as kept. */
 export const storedSheetSchema = z.object({
   id: idSchema,
-  body: feeSheetSchema,
+  body: sheetSchema,
   at: instantSchema,
   withdrawn: z.boolean(),
   revision: revisionSchema.min(1),
 })
-export type StoredSheet = z.infer<typeof storedSheetSchema>
+/** One of these; `B` says which. */
+export type StoredSheet<B extends Sheet = Sheet> = Omit<z.infer<typeof storedSheetSchema>, 'body'> & {
+  body: B
+}

@@ -1,14 +1,15 @@
 import same from 'fast-deep-equal'
-import type { SheetChange, StoredSheet } from '#contracts'
+import type { SheetChange } from '#contracts'
+import type { StoredSheet } from '#core/records'
 import type { Changed } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
 import { selectSheet, selectSheets, upsertSheet } from './queries.ts'
 
-/** Fee sheets that are in use. */
+/** Sheets that are in use. */
 export const sheets = async (tx: Tx): Promise<StoredSheet[]> =>
   (await selectSheets(tx)).filter((s) => !s.withdrawn)
 
-/** Keeps a fee sheet, or marks it as put away; what another made of it since comes back beside what was sent. */
+/** Keeps a sheet, or marks it as put away; what another made of it since comes back beside what was sent. */
 export async function saveSheet(
   tx: Tx,
   { id, sheet, at }: { id: string; sheet: SheetChange; at: string },

@@ -10,9 +10,9 @@ const sheetOf = (r: Row): StoredSheet =>
     revision: Number(r.revision),
   })
 
-const SHEETS = 'select id, body, at, withdrawn, revision from fee_sheet'
+const SHEETS = 'select id, body, at, withdrawn, revision from sheet'
 
-/** Every fee sheet in the order they came, those put away too. */
+/** Every sheet in the order they came, those put away too. */
 export async function selectSheets(tx: Tx): Promise<StoredSheet[]> {
   return (await many<Row>(tx, `${SHEETS} order by number`)).map(sheetOf)
 }
@@ -24,7 +24,7 @@ export async function selectSheet(tx: Tx, id: string): Promise<StoredSheet | nul
 
 export async function upsertSheet(tx: Tx, s: StoredSheet): Promise<void> {
   await tx.query(
-    `insert into fee_sheet (id, body, at, withdrawn, revision) values ($1, $2, $3, $4, $5)
+    `insert into sheet (id, body, at, withdrawn, revision) values ($1, $2, $3, $4, $5)
      on conflict (id) do update set body = $2, withdrawn = $4, revision = $5`,
     [s.id, JSON.stringify(s.body), s.at, s.withdrawn, s.revision],
   )

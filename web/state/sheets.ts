@@ -1,29 +1,32 @@
 import { v7 as uuid } from 'uuid'
-import { ref } from 'vue'
-import type { FeeSheet, StoredSheet } from '#core/records'
+import { ref, shallowRef } from 'vue'
+import type { Sheet, StoredSheet } from '#core/records'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 
-/** Fee sheets of the farm's processors, asked for where they are looked at. */
-export function useSheets() {
-  const sheets = ref<StoredSheet[]>([])
+/** Sheets of fees or of prices, asked for where they are looked at. */
+export function useSheets<F extends Sheet['format']>(format: F) {
+  type Body = Extract<Sheet, { format: F }>
+  const isOf = (s: StoredSheet): s is StoredSheet<Body> => s.body.format === format
+  const sheets = shallowRef<StoredSheet<Body>[]>([])
   const state = ref<'loading' | 'ready' | 'failed'>('loading')
   async function load() {
     const answer = await ask<StoredSheet[]>('GET', '/sheets')
     state.value = answer.kind === 'ok' ? 'ready' : 'failed'
-    if (answer.kind === 'ok') sheets.value = answer.body
+    if (answer.kind === 'ok') sheets.value = answer.body.filter(isOf)
   }
   void load()
-  async function save(id: string, body: FeeSheet, withdrawn: boolean): Promise<FieldIssue[]> {
+  async function save(id: string, body: Body, withdrawn: boolean): Promise<FieldIssue[]> {
     const base = sheets.value.find((s) => s.id === id)?.revision ?? 0
     const answer = await ask<StoredSheet>('PUT', `/sheets/${id}`, { base, body, withdrawn })
     if (answer.kind !== 'ok') return issuesOf(answer)
-    sheets.value = [...sheets.value.filter((s) => s.id !== id), ...(withdrawn ? [] : [answer.body])]
+    const kept = withdrawn ? [] : [answer.body].filter(isOf)
+    sheets.value = [...sheets.value.filter((s) => s.id !== id), ...kept]
     return []
   }
   return {
     sheets,
     state,
-    keep: (body: FeeSheet) => save(uuid(), body, false),
-    putAway: (s: StoredSheet) => save(s.id, s.body, true),
+    keep: (body: Body) => save(uuid(), body, false),
+    putAway: (s: StoredSheet<Body>) => save(s.id, s.body, true),
   }
 }

@@ -14,11 +14,11 @@ import { useWords } from '../../state/words.ts'
 import { readMoney, readNumber } from './figures.ts'
 
 /** One thing that was paid for: all of it at once, or so many at so much each. */
-const { note } = useReading()
+const { read, note } = useReading()
 const words = useWords()
 const fresh = reactive({
   ...{ of: 'feed' as CostKind, label: '', day: '', many: '', unit: 'lb' as CostUnit },
-  ...{ each: '', amount: '', unpaid: false },
+  ...{ each: '', amount: '', unpaid: false, receipt: null as string | null },
 })
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
@@ -54,8 +54,9 @@ function add() {
     ...(fresh.day && { day: fresh.day }),
     ...(many?.ok && { quantity: { value: many.value, unit: fresh.unit } }),
     ...(fresh.unpaid && { unpaid: true }),
+    ...(fresh.receipt && { receipt: fresh.receipt }),
   })
-  Object.assign(fresh, { label: '', many: '', each: '', amount: '' })
+  Object.assign(fresh, { label: '', many: '', each: '', amount: '', receipt: null })
   document.getElementById('cost-what')?.focus()
 }
 </script>
@@ -119,6 +120,17 @@ function add() {
     </div>
     <div class="last">
       <label class="own"><Checkbox v-model="fresh.unpaid" binary /> the family’s own work, not paid</label>
+      <Select
+        v-if="read.plan.attachments.length > 0"
+        v-model="fresh.receipt"
+        size="small"
+        :options="read.plan.attachments"
+        option-label="name"
+        option-value="hash"
+        show-clear
+        placeholder="its slip"
+        aria-label="The slip it stands on"
+      />
       <Button type="submit" size="small" outlined label="Write it down" />
     </div>
   </form>

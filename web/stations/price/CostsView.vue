@@ -6,6 +6,7 @@ import { COST_WORDS, kindOf, spentByKind } from '#core/ledger'
 import { fromKg, toKg, type Kg } from '#core/measure'
 import FigureInput from '../../pieces/FigureInput.vue'
 import FoldedPane from '../../pieces/FoldedPane.vue'
+import { useAttachments } from '../../state/attachments.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import CostForm from './CostForm.vue'
@@ -17,7 +18,7 @@ import PriceTabs from './PriceTabs.vue'
 import ShareCost from './ShareCost.vue'
 
 /** Everything that was paid for a lot, line by line, what it comes to by kind, and what a kilogram of it cost. */
-const { read, decide, correct, withdraw, factOf } = useReading()
+const { lot, read, decide, correct, withdraw, factOf } = useReading()
 const words = useWords()
 const { typed } = usePrices()
 const money = computed(() => readMoney(words.currency.value))
@@ -31,6 +32,8 @@ function setAmount(id: string, amount: number) {
   const [row] = rowOf(id)
   if (row?.fact.kind === 'cost') correct(row, { ...row.fact, amount })
 }
+const { addressOf } = useAttachments(() => lot.value!.id)
+const slipOf = (hash: string | undefined) => read.value.plan.attachments.find((a) => a.hash === hash) ?? null
 const isOut = (unpaid: boolean | undefined) => unpaid === true && !read.value.plan.countsUnpaid
 /** "$0.38 a lb": what one of the quantity cost. */
 const each = (l: (typeof lines.value)[number]) =>
@@ -79,6 +82,12 @@ const per = computed(() => {
                 {{ c.label
                 }}<small v-if="c.unpaid" class="muted"
                   >, own work{{ isOut(c.unpaid) ? ', not counted' : '' }}</small
+                ><a
+                  v-if="slipOf(c.receipt)"
+                  :href="addressOf(slipOf(c.receipt)!)"
+                  target="_blank"
+                  rel="noopener"
+                  ><i class="pi pi-paperclip" :aria-label="`Slip of ${c.label}`" /></a
                 ><small v-if="c.shared" class="muted"
                   >, share of {{ words.money(c.shared.total) }} by {{ c.shared.by }}</small
                 >

@@ -13,7 +13,7 @@ import { useWords } from '../../state/words.ts'
 /** Fee sheets of processors, each billed on this very plan, so that two can be compared; one is taken over as it is. */
 const { read, body, note, withdraw, factOf } = useReading()
 const words = useWords()
-const { sheets, state, keep, putAway } = useSheets()
+const { sheets, state, keep, putAway } = useSheets('ekko-fees')
 const today = new Date().toISOString().slice(0, 10)
 const day = computed(() => read.value.plan.killed ?? today)
 const inForce = computed(() => inForceOn(sheets.value, day.value))
@@ -26,7 +26,7 @@ const rows = computed(() =>
     }))
     .toSorted((a, b) => Number(b.holds) - Number(a.holds) || a.amount - b.amount),
 )
-function take({ body: sheet }: StoredSheet) {
+function take({ body: sheet }: StoredSheet<FeeSheet>) {
   const theirs = feesFor(body.value.anatomy, sheet)
   withdraw(...factOf((f) => f.kind === 'fee' && !theirs.some((t) => t.fee === f.fee)))
   note(...theirs)

@@ -8,6 +8,8 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import CostPane from './CostPane.vue'
 import NotFood from '../../pieces/NotFood.vue'
+import FoldedPane from '../../pieces/FoldedPane.vue'
+import PriceLists from './PriceLists.vue'
 import PriceTable from './PriceTable.vue'
 import PriceTabs from './PriceTabs.vue'
 import SharePane from './SharePane.vue'
@@ -54,6 +56,12 @@ const reason = computed(() => verdict.value.reasons[0] ?? null)
         </div>
         <SkylinePane />
         <PriceTable />
+        <FoldedPane
+          late
+          title="Price lists"
+          says="by place and day, others’ beside ours, all prices moved at once"
+          ><PriceLists
+        /></FoldedPane>
       </template>
     </div>
     <div class="stack">
