@@ -13,7 +13,16 @@ import {
   type Flow,
 } from '#core/carcass'
 import { gramsOf, interval, kg, minor, priceOf } from '#core/measure'
-import { alternativesFor, figuresOf, reckon, type LotState } from '#core/reading'
+import {
+  alternativesFor,
+  cheapEnd,
+  figuresOf,
+  jointCost,
+  oneMore,
+  reckon,
+  solveLot,
+  type LotState,
+} from '#core/reading'
 // The floor is measured inside the room whose speed is measured; nothing else looks at its arrays.
 import { evaluate, newYield } from '../core/carcass/evaluate.ts'
 import { LAID, type FlowSetting } from '../core/carcass/flow.ts'
@@ -149,6 +158,20 @@ function benchSpecies(species: Species, liveKg: number, part: string) {
       '',
     ],
     ['a lot read whole, without intervals', against(reading, evaluation, 50), 'evaluations', '≤ 25'],
+    ['the cost shared in four ways', against(() => void jointCost(read), reading, 20), 'readings', '≤ 2'],
+    [
+      'what one more of each is worth',
+      against(() => void oneMore(flow, lot, farm, read), reading, 5),
+      'readings',
+      '≤ 8',
+    ],
+    [
+      'the cheap end, every way of every part',
+      against(() => void cheapEnd(read), reading, 2),
+      'readings',
+      '',
+    ],
+    ['prices solved', against(() => void solveLot(read), reading, 20), 'readings', '≤ 1'],
     [`${DRAWS} draws, warm`, against(() => draw(cutting), warmFloor, 1, 5), 'sampling floor', '≤ 2'],
     [`${DRAWS} draws, cold`, against(anew, coldFloor, 1, 3), 'sampling floor', ''],
     ['quantiles of all cuts of them', against(quantiles, warmFloor, 1, 5), 'sampling floor', ''],

@@ -27,6 +27,12 @@ describe('feed conversion', () => {
     expect(found.allPerKg).toBeCloseTo((18_000 + 22_320) / 180, 12)
     expect(found.daily).toBeCloseTo(0.75, 12)
   })
+  it('loads what is lost on those that live: 5 of 65 chicks gone, $195 spent, each of 60 bears $3.25 and not $3.00', () => {
+    const chicks = [line('Chicks and feed', 19_500, { of: 'feed' })]
+    const came = { kg: kg(3), day: '2026-05-01', animals: 65 }
+    expect(growthOf(chicks, came, kg(150), 60, null)!.lost).toEqual({ animals: 5, each: 25 })
+    expect(growthOf(chicks, { ...came, animals: 60 }, kg(150), 60, null)!.lost).toBeNull()
+  })
   it('counts pounds as pounds (NIST SP 811: 0.45359237 kg)', () => {
     const inPounds = [line('Grower', 1000, { of: 'feed', quantity: { value: 100, unit: 'lb' } })]
     expect(growthOf(inPounds, start, kg(220), 2, null)).toMatchObject({

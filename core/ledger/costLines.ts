@@ -56,6 +56,8 @@ export interface Growth {
   allPerKg: number
   /** Kilograms an animal gained a day; null where the days are not known. */
   daily: Kg | null
+  /** Animals that were lost, and what each that lives bears of what was paid for them; null where none was. */
+  lost: { animals: number; each: Minor } | null
 }
 
 const DAY_MS = 86_400_000
@@ -68,7 +70,7 @@ const AFTER = new Set<CostKind>(['processor', 'packaging'])
  */
 export function growthOf(
   lines: readonly CostLine[],
-  start: { kg: Kg; day: string } | null,
+  start: { kg: Kg; day: string; animals?: number | null } | null,
   live: Kg,
   count: number,
   until: string | null,
@@ -89,7 +91,17 @@ export function growthOf(
     feedPerKg: spent > 0 ? spent / gain : null,
     allPerKg: all / gain,
     daily: days > 0 ? kg(gain / days / count) : null,
+    lost: lossesOf(all, start.animals ?? count, count),
   }
+}
+
+/**
+ * An animal that is lost in rearing loads its cost on those that live: what was paid, by each that lives, less what it would
+ * be by each that came. Minor units; null where none was lost.
+ */
+function lossesOf(paid: Minor, came: number, live: number): Growth['lost'] {
+  const animals = came - live
+  return animals > 0 ? { animals, each: minor(paid / live - paid / came) } : null
 }
 
 /** A lot that bears a share of a cost: its animals, the days they were there, what they weigh together. */

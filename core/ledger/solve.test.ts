@@ -190,3 +190,13 @@ describe('what cannot be met', () => {
       })
   })
 })
+
+describe('a set that is all locked', () => {
+  const locked = [line('mince', 10, 1, { locked: minor(500) }), line('chop', 5, 2, { locked: minor(900) })]
+  it('that loses money says what it brings at the most, and what is locked', () => {
+    const out = solve(12_000, locked)
+    if (out.ok) throw new Error('solved')
+    expect(out.issues[0]).toMatchObject({ code: 'price-impossible', figures: { need: 12_000, most: 9500 } })
+    expect(sayIssue(out.issues[0]!)).toMatch(/mince/)
+  })
+})

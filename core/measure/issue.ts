@@ -56,6 +56,7 @@ interface IssueFigures {
   'withdrawal-before': { name: string; given: string; until: string }
   'hot-above-live': { mark: string; live: Kg; hot: Kg }
   'more-than-count': { named: number; count: number }
+  'fewer-than-count': { came: number; count: number }
   'killed-before-born': { born: string; killed: string }
   'age-contradicts': { born: string; killed: string; months: number; is: 'older' | 'younger' }
   'not-sold': { rule: string; fact: string; change: string }

@@ -192,6 +192,8 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return 'This was corrected already. Reload the page and correct the newest figure.'
     case 'groups-unequal':
       return `A group of ${issue.figures.parent} cannot be split into ${issue.figures.children}. The parts must come to the whole.`
+    case 'fewer-than-count':
+      return `${issue.figures.came} came and ${issue.figures.count} are here: more came, or fewer hang. Check the number.`
     case 'joint-nothing':
       return issue.figures.method === 'weight'
         ? 'There is nothing to share the cost over: nothing has a weight yet. Enter one at Hang.'

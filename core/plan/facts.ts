@@ -47,7 +47,7 @@ export interface Facts {
   /** Ribs counted on the animal; null for the usual number. */
   ribs: number | null
   /** What all of them weighed together when they came, and when. */
-  start: { kg: Kg; day: string } | null
+  start: { kg: Kg; day: string; animals: number | null } | null
   /** Parts that were weighed, and what was cut away of a part, bruised or condemned. */
   parts: Sided<Kg>
   cutAway: Sided<Kg>
@@ -139,7 +139,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
             out.ribs = fact.value
             break
           case 'start':
-            out.start = { kg: kgOf(gramsOf(fact.shown)), day: fact.day }
+            out.start = { kg: kgOf(gramsOf(fact.shown)), day: fact.day, animals: fact.animals ?? null }
             break
           case 'part':
             parts.set(fact.of, fact.side, kgOf(gramsOf(fact.shown)))

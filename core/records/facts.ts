@@ -51,10 +51,11 @@ export const observationSchema = z.discriminatedUnion('what', [
   z.object({ kind: z.literal('observation'), what: z.literal('end'), value: z.enum(END_IDS) }),
   z.object({ kind: z.literal('observation'), what: z.enum(['killed', 'born']), value: daySchema }),
   z.object({ kind: z.literal('observation'), what: z.literal('hangs'), value: hangsSchema }),
-  /** What all animals weighed together when they came, and the day. */
+  /** What all animals weighed together when they came, the day, and how many they were: those that are gone since were lost. */
   z.object({
     kind: z.literal('observation'),
     what: z.literal('start'),
+    animals: z.number().int().min(1).max(5000).optional(),
     shown: shownMassSchema,
     day: daySchema,
   }),

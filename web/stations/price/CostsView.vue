@@ -4,6 +4,7 @@ import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
 import { COST_WORDS, kindOf, spentByKind } from '#core/ledger'
 import { fromKg, toKg, type Kg } from '#core/measure'
+import type { Cost } from '#core/records'
 import FigureInput from '../../pieces/FigureInput.vue'
 import FoldedPane from '../../pieces/FoldedPane.vue'
 import { useAttachments } from '../../state/attachments.ts'
@@ -18,7 +19,7 @@ import PriceTabs from './PriceTabs.vue'
 import ShareCost from './ShareCost.vue'
 
 /** Everything that was paid for a lot, line by line, what it comes to by kind, and what a kilogram of it cost. */
-const { lot, read, decide, correct, withdraw, factOf } = useReading()
+const { lot, read, decide, note, correct, withdraw, factOf } = useReading()
 const words = useWords()
 const { typed } = usePrices()
 const money = computed(() => readMoney(words.currency.value))
@@ -34,6 +35,13 @@ function setAmount(id: string, amount: number) {
 }
 const { addressOf } = useAttachments(() => lot.value!.id)
 const slipOf = (hash: string | undefined) => read.value.plan.attachments.find((a) => a.hash === hash) ?? null
+const anew = ({ receipt: _, shared: __, ...line }: Cost): Cost => line
+/** What is paid again and again is written down again, as of today. */
+function again(id: string) {
+  const [row] = rowOf(id)
+  if (row?.fact.kind !== 'cost') return
+  note({ ...anew(row.fact), day: new Date().toISOString().slice(0, 10) })
+}
 const isOut = (unpaid: boolean | undefined) => unpaid === true && !read.value.plan.countsUnpaid
 /** "$0.38 a lb": what one of the quantity cost. */
 const each = (l: (typeof lines.value)[number]) =>
@@ -109,6 +117,14 @@ const per = computed(() => {
                 />
               </td>
               <td>
+                <Button
+                  text
+                  size="small"
+                  icon="pi pi-replay"
+                  :aria-label="`${c.label} again, today`"
+                  title="The same again, today"
+                  @click="again(c.id)"
+                />
                 <Button
                   text
                   size="small"

@@ -12,7 +12,7 @@ import { useWords } from '../../state/words.ts'
 /** How well feed became animal: what it weighed when it came, what it gained, and what that cost. */
 const { read, note, withdraw, factOf } = useReading()
 const words = useWords()
-const fresh = reactive({ mass: '', day: '' })
+const fresh = reactive({ mass: '', day: '', animals: '' })
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 const start = computed(() => read.value.plan.start)
@@ -29,9 +29,18 @@ function keep() {
     ...(mass.ok ? [] : mass.issues.map((i) => fieldIssue('mass', sayIssue(i, words.says.value)))),
     ...(fresh.day ? [] : [fieldIssue('day', 'On which day did they come, or were they born?')]),
   ]
-  if (!mass.ok || !fresh.day) return
-  note({ kind: 'observation', what: 'start', shown: mass.value, day: fresh.day })
-  Object.assign(fresh, { mass: '', day: '' })
+  const came = fresh.animals.trim() === '' ? null : Number(fresh.animals)
+  if (came !== null && !(Number.isInteger(came) && came >= read.value.count))
+    issues.value.push(
+      fieldIssue(
+        'animals',
+        `At least the ${read.value.count} that are here came. Type how many came, lost ones too.`,
+      ),
+    )
+  if (!mass.ok || issues.value.length > 0) return
+  const animals = came === null ? {} : { animals: came }
+  note({ kind: 'observation', what: 'start', shown: mass.value, day: fresh.day, ...animals })
+  Object.assign(fresh, { mass: '', day: '', animals: '' })
 }
 </script>
 
@@ -58,6 +67,17 @@ function keep() {
         <InputText id="start-day" v-model="fresh.day" type="date" size="small" />
         <FieldIssues :issues="at('day')" />
       </div>
+      <div v-if="read.count > 1" class="field">
+        <label for="start-animals">How many came</label>
+        <InputText
+          id="start-animals"
+          v-model="fresh.animals"
+          size="small"
+          inputmode="numeric"
+          autocomplete="off"
+        />
+        <FieldIssues :issues="at('animals')" />
+      </div>
       <Button type="submit" size="small" outlined label="Keep it" />
     </form>
     <table v-if="growth" class="plain" data-testid="growth">
@@ -81,6 +101,12 @@ function keep() {
         <tr v-if="growth.feedPerKg">
           <td>Feed cost of gain</td>
           <td class="right">{{ perUnit(growth.feedPerKg) }}</td>
+        </tr>
+        <tr v-if="growth.lost">
+          <td>
+            {{ growth.lost.animals }} lost in rearing <small class="muted">borne by each that lives</small>
+          </td>
+          <td class="right">{{ words.money(growth.lost.each) }}</td>
         </tr>
         <tr>
           <td>All cost of gain</td>

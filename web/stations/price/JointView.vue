@@ -83,6 +83,7 @@ const sum = (method: JointMethod, of: 'cost' | 'margin') => {
             <th class="right">Weight</th>
             <th class="right">Brings</th>
             <th class="right">Only its own</th>
+            <th class="right">Gives towards the animal</th>
             <th v-for="m in JOINT_METHODS" :key="m" class="right">
               {{ METHODS[m].head }}<br /><small class="muted">cost · left over</small>
             </th>
@@ -100,6 +101,9 @@ const sum = (method: JointMethod, of: 'cost' | 'margin') => {
             </td>
             <td class="right">{{ words.money(p.value) }}</td>
             <td class="right">{{ words.money(p.separable) }}</td>
+            <td class="right">
+              <b>{{ words.money(p.value - p.separable) }}</b>
+            </td>
             <td v-for="m in JOINT_METHODS" :key="m" class="right">
               <template v-if="share(m, p.id)"
                 >{{ words.money(share(m, p.id)!.cost) }}<br /><small class="muted">{{
@@ -116,6 +120,7 @@ const sum = (method: JointMethod, of: 'cost' | 'margin') => {
             <td class="right nowrap">{{ words.mass(totals.kg) }}</td>
             <td class="right">{{ words.money(totals.value) }}</td>
             <td class="right">{{ words.money(totals.own) }}</td>
+            <td class="right">{{ words.money(totals.value - totals.own) }}</td>
             <td v-for="m in JOINT_METHODS" :key="m" class="right">
               <template v-if="sum(m, 'cost') !== null"
                 >{{ words.money(sum(m, 'cost')!) }}<br /><small>{{
