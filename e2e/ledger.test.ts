@@ -264,3 +264,23 @@ describe('price lists', () => {
     await expect.poll(net).toBeCloseTo(was, 2)
   })
 })
+
+describe('what does not sell', () => {
+  it('is marked down by the farm’s own share, cut by cut', async () => {
+    const { page } = run
+    await page.getByText('What does not sell').click()
+    const row = page.getByTestId('markdowns').getByRole('row').nth(1)
+    const [sells, brings] = [row.getByRole('textbox').nth(0), row.getByRole('textbox').nth(1)]
+    await sells.fill('120')
+    await sells.press('Enter')
+    await page.getByText('is not a number from 0 to 100').waitFor()
+    await sells.fill('50')
+    await sells.press('Enter')
+    const less = async () => figure((await row.getByRole('cell').last().innerText()).replace('$', ''))
+    await expect.poll(less).toBeLessThan(0)
+    const half = await less()
+    await brings.fill('0')
+    await brings.press('Enter')
+    await expect.poll(async () => (await less()) / half).toBeCloseTo(2, 1)
+  })
+})

@@ -154,10 +154,13 @@ describe('costs and takings', () => {
     expect(costsOf({ countsUnpaid: true, costs: [], fees: {} }, billed, minor(0)).rows).toEqual([])
   })
   it('what does not sell at full price brings half: 10 lb at $8, 90 % sold, is $76', () => {
-    expect(takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), 0.9)).toBe(7600)
+    expect(takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), { sold: 0.9 })).toBe(7600)
+    // Marked down to 80 % of its price it is $78.40; given away, $72.
+    expect(takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), { sold: 0.9, rest: 0.8 })).toBe(7840)
+    expect(takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), { sold: 0.9, rest: 0 })).toBe(7200)
   })
   it('until a price is set it is the index times the price of mince', () => {
-    const terms = { index: 2, price: null, lock: false, floor: null, ceiling: null, sold: 1 }
+    const terms = { index: 2, price: null, lock: false, floor: null, ceiling: null, sold: 1, rest: 0.5 }
     expect(priceInForce(terms, priceOf(750, 'lb'))).toEqual(priceOf(1500, 'lb'))
   })
   it('shares are the whole, half and quarter, each rounded up: $1,000.01 over 80 kg hanging is $12.51 a kg', () => {
@@ -176,9 +179,9 @@ describe('costs and takings', () => {
     })
   })
   it('what a drawn kilogram brings is what the whole brings, not rounded', () => {
-    expect(takingsPerKg(priceOf(800, 'kg'), 1)).toBeCloseTo(800, 9)
-    expect(takingsPerKg(priceOf(800, 'kg'), 0)).toBeCloseTo(400, 9)
-    expect(takingsPerKg(priceOf(800, 'lb'), 0.5) * KG_PER_LB).toBeCloseTo(600, 9)
+    expect(takingsPerKg(priceOf(800, 'kg'), { sold: 1 })).toBeCloseTo(800, 9)
+    expect(takingsPerKg(priceOf(800, 'kg'), { sold: 0 })).toBeCloseTo(400, 9)
+    expect(takingsPerKg(priceOf(800, 'lb'), { sold: 0.5 }) * KG_PER_LB).toBeCloseTo(600, 9)
   })
   it('the price that is needed on average is what is needed over what is sold; of nothing sold there is none', () => {
     expect(neededPerKg(1200, kg(80))).toBe(15)

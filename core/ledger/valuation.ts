@@ -16,6 +16,7 @@ export interface ValuedCut {
   packs: number
   price: UnitPrice
   sold: number
+  rest?: number
 }
 
 /** What a plan is worth, in the figures a choice is judged by. */
@@ -38,8 +39,10 @@ export interface Worth {
 export type ValuingTerms = Pick<Plan, 'verdict' | 'fees' | 'sharePrice'>
 
 /** Expected net of a cut under the route: nothing where cuts may not be sold by the piece. Whole minor units. */
-export const valueOf = (c: Pick<ValuedCut, 'cut' | 'kg' | 'price' | 'sold'>, sale: SaleRule): Minor =>
-  sale === 'by-the-piece' ? takings(c.kg, c.price, c.sold) : minor(0)
+export const valueOf = (
+  c: Pick<ValuedCut, 'cut' | 'kg' | 'price' | 'sold' | 'rest'>,
+  sale: SaleRule,
+): Minor => (sale === 'by-the-piece' ? takings(c.kg, c.price, c) : minor(0))
 
 const of = (cuts: readonly ValuedCut[], to: Cut['destination']): Kg =>
   sumOf(cuts, (c) => (c.cut.kind !== 'product' && c.cut.destination === to ? c.kg : kg(0)))
@@ -58,7 +61,9 @@ export function worthOf(
   const packs = sumOf(cuts, (c) => c.packs)
   const fees = feesOf(terms.fees, { ...billed, packs, classes: classesBilled(cuts) })
   const shares =
-    sale === 'live-shares-only' && terms.sharePrice ? takings(billed.hanging, terms.sharePrice, 1) : minor(0)
+    sale === 'live-shares-only' && terms.sharePrice
+      ? takings(billed.hanging, terms.sharePrice, { sold: 1 })
+      : minor(0)
   return {
     takeHome: sumOf(cuts, (c) => (c.cut.kind === 'product' ? c.kg : kg(0))),
     edible: sumOf(cuts, (c) => c.edible),

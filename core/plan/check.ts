@@ -66,6 +66,7 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'floor':
     case 'ceiling':
     case 'sold':
+    case 'rest':
       return anatomy.cuts.some((c) => c.id === d.target) ? null : unknown('target', 'cut', d.target)
     case 'trim':
     case 'lean':

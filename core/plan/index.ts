@@ -15,7 +15,7 @@ export type { CommandRow, Conflict, FactConflict, Inverse, Log, Said } from './h
 export { readFacts } from './facts.ts'
 export type { CostLine, FactRow, Facts } from './facts.ts'
 export { heldBy, inOnePiece, isMovable, moveLine, partsAt } from './inOnePiece.ts'
-export { choicesWith, conventionsOf, readPlan, refusalOf, settle, unableSplit } from './read.ts'
+export { choicesWith, conventionsOf, readPlan, REST_BRINGS, refusalOf, settle, unableSplit } from './read.ts'
 export type { CutTerms, Dropped, Plan } from './read.ts'
 export { regionsOf } from './regions.ts'
 export type { Region } from './regions.ts'

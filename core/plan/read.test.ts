@@ -54,6 +54,7 @@ describe('a plan of nothing is as usual', () => {
         floor: null,
         ceiling: null,
         sold: 1,
+        rest: 0.5,
       })
   })
 })

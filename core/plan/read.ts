@@ -45,6 +45,8 @@ export interface CutTerms {
   ceiling: UnitPrice | null
   /** Share expected to sell at full price. */
   sold: number
+  /** Share of its price that the rest of it still brings. */
+  rest: number
 }
 
 export interface Dropped {
@@ -78,6 +80,9 @@ export interface Plan extends Facts {
   terms: ReadonlyMap<string, CutTerms>
   dropped: Dropped[]
 }
+
+/** Share of its price that meat still brings when it does not sell at full price, until a farm says otherwise (our own figure). */
+export const REST_BRINGS = 0.5
 
 type Value<F extends Decision['field']> = NonNullable<Extract<Decision, { field: F }>['value']>
 
@@ -276,7 +281,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const held = heldIn(anatomy, paths, new SidedMap(saidOn(last, 'held')))
   // What is taken home uncut brings nothing, unless it is said what share of it is sold.
   const takenHome = new Set([...held].flatMap((h) => (h.value === 'taken' ? [uncutWay(h.id)] : [])))
-  const [floor, ceiling, sold] = [byCut('floor'), byCut('ceiling'), byCut('sold')]
+  const [floor, ceiling, sold, rest] = [byCut('floor'), byCut('ceiling'), byCut('sold'), byCut('rest')]
   return {
     ...facts,
     half: log.half ?? false,
@@ -310,6 +315,8 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
           floor: floor.get(id) ?? null,
           ceiling: ceiling.get(id) ?? null,
           sold: sold.get(id) ?? (takenHome.has(id) ? 0 : 1),
+          // What is taken home is not marked down: it brings nothing.
+          rest: rest.get(id) ?? (takenHome.has(id) ? 0 : REST_BRINGS),
         },
       ]),
     ),

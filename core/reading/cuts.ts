@@ -31,7 +31,7 @@ export function plannedCuts(
   plan: Pick<Plan, 'terms'>,
   count: number,
   farm: FarmFigures,
-): (ValuedCut & { endKg: Kg; endMm: CutFigure['endMm'] })[] {
+): (ValuedCut & { rest: number; endKg: Kg; endMm: CutFigure['endMm'] })[] {
   const portions = portionsOf(cutting, count, farm.pack)
   const edible = edibleOf(cutting)
   return cutting.flow.anatomy.cuts.map((cut) => {
@@ -47,6 +47,7 @@ export function plannedCuts(
       endMm,
       price: priceInForce(terms, farm.mince),
       sold: terms.sold,
+      rest: terms.rest,
     }
   })
 }
@@ -68,7 +69,7 @@ export function cutFigures(
   const packed = inForce(packs)
   const sale = plan.verdict.sale
   return plannedCuts(cutting, plan, count, farm).flatMap((planned): CutFigure[] => {
-    const { cut, pieces, price, sold, endKg, endMm } = planned
+    const { cut, pieces, price, sold, rest, endKg, endMm } = planned
     const own = packed.filter((p) => p.cut === cut.id)
     if (planned.kg <= NOTHING && own.length === 0) return []
     const weighedKg = sumOf(own, (p) => kgOf(p.grams))
@@ -97,7 +98,8 @@ export function cutFigures(
         endMm,
         price,
         sold,
-        value: valueOf({ cut, kg: now, price, sold }, sale),
+        rest,
+        value: valueOf({ cut, kg: now, price, sold, rest }, sale),
       },
     ]
   })

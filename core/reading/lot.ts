@@ -101,6 +101,8 @@ export interface CutFigure {
   endMm: Mm
   price: UnitPrice
   sold: number
+  /** What of its price the rest brings. */
+  rest: number
   value: Minor
 }
 

@@ -10,6 +10,7 @@ const MONEY: ReadonlySet<Decision['field']> = new Set<Decision['field']>([
   'floor',
   'ceiling',
   'sold',
+  'rest',
   'target',
   'aim',
   'unpaid',

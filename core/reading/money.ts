@@ -54,7 +54,7 @@ export function moneyOf(
   const { hot, aged } = drawn.stages
   const nets = sharePrice
     ? aged.map((hung) => hung * perKg(sharePrice))
-    : drawnSums(drawn, sellable, (c, own) => takingsPerKg(c.price, c.sold) * own)
+    : drawnSums(drawn, sellable, (c, own) => takingsPerKg(c.price, c) * own)
   const slope = feePerKg(plan.fees)
   const costIn = (d: number) =>
     costs.total + slope.hot * (hot[d]! - billed.hot) + slope.hanging * (aged[d]! - billed.hanging)

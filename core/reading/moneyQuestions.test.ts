@@ -83,9 +83,7 @@ describe('the cheap end', () => {
   it('says how far the dear cuts could drop: what it leaves over, over what they bring', () => {
     const { read: r } = read('hog')
     const needed = r.money.neededPerKg!
-    const dear = sumOf(r.cuts, (c) =>
-      c.value > 0 && c.value / c.kg / soldFactor(c.sold) > needed ? c.value : 0,
-    )
+    const dear = sumOf(r.cuts, (c) => (c.value > 0 && c.value / c.kg / soldFactor(c) > needed ? c.value : 0))
     for (const lift of cheapEnd(r)) expect(lift.drop).toBeCloseTo(lift.extra / dear, 2)
   })
 })
@@ -93,10 +91,7 @@ describe('the cheap end', () => {
 describe('one more', () => {
   it('cent on every price brings a cent for each pound that is sold, worked by hand', () => {
     const { lot, read: r } = read('lamb')
-    const pounds = r.cuts.reduce(
-      (sum, c) => sum + (c.value > 0 ? fromKg(c.kg, 'lb') * soldFactor(c.sold) : 0),
-      0,
-    )
+    const pounds = r.cuts.reduce((sum, c) => sum + (c.value > 0 ? fromKg(c.kg, 'lb') * soldFactor(c) : 0), 0)
     expect(oneMore(flowOf('lamb'), lot, FARM_PAID, r).price).toBe(Math.round(pounds))
   })
   it('pound hanging brings about what a pound of carcass brings now, less what it costs to cut', () => {

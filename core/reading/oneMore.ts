@@ -42,7 +42,7 @@ export function oneMore(base: Flow, lot: LotState, farm: FarmFigures, read: Reck
   return {
     hanging: heavier(toKg(1, massUnit)),
     dressing: weights && heavier(weights.live / 100),
-    price: minor(sumOf(sells, (c) => fromKg(c.kg, massUnit) * soldFactor(c.sold))),
+    price: minor(sumOf(sells, (c) => fromKg(c.kg, massUnit) * soldFactor(c))),
     day: minor(at(triedOn(lot, [{ field: 'days', target: 'lot', side: 'animal', value: days }])) - at(lot)),
   }
 }

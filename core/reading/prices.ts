@@ -22,12 +22,12 @@ export const needOf = (read: Reckoning): Minor => plus(read.money.costs.total, r
 export function solveLot(read: Reckoning): Outcome<PriceSolution> {
   const { massUnit } = read.farm
   const inUnit = (price: UnitPrice | null) => price && minor(minorOf(priceIn(price, massUnit)))
-  const lines = productsOf(read).map(({ cut, kg, sold, price }): PriceLine => {
+  const lines = productsOf(read).map(({ cut, kg, sold, rest, price }): PriceLine => {
     const terms = read.plan.terms.get(cut.id)!
     return {
       cut: cut.id,
       names: cut.names,
-      quantity: fromKg(kg, massUnit) * soldFactor(sold),
+      quantity: fromKg(kg, massUnit) * soldFactor({ sold, rest }),
       index: terms.index,
       locked: terms.lock ? inUnit(price) : null,
       floor: inUnit(terms.floor),

@@ -128,7 +128,8 @@ function cutOf(own: Reckoning, each: readonly CutFigure[], lot: LotState, drawn:
     endMm: mm(max(each.map((c) => c.endMm))),
     price,
     sold: terms.sold,
-    value: valueOf({ cut, kg: now, price, sold: terms.sold }, own.plan.verdict.sale),
+    rest: terms.rest,
+    value: valueOf({ ...terms, cut, kg: now, price }, own.plan.verdict.sale),
   }
 }
 

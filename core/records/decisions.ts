@@ -64,6 +64,8 @@ export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('floor'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('ceiling'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('sold'), ...onCut, value: figureSchema(0, 1).nullable() }),
+  /** Share of its price that what does not sell at it still brings. */
+  z.object({ field: z.literal('rest'), ...onCut, value: figureSchema(0, 1).nullable() }),
   z.object({ field: z.literal('target'), ...lot, value: amountSchema.nullable() }),
   /** Whether the family’s own work counts as a cost. */
   z.object({ field: z.literal('unpaid'), ...lot, value: z.boolean().nullable() }),

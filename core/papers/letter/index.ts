@@ -71,11 +71,11 @@ const LOSS_WORD: Record<ReturnType<typeof fromHanging>[number]['id'], string> = 
 function costWords({ read, says, farm }: About, parts: number, products: readonly CutFigure[]): string {
   const { plan, weights } = read
   if (plan.verdict.sale === 'live-shares-only' && plan.sharePrice && weights) {
-    const all = takings(times(weights.aged, 1 / parts), plan.sharePrice, 1)
+    const all = takings(times(weights.aged, 1 / parts), plan.sharePrice, { sold: 1 })
     return `${says.price(plan.sharePrice)} on the hanging weight: about ${says.money(all)}.`
   }
   if (plan.verdict.sale !== 'by-the-piece' || products.every((c) => c.price.milli === 0)) return ''
-  const all = sumOf(products, (c) => takings(times(c.kg, 1 / parts), c.price, 1))
+  const all = sumOf(products, (c) => takings(times(c.kg, 1 / parts), c.price, { sold: 1 }))
   return `At the prices of ${farm.name}’s list, on the packed weight: about ${says.money(all)}.`
 }
 

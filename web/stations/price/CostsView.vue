@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { COST_WORDS, kindOf, spentByKind } from '#core/ledger'
 import { fromKg, toKg, type Kg } from '#core/measure'
 import type { Cost } from '#core/records'
+import { lateCosts } from '#core/reading'
 import FigureInput from '../../pieces/FigureInput.vue'
 import FoldedPane from '../../pieces/FoldedPane.vue'
 import { useAttachments } from '../../state/attachments.ts'
@@ -19,7 +20,7 @@ import PriceTabs from './PriceTabs.vue'
 import ShareCost from './ShareCost.vue'
 
 /** Everything that was paid for a lot, line by line, what it comes to by kind, and what a kilogram of it cost. */
-const { lot, read, decide, note, correct, withdraw, factOf } = useReading()
+const { lot, state, read, decide, note, correct, withdraw, factOf } = useReading()
 const words = useWords()
 const { typed } = usePrices()
 const money = computed(() => readMoney(words.currency.value))
@@ -42,6 +43,7 @@ function again(id: string) {
   if (row?.fact.kind !== 'cost') return
   note({ ...anew(row.fact), day: new Date().toISOString().slice(0, 10) })
 }
+const late = computed(() => lateCosts(read.value, state.value!))
 const isOut = (unpaid: boolean | undefined) => unpaid === true && !read.value.plan.countsUnpaid
 /** "$0.38 a lb": what one of the quantity cost. */
 const each = (l: (typeof lines.value)[number]) =>
@@ -198,6 +200,9 @@ const per = computed(() => {
 }
 .input {
   width: 6.5rem;
+}
+.late {
+  color: var(--accent);
 }
 .out {
   color: var(--muted);

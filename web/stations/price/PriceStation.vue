@@ -9,6 +9,7 @@ import { useWords } from '../../state/words.ts'
 import CostPane from './CostPane.vue'
 import NotFood from '../../pieces/NotFood.vue'
 import FoldedPane from '../../pieces/FoldedPane.vue'
+import MarkDowns from './MarkDowns.vue'
 import PriceLists from './PriceLists.vue'
 import PriceTable from './PriceTable.vue'
 import PriceTabs from './PriceTabs.vue'
@@ -56,6 +57,12 @@ const reason = computed(() => verdict.value.reasons[0] ?? null)
         </div>
         <SkylinePane />
         <PriceTable />
+        <FoldedPane
+          late
+          title="What does not sell"
+          says="how much of a cut sells at its price, and what the rest brings"
+          ><MarkDowns
+        /></FoldedPane>
         <FoldedPane
           late
           title="Price lists"
