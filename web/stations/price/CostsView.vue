@@ -92,6 +92,7 @@ const per = computed(() => {
                 {{ c.label
                 }}<small v-if="c.unpaid" class="muted"
                   >, own work{{ isOut(c.unpaid) ? ', not counted' : '' }}</small
+                ><small v-if="late.has(c.id)" class="late">, came after all was packed</small
                 ><a
                   v-if="slipOf(c.receipt)"
                   :href="addressOf(slipOf(c.receipt)!)"
