@@ -17,7 +17,7 @@ describe('Price', () => {
     const before = await coverFigure()
     expect(before).toBeLessThan(100)
     await page.getByLabel('Lock the price of Smoked bacon').click()
-    await page.getByTestId('solve').getByRole('combobox').click()
+    await page.locator('#ending').click()
     await page.getByRole('option', { name: 'a 9' }).click()
     await page.getByRole('button', { name: 'Solve prices' }).click()
     await page.getByRole('button', { name: 'Take these prices' }).click()
