@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config'
 
 const SLOW_MACHINE = { testTimeout: 120_000, hookTimeout: 120_000 }
 
-// Three workers over all on two cores: a browser, a server and a disk wait for one another much of the time (measured: 478 s
+// Three workers over all on two cores: a browser, a server and a disk wait for one another much of the time (measured: 478 and 550 s
 // beside 584 s with two). No test fails because a machine is slow: limits are far off.
 export default defineConfig({
   test: {
