@@ -26,6 +26,9 @@ export interface Billed {
   classes?: ReadonlyMap<Destination, ClassBilled>
 }
 
+/** A cooler rebate takes 2 % off the hot weight (common practice). */
+export const REBATE = 0.98
+
 const NO_WAY: WayBilled = { heads: 0, kg: kg(0) }
 
 /** Every way that is taken on meat, with the animals and the kilograms: a side is half an animal, a pair of both one. */

@@ -1,7 +1,7 @@
 import { fromKg, kg, minor, perKg, priceOf, sumOf, type Kg, type Minor } from '#core/measure'
 import type { Plan } from '#core/plan'
 import type { Fee, FeeBasis } from '#core/records'
-import type { Billed } from './billed.ts'
+import { REBATE, type Billed } from './billed.ts'
 import { feeLabel } from './fees.ts'
 
 export interface CostRow {
@@ -15,9 +15,6 @@ export interface CostFigures {
   rows: CostRow[]
   total: Minor
 }
-
-/** A cooler rebate takes 2 % off the hot weight (common practice). */
-const REBATE = 0.98
 
 /** What a fee counts: heads, packs, or kilograms of the weight, the ways or the class of cuts it is for. */
 function countedBy({ per, basis, on }: Fee, billed: Billed): { heads: number; packs: number; kg: Kg } {

@@ -1,6 +1,6 @@
 import { fromKg, kg, minor, type Kg, type MassUnit, type Minor } from '#core/measure'
 import { FEE_BASES, type FeeBasis } from '#core/records'
-import type { Billed } from './billed.ts'
+import { REBATE, type Billed } from './billed.ts'
 
 /** A deal at one price, on one of the weights it may mean. */
 export interface DealRow {
@@ -14,9 +14,6 @@ export interface DealRow {
   /** What each unit that is taken home costs at this amount. */
   takeHome: number | null
 }
-
-/** A cooler rebate takes 2 % off the hot weight (common practice). */
-const REBATE = 0.98
 
 /**
  * One price on every weight it may be meant on: live, hot, hot less the rebate, cold, as cut. `price` is minor units a unit;
