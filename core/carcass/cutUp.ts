@@ -36,7 +36,7 @@ export interface CutRow {
   /** What its process adds, and what comes out of it. */
   readonly added: Kg
   readonly product: Kg
-  /** Lean and fat of both kinds, as much as the process leaves of them. */
+  /** Lean and fat of both kinds, as much as the process leaves of them; what a finish puts on or takes off is not counted. */
   readonly edible: Kg
 }
 
@@ -309,10 +309,10 @@ class RowView implements CutRow {
     return 1 - this.of[SETTING].dust[this.r]!
   }
   get added() {
-    return kg(this.green * this.left * this.of.flow[LAID].rowAdded[this.r]!)
+    return kg(this.green * this.left * this.of[SETTING].added[this.r]!)
   }
   get product() {
-    return kg(this.green * this.left * this.of.flow[LAID].rowYield[this.r]!)
+    return kg(this.green * this.left * this.of[SETTING].yields[this.r]!)
   }
   get edible() {
     const eaten = this.tissueKg(0) + this.tissueKg(1) + this.tissueKg(4)

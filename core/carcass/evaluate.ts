@@ -33,8 +33,8 @@ export function evaluate(
   out: Yield,
   share = setting.shares,
 ): Yield {
-  const { rowCut, rowSlot, rowAdded, rowYield, lossCut, discardCut } = flow[LAID]
-  const { start, end, dust, rear, front, cutAway, blend: blended } = setting
+  const { rowCut, rowSlot, lossCut, discardCut } = flow[LAID]
+  const { start, end, added: puts, yields, dust, rear, front, cutAway, blend: blended } = setting
   const { cutKg, rowKg, slotKg } = out
   cutKg.fill(0)
   slotKg.set(inputs)
@@ -98,8 +98,8 @@ export function evaluate(
           continue
         }
         const left = green * (1 - dust[r]!)
-        const inflow = left * rowAdded[r]!
-        const product = left * rowYield[r]!
+        const inflow = left * puts[r]!
+        const product = left * yields[r]!
         added += inflow
         cutKg[rowCut[r]!]! += product
         cutKg[lossCut]! += green + inflow - product

@@ -91,6 +91,8 @@ export interface Choices {
   portions?: ReadonlyMap<string, Portion>
   /** Chemical lean the trim is brought to; as it falls, or by its recipe, when not said. */
   lean?: number
+  /** What finishing a cut adds to it and then leaves of it, by cut, beside what its process does. */
+  finishes?: ReadonlyMap<string, Finishing>
   /** Share of the lean of a boned part that stays on its bones beside what a skilled hand leaves; 0 when not said. */
   leaves?: number
   /** Parts that are cut two ways: `paths` their front, and another way behind a place along them. */
@@ -100,6 +102,11 @@ export interface Choices {
 export interface Split {
   readonly at: number
   readonly path: string
+}
+/** Of the weight of a cut: what its finishes put on it, and of both together what they leave. */
+export interface Finishing {
+  readonly adds: number
+  readonly keeps: number
 }
 export const NO_CHOICES: Choices = {
   paths: new SidedMap(),
@@ -130,6 +137,9 @@ export interface FlowSetting {
   lineAt: OnSide<Record<string, number>>
   bandLineAt: OnSide<Record<string, Record<string, number>>>
   mm: OnSide<Record<string, Mm>>
+  /** Of what the saw leaves of a row: what is put to it, and what comes of it. */
+  added: Float64Array
+  yields: Float64Array
   /** Share of each row that the saw turns to dust. */
   dust: Float64Array
   /** Part taken out before the lines → what of it is freed. */

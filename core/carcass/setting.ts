@@ -76,6 +76,20 @@ function blendOf(flow: Flow, choices: Choices, trimPath: (slot: number) => numbe
   return reads === undefined ? null : { trim, fat, reads, onlyFatter: choices.lean === undefined }
 }
 
+/** What is put to every row and comes of it: its process, and the finishes of its cut after that. */
+function finished(flow: Flow, finishes: Choices['finishes']): Pick<FlowSetting, 'added' | 'yields'> {
+  const { rowAdded, rowYield, rowCut } = flow[LAID]
+  if (!finishes?.size) return { added: rowAdded, yields: rowYield }
+  const [added, yields] = [rowAdded.slice(), rowYield.slice()]
+  rowCut.forEach((cut, r) => {
+    const finish = cut < 0 ? undefined : finishes.get(flow.anatomy.cuts[cut]!.id)
+    if (!finish) return
+    added[r]! += rowYield[r]! * finish.adds
+    yields[r]! *= (1 + finish.adds) * finish.keeps
+  })
+  return { added, yields }
+}
+
 /** Resolves choices; a slot without one takes its part's usual path, a line its usual setting. */
 export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   const { anatomy } = flow
@@ -114,6 +128,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   return {
     start,
     end,
+    ...finished(flow, choices.finishes),
     dust: new Float64Array(flow[LAID].rowCut.length),
     pathOf,
     trim: choices.trim,

@@ -1,6 +1,7 @@
 import type { Destination } from '#core/anatomy'
 import type { CutUp } from '#core/carcass'
 import { kg, plus, type Kg } from '#core/measure'
+import type { CostRow } from './costs.ts'
 
 /** Animals a way is taken on, and what its part weighs on them. */
 export interface WayBilled {
@@ -24,6 +25,8 @@ export interface Billed {
   cold?: Kg
   ways?: ReadonlyMap<string, WayBilled>
   classes?: ReadonlyMap<Destination, ClassBilled>
+  /** What follows from the cuts themselves: what goes on them, what is given of them. */
+  cutCosts?: readonly CostRow[]
 }
 
 /** A cooler rebate takes 2 % off the hot weight (common practice). */

@@ -1,5 +1,5 @@
 /** What did the animal cost, what is a plan worth, and do the cuts pay for it? */
-export { costsOf, feePerKg, feesOf, labourOf, neededPerKg } from './costs.ts'
+export { costsOf, cutCosts, feePerKg, feesOf, labourOf, neededPerKg } from './costs.ts'
 export type { CostFigures, CostRow } from './costs.ts'
 export { classesBilled, waysBilled, waysTogether } from './billed.ts'
 export type { Billed } from './billed.ts'
@@ -12,7 +12,16 @@ export type { BadRow } from './costsCsv.ts'
 export { billedBy, feesFor, inForceOn } from './sheets.ts'
 export { FEE_KINDS, feeLabel } from './fees.ts'
 export type { FeeKind } from './fees.ts'
-export { priceInForce, soldFactor, takings, takingsPerKg } from './takings.ts'
+export {
+  indexWith,
+  markedDown,
+  priceInForce,
+  soldFactor,
+  solvedFor,
+  takings,
+  takingsPerKg,
+  unfinishedPerKg,
+} from './takings.ts'
 export { afterBench, lessWorth, perPlate, valueOf, worthOf } from './valuation.ts'
 export type { ValuedCut, ValuingTerms, Worth } from './valuation.ts'
 export { solvePrices, onGrid } from './solve.ts'

@@ -16,7 +16,10 @@ import {
   takings,
   takingsPerKg,
   type PriceLine,
+  cutCosts,
+  markedDown,
 } from './index.ts'
+import type { Sales } from './takings.ts'
 
 const highs = await loadHighs()
 const both = (name: string) => ({ american: name, commonwealth: name })
@@ -159,8 +162,41 @@ describe('costs and takings', () => {
     expect(takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), { sold: 0.9, rest: 0.8 })).toBe(7840)
     expect(takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), { sold: 0.9, rest: 0 })).toBe(7200)
   })
+  it('what the own table keeps counts at its price or at what was said: 10 lb at $8, a fifth kept', () => {
+    const at = (own: Sales['own']) =>
+      takings(kg(10 * KG_PER_LB), priceOf(800, 'lb'), { sold: 0.5, rest: 0, own })
+    expect(at(null)).toBe(4000)
+    // 8 lb are for sale, half sells: $32; 2 lb kept are $16 at their price, $9 at $4.50, nothing at nothing.
+    expect(at({ share: 0.2, at: null })).toBe(4800)
+    expect(at({ share: 0.2, at: priceOf(450, 'lb') })).toBe(4100)
+    expect(at({ share: 0.2, at: priceOf(0, 'lb') })).toBe(3200)
+  })
+  it('meat given for help counts as brought and the help as a cost of as much: nothing is earned by giving it', () => {
+    const cut = { kg: kg(10 * KG_PER_LB), pieces: 0, price: priceOf(800, 'lb'), sold: 1, given: 0.1 }
+    expect(takings(cut.kg, cut.price, cut)).toBe(8000)
+    expect(cutCosts([cut], 'by-the-piece')).toEqual([
+      { id: 'given', label: 'Help paid in meat', amount: 800, fromPlan: true },
+    ])
+    expect(cutCosts([cut], 'live-shares-only')).toEqual([])
+  })
+  it('what does not sell is less by so much: of 10 lb at $8, a fifth kept, a quarter of the rest at half price', () => {
+    expect(
+      markedDown(kg(10 * KG_PER_LB), priceOf(800, 'lb'), { sold: 0.75, own: { share: 0.2, at: null } }),
+    ).toBe(-800)
+  })
   it('until a price is set it is the index times the price of mince', () => {
-    const terms = { index: 2, price: null, lock: false, floor: null, ceiling: null, sold: 1, rest: 0.5 }
+    const terms = {
+      index: 2,
+      price: null,
+      lock: false,
+      floor: null,
+      ceiling: null,
+      sold: 1,
+      rest: 0.5,
+      finishes: [],
+      own: null,
+      given: 0,
+    }
     expect(priceInForce(terms, priceOf(750, 'lb'))).toEqual(priceOf(1500, 'lb'))
   })
   it('shares are the whole, half and quarter, each rounded up: $1,000.01 over 80 kg hanging is $12.51 a kg', () => {

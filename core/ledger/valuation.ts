@@ -1,9 +1,10 @@
 import type { Cut } from '#core/anatomy'
 import { kg, minor, minus, sumOf, type Kg, type Minor, type UnitPrice } from '#core/measure'
 import type { Plan } from '#core/plan'
+import type { Finish, OwnUse } from '#core/records'
 import type { SaleRule } from '#core/rules'
 import { classesBilled, type Billed } from './billed.ts'
-import { feesOf, labourOf } from './costs.ts'
+import { cutCosts, feesOf, labourOf } from './costs.ts'
 import { takings } from './takings.ts'
 
 /** What there is, or will be, of a cut, and at what terms it goes. */
@@ -17,6 +18,10 @@ export interface ValuedCut {
   price: UnitPrice
   sold: number
   rest?: number
+  own?: OwnUse | null
+  given?: number
+  /** What is done to it once it is cut. */
+  finishes?: readonly Finish[]
 }
 
 /** What a plan is worth, in the figures a choice is judged by. */
@@ -30,6 +35,8 @@ export interface Worth {
   money: Minor
   fees: Minor
   labour: Minor
+  /** What finishes cost beside their minutes, and the help that is paid in meat. */
+  goods: Minor
   bone: Kg
   fat: Kg
   minutes: number
@@ -40,7 +47,7 @@ export type ValuingTerms = Pick<Plan, 'verdict' | 'fees' | 'sharePrice'>
 
 /** Expected net of a cut under the route: nothing where cuts may not be sold by the piece. Whole minor units. */
 export const valueOf = (
-  c: Pick<ValuedCut, 'cut' | 'kg' | 'price' | 'sold' | 'rest'>,
+  c: Pick<ValuedCut, 'cut' | 'kg' | 'price' | 'sold' | 'rest' | 'own' | 'given'>,
   sale: SaleRule,
 ): Minor => (sale === 'by-the-piece' ? takings(c.kg, c.price, c) : minor(0))
 
@@ -54,7 +61,7 @@ const of = (cuts: readonly ValuedCut[], to: Cut['destination']): Kg =>
 export function worthOf(
   cuts: readonly ValuedCut[],
   terms: ValuingTerms,
-  billed: Omit<Billed, 'packs'>,
+  billed: Omit<Billed, 'packs' | 'cutCosts'>,
   hour: Minor,
 ): Worth {
   const sale = terms.verdict.sale
@@ -72,6 +79,7 @@ export function worthOf(
     money: sale === 'by-the-piece' ? sumOf(cuts, (c) => valueOf(c, sale)) : shares,
     fees: sumOf(fees, (r) => r.amount),
     labour: labourOf(billed.minutes, hour),
+    goods: sumOf(cutCosts(cuts, sale), (r) => r.amount),
     bone: of(cuts, 'N'),
     fat: of(cuts, 'F'),
     minutes: billed.minutes,
@@ -79,7 +87,7 @@ export function worthOf(
 }
 
 /** What is left once the plan's own fees and hours are paid: what a choice is judged by. */
-export const afterBench = (w: Worth): Minor => minus(minus(w.money, w.fees), w.labour)
+export const afterBench = (w: Worth): Minor => minus(minus(minus(w.money, w.fees), w.labour), w.goods)
 
 /** One worth less another, figure by figure. */
 export const lessWorth = (a: Worth, b: Worth): Worth => ({
@@ -90,6 +98,7 @@ export const lessWorth = (a: Worth, b: Worth): Worth => ({
   money: minus(a.money, b.money),
   fees: minus(a.fees, b.fees),
   labour: minus(a.labour, b.labour),
+  goods: minus(a.goods, b.goods),
   bone: minus(a.bone, b.bone),
   fat: minus(a.fat, b.fat),
   minutes: a.minutes - b.minutes,

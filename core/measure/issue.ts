@@ -85,6 +85,7 @@ interface IssueFigures {
   'plan-unreadable': { reason: string }
   'price-impossible': { need: Minor; most: Minor; ceilings: Names[]; locks: Names[] }
   'price-nothing-to-sell': Nothing
+  'past-whole': { cut: Names; kept: number; given: number }
   'price-floor-above-ceiling': { cut: Names; floor: Minor; ceiling: Minor }
   'packed-above-carcass': { packed: Kg; carcass: Kg }
   'packed-above-species': { packed: Kg; most: Kg; what: Names; count: number }

@@ -162,6 +162,10 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
     }
     case 'price-nothing-to-sell':
       return 'No unlocked cut with an expected weight and a price index is left to price. Free a lock or give a cut an index.'
+    case 'past-whole': {
+      const { cut, kept, given } = issue.figures
+      return `${percent(kept, 0)} % of ${small(cut)} kept and ${percent(given, 0)} % given are more than all of it. Keep or give less.`
+    }
     case 'price-floor-above-ceiling': {
       const { cut, floor, ceiling } = issue.figures
       return `The floor ${says.money(floor)} for ${says.name(cut)} is above its ceiling ${says.money(ceiling)}. Lower the floor or lift the ceiling.`

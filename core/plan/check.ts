@@ -67,6 +67,9 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'ceiling':
     case 'sold':
     case 'rest':
+    case 'finish':
+    case 'own':
+    case 'given':
       return anatomy.cuts.some((c) => c.id === d.target) ? null : unknown('target', 'cut', d.target)
     case 'trim':
     case 'lean':
@@ -92,7 +95,11 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
       const known =
         fact.what === 'cut'
           ? lookup(anatomy).cut(fact.of)
-          : ['break', ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`])].includes(fact.of)
+          : [
+              'break',
+              ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`]),
+              ...anatomy.cuts.map((c) => `finish-${c.id}`),
+            ].includes(fact.of)
       return known ? null : unknown('of', fact.what, fact.of)
     }
     case 'animal':
@@ -204,8 +211,20 @@ function frozenBy(anatomy: Anatomy, plan: Plan, d: Decision): Issue | null {
     !same(d.value, plan.choices.splits?.get(d.target, d.side) ?? null)
   )
     return issueOf('step-done', 'value', { part: lookup(anatomy).part(d.target)!.names })
+  if (d.field === 'finish' && plan.steps.get(`finish-${d.target}`, 'animal'))
+    return issueOf('step-done', 'value', { part: lookup(anatomy).cut(d.target)!.names })
   const line = d.field === 'line' || d.field === 'mm'
   return line && plan.steps.get('break', 'animal') ? issueOf('step-done', 'value', { part: LINE }) : null
+}
+
+/** More of a cut kept and given than there is of it. */
+function pastWhole(anatomy: Anatomy, after: Plan, d: Decision): Issue | null {
+  if ((d.field !== 'own' && d.field !== 'given') || d.value === null) return null
+  const { own, given } = after.terms.get(d.target)!
+  const kept = own?.share ?? 0
+  return kept + given > 1 + 1e-9
+    ? issueOf('past-whole', 'value', { cut: lookup(anatomy).cut(d.target)!.names, kept, given })
+    : null
 }
 
 /** What lies in one piece over both sides is decided for both: its lines, and the way it is cut. */
@@ -302,6 +321,8 @@ export function checkDecisions(
       const issue = lost?.issue ?? refusalOf(anatomy, after, d.target, [d.side], d.value.path)
       return issue ? [at(issue, i, 'value')] : []
     }
+    const past = pastWhole(anatomy, after, d)
+    if (past) return [at(past, i, 'value')]
     const torn = tornBy(anatomy, before, after, d)
     if (torn) return [at(torn, i, 'value')]
     if (d.field !== 'path' || !d.value) return []

@@ -19,6 +19,18 @@ export { choicesWith, conventionsOf, readPlan, REST_BRINGS, refusalOf, settle, u
 export type { CutTerms, Dropped, Plan } from './read.ts'
 export { regionsOf } from './regions.ts'
 export type { Region } from './regions.ts'
+export {
+  allergensOf,
+  extraPerKg,
+  finishedName,
+  FINISHES,
+  finishingOf,
+  finishKind,
+  finishMinutes,
+  goodsOf,
+  usualFinish,
+} from './finishes.ts'
+export type { Finished, FinishKind } from './finishes.ts'
 export { allMinutes, minutesOf, WRAP_MINUTES } from './minutes.ts'
 export type { BenchMinutes } from './minutes.ts'
 export { NONE as NO_PIECES, packSize, portionFor, portionsOf } from './portions.ts'

@@ -8,19 +8,21 @@ const SET_UP = 60
 export const WRAP_MINUTES = 1.2
 
 /** How much longer hands take that cut a few times a year, or for the first time, than those that do it every day (docs/sources.md: minutes). */
-const TAKES: Record<Skill, number> = { skilled: 1, practised: 1.8, beginner: 3 }
+export const TAKES: Record<Skill, number> = { skilled: 1, practised: 1.8, beginner: 3 }
 
 /** Share of the lean of a boned part that such hands leave on its bones beside a skilled one (docs/sources.md: on-bone). */
 export const LEAVES: Record<Skill, number> = { skilled: 0, practised: 0.01, beginner: 0.03 }
 
-/** Minutes of a cutting day: hand and saw, grinder and filler, wrapping, setting up and washing down. */
+/** Minutes of a cutting day: hand and saw, grinder and filler, finishing, wrapping, setting up and washing down. */
 export interface BenchMinutes {
   hand: number
   grind: number
+  finish: number
   wrap: number
   setUp: number
 }
-export const allMinutes = ({ hand, grind, wrap, setUp }: BenchMinutes): number => hand + grind + wrap + setUp
+export const allMinutes = ({ hand, grind, finish, wrap, setUp }: BenchMinutes): number =>
+  hand + grind + finish + wrap + setUp
 
 /** A figure of the ways a part is cut in, each by the length that is its own. */
 const alongOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>, of: (path: Path) => number): number =>
@@ -29,7 +31,7 @@ const alongOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>, of: (path: Path
 /**
  * What cutting `count` animals by a plan takes: every way once on each side it is taken on, growing with
  * the carcass as faces do, weight^(2/3), what is held for another day left out; so much for each kg that is ground or filled; so much for each pack; a group
- * of a lot bears its share of the day’s setting up.
+ * of a lot bears its share of the day’s setting up. What finishing takes is the sum of its cuts (`finishMinutes`).
  */
 export function minutesOf(
   cutting: CutUp,
@@ -38,6 +40,7 @@ export function minutesOf(
   hands: Skill = 'skilled',
   held: Sided<Hold> = new SidedMap(),
   dayShare = 1,
+  finish = 0,
 ): BenchMinutes {
   const { anatomy } = cutting.flow
   const size = cutting.balance.carcass / cutting.hangs / count / anatomy.referenceKg
@@ -51,6 +54,7 @@ export function minutesOf(
       count *
       TAKES[hands],
     grind: taken.reduce((sum, s) => sum + alongOf(s, (p) => p.perKg ?? 0) * s.kg, 0),
+    finish,
     wrap: packs * WRAP_MINUTES,
     setUp: taken.length > 0 ? SET_UP * dayShare : 0,
   }

@@ -50,6 +50,9 @@ describe('a plan of nothing is as usual', () => {
       expect(p.terms.get(id)).toEqual({
         index: kind === 'product' ? index : 0,
         price: null,
+        finishes: [],
+        own: null,
+        given: 0,
         lock: false,
         floor: null,
         ceiling: null,

@@ -25,12 +25,15 @@ import {
   type Aim,
   type Decision,
   type Ending,
+  type Finish,
   type Hangs,
   type Hold,
+  type OwnUse,
   type Skill,
 } from '#core/records'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { readFacts, type Facts } from './facts.ts'
+import { finishingOf } from './finishes.ts'
 import { heldIn } from './holding.ts'
 import { inOnePiece } from './inOnePiece.ts'
 import { LEAVES } from './minutes.ts'
@@ -47,6 +50,11 @@ export interface CutTerms {
   sold: number
   /** Share of its price that the rest of it still brings. */
   rest: number
+  /** What is done to it once it is cut. */
+  finishes: readonly Finish[]
+  /** What of it the own table keeps, and share of it that is given for help. */
+  own: OwnUse | null
+  given: number
 }
 
 export interface Dropped {
@@ -281,6 +289,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const held = heldIn(anatomy, paths, new SidedMap(saidOn(last, 'held')))
   // What is taken home uncut brings nothing, unless it is said what share of it is sold.
   const takenHome = new Set([...held].flatMap((h) => (h.value === 'taken' ? [uncutWay(h.id)] : [])))
+  const [finishes, own, given] = [byCut('finish'), byCut('own'), byCut('given')]
   const [floor, ceiling, sold, rest] = [byCut('floor'), byCut('ceiling'), byCut('sold'), byCut('rest')]
   return {
     ...facts,
@@ -294,6 +303,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
       leaves: LEAVES[hands],
       portions: byCut('portion'),
       splits: settled.splits,
+      finishes: new Map([...finishes].map(([id, all]) => [id, finishingOf(all)])),
     },
     held,
     without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
@@ -317,6 +327,9 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
           sold: sold.get(id) ?? (takenHome.has(id) ? 0 : 1),
           // What is taken home is not marked down: it brings nothing.
           rest: rest.get(id) ?? (takenHome.has(id) ? 0 : REST_BRINGS),
+          finishes: finishes.get(id) ?? [],
+          own: own.get(id) ?? null,
+          given: given.get(id) ?? 0,
         },
       ]),
     ),

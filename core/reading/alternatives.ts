@@ -23,7 +23,7 @@ import {
   isMovable,
 } from '#core/plan'
 import { HALVES, type Half } from '#core/records'
-import { plannedCuts } from './cuts.ts'
+import { finishing, plannedCuts } from './cuts.ts'
 import type { Reckoning } from './lot.ts'
 
 /** What comes of the part itself: kg by cut, or by the part it is opened into. */
@@ -75,7 +75,9 @@ export function worthAs(read: Reckoning, cutting: CutUp): Worth {
     ways: waysBilled(cutting, count),
     hot: weights?.hot ?? kg(0),
     hanging: weights?.aged ?? kg(0),
-    minutes: allMinutes(minutesOf(cutting, count, packs, plan.hands, plan.held, read.dayShare)),
+    minutes: allMinutes(
+      minutesOf(cutting, count, packs, plan.hands, plan.held, read.dayShare, finishing(cuts, plan.hands)),
+    ),
   }
   return worthOf(cuts, plan, billed, farm.hour)
 }

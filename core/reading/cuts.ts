@@ -2,7 +2,7 @@ import type { Cut } from '#core/anatomy'
 import type { CutUp, Drawn } from '#core/carcass'
 import { priceInForce, valueOf, type ValuedCut } from '#core/ledger'
 import { interval, kg, kgOf, minus, plus, sumOf, type Kg } from '#core/measure'
-import { NO_PIECES, portionsOf, type Plan } from '#core/plan'
+import { finishMinutes, NO_PIECES, portionsOf, type CutTerms, type Plan } from '#core/plan'
 import { inForce } from '#core/records'
 import type { CutFigure, FarmFigures, PackRow } from './lot.ts'
 
@@ -25,13 +25,23 @@ function edibleOf(cutting: CutUp): ReadonlyMap<string, Kg> {
   return sums
 }
 
+/** Of what was said of a cut’s price, what its figures carry. */
+export const saleTerms = ({ sold, rest, finishes, own, given }: CutTerms) => ({
+  sold,
+  rest,
+  finishes,
+  own,
+  given,
+})
+type SaleTerms = ReturnType<typeof saleTerms>
+
 /** What a cut plan would bring: every cut that comes of it, its pieces and packs, and the terms it goes at. */
 export function plannedCuts(
   cutting: CutUp,
   plan: Pick<Plan, 'terms'>,
   count: number,
   farm: FarmFigures,
-): (ValuedCut & { rest: number; endKg: Kg; endMm: CutFigure['endMm'] })[] {
+): (ValuedCut & Pick<CutFigure, 'endKg' | 'endMm' | keyof SaleTerms>)[] {
   const portions = portionsOf(cutting, count, farm.pack)
   const edible = edibleOf(cutting)
   return cutting.flow.anatomy.cuts.map((cut) => {
@@ -46,8 +56,7 @@ export function plannedCuts(
       endKg: end,
       endMm,
       price: priceInForce(terms, farm.mince),
-      sold: terms.sold,
-      rest: terms.rest,
+      ...saleTerms(terms),
     }
   })
 }
@@ -69,7 +78,7 @@ export function cutFigures(
   const packed = inForce(packs)
   const sale = plan.verdict.sale
   return plannedCuts(cutting, plan, count, farm).flatMap((planned): CutFigure[] => {
-    const { cut, pieces, price, sold, rest, endKg, endMm } = planned
+    const { cut, pieces, price, sold, rest, finishes, own: kept, given, endKg, endMm } = planned
     const own = packed.filter((p) => p.cut === cut.id)
     if (planned.kg <= NOTHING && own.length === 0) return []
     const weighedKg = sumOf(own, (p) => kgOf(p.grams))
@@ -97,13 +106,18 @@ export function cutFigures(
         endKg,
         endMm,
         price,
-        sold,
-        rest,
-        value: valueOf({ cut, kg: now, price, sold, rest }, sale),
+        ...{ sold, rest, finishes, own: kept, given },
+        value: valueOf({ ...planned, kg: now }, sale),
       },
     ]
   })
 }
+
+/** Minutes that finishing a lot’s cuts takes. */
+export const finishing = (
+  cuts: readonly Pick<CutFigure, 'finishes' | 'kg' | 'pieces'>[],
+  hands: Plan['hands'],
+): number => cuts.reduce((sum, c) => sum + finishMinutes(c, hands), 0)
 
 /** Σ of a figure of each cut in every draw. */
 export function drawnSums(

@@ -1,5 +1,5 @@
 import type { CutUp } from '#core/carcass'
-import { classesBilled, waysBilled, worthOf, type Billed } from '#core/ledger'
+import { classesBilled, cutCosts, waysBilled, worthOf, type Billed } from '#core/ledger'
 import { kg, minus, plus, sumOf, type Kg } from '#core/measure'
 import { allMinutes, type BenchMinutes } from '#core/plan'
 import type { CutFigure, PackRow, Reckoning } from './lot.ts'
@@ -32,6 +32,7 @@ export function finished(
     hot: weights?.hot ?? kg(0),
     hanging: weights?.aged ?? kg(0),
     packs: billedPacks(cuts),
+    cutCosts: cutCosts(cuts, plan.verdict.sale),
     minutes,
   }
   const worth = worthOf(

@@ -2,25 +2,14 @@ import { uncutWay } from '#core/anatomy'
 import {
   JOINT_METHODS,
   labourOf,
-  priceInForce,
+  unfinishedPerKg,
   shareJoint,
   type JointMethod,
   type JointProduct,
   type JointShare,
 } from '#core/ledger'
-import {
-  fromKg,
-  kg,
-  minor,
-  minus,
-  perKg,
-  plus,
-  sumOf,
-  type Kg,
-  type Minor,
-  type Outcome,
-} from '#core/measure'
-import { WRAP_MINUTES } from '#core/plan'
+import { fromKg, kg, minor, minus, plus, sumOf, type Kg, type Minor, type Outcome } from '#core/measure'
+import { finishMinutes, goodsOf, WRAP_MINUTES } from '#core/plan'
 import type { CutFigure, Reckoning } from './lot.ts'
 
 /** What the whole animal cost before its cuts cost anything by themselves, and what it is shared over. */
@@ -34,21 +23,21 @@ export interface JointCost {
 /** What a part brings of what its cuts would, where it has no price of its own as it is (docs/sources.md: uncut). */
 const AS_IT_COMES = 0.85
 
-/** Minutes that only one cut takes: what of the grinding is its own, and wrapping its packs. */
+/** Minutes that only one cut takes: what of the grinding is its own, finishing it, and wrapping its packs. */
 function ownMinutes(read: Reckoning): ReadonlyMap<string, number> {
   const minutes = new Map<string, number>()
   const add = (cut: string, more: number) => minutes.set(cut, (minutes.get(cut) ?? 0) + more)
   for (const slot of read.cutting.slots)
     for (const row of slot.holds ? slot.rows : [])
       if (row.cut && slot.path.perKg) add(row.cut.id, slot.path.perKg * row.green)
-  for (const c of read.cuts) add(c.cut.id, c.billedPacks * WRAP_MINUTES)
+  for (const c of read.cuts) add(c.cut.id, c.billedPacks * WRAP_MINUTES + finishMinutes(c, read.plan.hands))
   return minutes
 }
 
 /** What the green meat of every cut would bring as it comes off the carcass, its part sold uncut. */
 function splitOffValues(read: Reckoning): ReadonlyMap<string, Minor> {
   const { plan, farm } = read
-  const priceOf = (cut: string) => perKg(priceInForce(plan.terms.get(cut)!, farm.mince))
+  const priceOf = (cut: string) => unfinishedPerKg(plan.terms.get(cut)!, farm.mince)
   const values = new Map<string, number>()
   for (const slot of read.cutting.slots) {
     const uncut = uncutWay(slot.part)
@@ -83,7 +72,7 @@ export function jointCost(read: Reckoning): JointCost {
     kg: kg(c.kg),
     value: c.value,
     splitOff: splitOff.get(c.cut.id) ?? minor(0),
-    separable: plus(minor(feesOn(c)), labourOf(minutes.get(c.cut.id) ?? 0, read.farm.hour)),
+    separable: plus(minor(feesOn(c) + goodsOf(c)), labourOf(minutes.get(c.cut.id) ?? 0, read.farm.hour)),
   }))
   const { total } = read.money.costs
   const joint = minus(

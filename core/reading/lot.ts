@@ -16,7 +16,14 @@ import {
   type UnitPrice,
 } from '#core/measure'
 import type { BenchMinutes, Log, Plan } from '#core/plan'
-import { USUAL_PACK, type Farm, type PackWeighing, type Weighing } from '#core/records'
+import {
+  USUAL_PACK,
+  type Farm,
+  type Finish,
+  type OwnUse,
+  type PackWeighing,
+  type Weighing,
+} from '#core/records'
 
 /** A lot's records as they are read: what was weighed, decided, seen and packed of a number of animals. */
 export interface LotState extends Log {
@@ -103,6 +110,11 @@ export interface CutFigure {
   sold: number
   /** What of its price the rest brings. */
   rest: number
+  /** What is done to it once it is cut. */
+  finishes: readonly Finish[]
+  /** What the own table keeps of it, and the share that is given for help. */
+  own: OwnUse | null
+  given: number
   value: Minor
 }
 

@@ -11,6 +11,8 @@ const MONEY: ReadonlySet<Decision['field']> = new Set<Decision['field']>([
   'ceiling',
   'sold',
   'rest',
+  'own',
+  'given',
   'target',
   'aim',
   'unpaid',

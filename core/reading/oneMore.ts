@@ -1,5 +1,5 @@
 import type { Flow } from '#core/carcass'
-import { soldFactor } from '#core/ledger'
+import { solvedFor } from '#core/ledger'
 import { fromKg, gramsOf, minor, sumOf, toKg, type Minor } from '#core/measure'
 import { triedOn } from './groups.ts'
 import type { FarmFigures, LotState, Reckoning, WeighingRow } from './lot.ts'
@@ -42,7 +42,7 @@ export function oneMore(base: Flow, lot: LotState, farm: FarmFigures, read: Reck
   return {
     hanging: heavier(toKg(1, massUnit)),
     dressing: weights && heavier(weights.live / 100),
-    price: minor(sumOf(sells, (c) => fromKg(c.kg, massUnit) * soldFactor(c))),
+    price: minor(sumOf(sells, (c) => fromKg(c.kg, massUnit) * solvedFor(c.kg, c).factor)),
     day: minor(at(triedOn(lot, [{ field: 'days', target: 'lot', side: 'animal', value: days }])) - at(lot)),
   }
 }

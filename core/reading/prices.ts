@@ -1,11 +1,13 @@
-import { soldFactor, solvePrices, type PriceLine, type PriceSolution } from '#core/ledger'
+import { indexWith, solvedFor, solvePrices, type PriceLine, type PriceSolution } from '#core/ledger'
 import {
   fromKg,
   minor,
   minorOf,
+  minus,
   plus,
   priceIn,
   priceOf,
+  sumOf,
   type Minor,
   type Outcome,
   type UnitPrice,
@@ -20,21 +22,27 @@ export const needOf = (read: Reckoning): Minor => plus(read.money.costs.total, r
 
 /** Prices of this lot's cuts that pay for it: whole minor units of the farm's weight unit, locks and bounds kept. */
 export function solveLot(read: Reckoning): Outcome<PriceSolution> {
-  const { massUnit } = read.farm
+  const { massUnit, mince } = read.farm
+  const products = productsOf(read)
+  // What is kept at another figure brings that at any price; meat given costs as much as it counts, at any price.
+  const fixed = sumOf(products, (c) => solvedFor(c.kg, c).fixed)
+  const given = read.money.costs.rows.find((r) => r.id === 'given')?.amount ?? minor(0)
+  const need = minus(minus(needOf(read), fixed), given)
   const inUnit = (price: UnitPrice | null) => price && minor(minorOf(priceIn(price, massUnit)))
-  const lines = productsOf(read).map(({ cut, kg, sold, rest, price }): PriceLine => {
+  const lines = products.map(({ cut, price, ...c }): PriceLine => {
     const terms = read.plan.terms.get(cut.id)!
     return {
       cut: cut.id,
       names: cut.names,
-      quantity: fromKg(kg, massUnit) * soldFactor({ sold, rest }),
-      index: terms.index,
+      quantity: fromKg(c.kg, massUnit) * solvedFor(c.kg, c).factor,
+      index: indexWith(terms, mince),
       locked: terms.lock ? inUnit(price) : null,
       floor: inUnit(terms.floor),
       ceiling: inUnit(terms.ceiling),
     }
   })
-  return solvePrices({ lines, need: needOf(read), ending: read.plan.ending })
+  const out = solvePrices({ lines, need, ending: read.plan.ending })
+  return out.ok ? { ok: true, value: { ...out.value, net: plus(plus(out.value.net, fixed), given) } } : out
 }
 
 /** Decisions that take solved prices, as one step; locked cuts and those without an index keep theirs. */

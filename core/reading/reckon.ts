@@ -17,7 +17,7 @@ import {
 } from '#core/carcass'
 import { kg, minor, type Minor } from '#core/measure'
 import { minutesOf, readPlan, type Plan } from '#core/plan'
-import { cutFigures } from './cuts.ts'
+import { finishing, cutFigures } from './cuts.ts'
 import { billedPacks, finished } from './finish.ts'
 import type { FarmFigures, GroupState, LotState, Reckoning, Weights } from './lot.ts'
 import { lessonOf } from './taught.ts'
@@ -151,7 +151,15 @@ function reckonOne(
       weights,
       cuts,
       dayShare,
-      bench: minutesOf(cutting, count, billedPacks(cuts), plan.hands, plan.held, dayShare),
+      bench: minutesOf(
+        cutting,
+        count,
+        billedPacks(cuts),
+        plan.hands,
+        plan.held,
+        dayShare,
+        finishing(cuts, plan.hands),
+      ),
     },
     lot.packs,
   )

@@ -2,6 +2,7 @@ import { STAGES, type CutUp, type Drawn, type Evidence } from '#core/carcass'
 import { valueOf, waysTogether } from '#core/ledger'
 import { interval, kg, kgOf, mm, plus, sumOf, type Kg } from '#core/measure'
 import { inForce } from '#core/records'
+import { saleTerms } from './cuts.ts'
 import { finished } from './finish.ts'
 import type { CutFigure, GroupRead, GroupState, LotState, Reckoning, Weights } from './lot.ts'
 
@@ -127,8 +128,7 @@ function cutOf(own: Reckoning, each: readonly CutFigure[], lot: LotState, drawn:
     endKg: sumOf(each, (c) => c.endKg),
     endMm: mm(max(each.map((c) => c.endMm))),
     price,
-    sold: terms.sold,
-    rest: terms.rest,
+    ...saleTerms(terms),
     value: valueOf({ ...terms, cut, kg: now, price }, own.plan.verdict.sale),
   }
 }
@@ -178,6 +178,7 @@ export function together(
       bench: {
         hand: sumOf(reads, (r) => r.bench.hand),
         grind: sumOf(reads, (r) => r.bench.grind),
+        finish: sumOf(reads, (r) => r.bench.finish),
         wrap: sumOf(reads, (r) => r.bench.wrap),
         setUp: max(reads.map((r) => r.bench.setUp / r.dayShare)),
       },

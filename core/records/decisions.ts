@@ -1,22 +1,13 @@
 import { z } from 'zod'
-import { milli, mm } from '#core/measure'
+import { mm } from '#core/measure'
 import { entrySchema } from './entry.ts'
 import { amountSchema, figureSchema } from './figures.ts'
+import { finishesSchema } from './finishes.ts'
 import { ENDINGS, HALVES, HOLDS, SIDES, SKILLS, TOOLS, TRIM_LEVELS } from './lists.ts'
 import { portionSchema } from './portion.ts'
+import { unitPriceSchema } from './prices.ts'
 import { splitSchema } from './split.ts'
 import { hashSchema, idSchema, keySchema as id } from './text.ts'
-
-/** Whole thousandths of a minor unit per kg or lb. Ten million minor units per unit is past any meat. */
-export const unitPriceSchema = z.object({
-  milli: z
-    .number()
-    .int('A price is whole thousandths of a cent.')
-    .min(0)
-    .max(10_000_000_000)
-    .transform(milli),
-  per: z.enum(['kg', 'lb']),
-})
 
 /** Chemical lean that mince can be asked for: below there is no lean to speak of, above nothing is as lean. */
 export const LEAN_BOUNDS = { low: 0.5, high: 0.92 } as const
@@ -27,6 +18,10 @@ export const aimSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('hour'), amount: amountSchema }),
 ])
 export type Aim = z.infer<typeof aimSchema>
+
+/** Meat of the own table: how much of a cut, and the price a unit of it counts as. */
+export const ownUseSchema = z.object({ share: figureSchema(0, 1), at: unitPriceSchema.nullable() })
+export type OwnUse = z.infer<typeof ownUseSchema>
 
 const whole = z.literal('animal')
 const lot = { target: z.literal('lot'), side: whole }
@@ -58,6 +53,7 @@ export const decisionSchema = z.discriminatedUnion('field', [
     value: z.boolean().nullable(),
   }),
   z.object({ field: z.literal('portion'), ...onCut, value: portionSchema.nullable() }),
+  z.object({ field: z.literal('finish'), ...onCut, value: finishesSchema.nullable() }),
   z.object({ field: z.literal('index'), ...onCut, value: figureSchema(0, 50).nullable() }),
   z.object({ field: z.literal('price'), ...onCut, value: unitPriceSchema.nullable() }),
   z.object({ field: z.literal('lock'), ...onCut, value: z.boolean().nullable() }),
@@ -66,6 +62,10 @@ export const decisionSchema = z.discriminatedUnion('field', [
   z.object({ field: z.literal('sold'), ...onCut, value: figureSchema(0, 1).nullable() }),
   /** Share of its price that what does not sell at it still brings. */
   z.object({ field: z.literal('rest'), ...onCut, value: figureSchema(0, 1).nullable() }),
+  /** Share of it that is kept for the own table, and what that counts as; at its price where no other is said. */
+  z.object({ field: z.literal('own'), ...onCut, value: ownUseSchema.nullable() }),
+  /** Share of it that is given for help. */
+  z.object({ field: z.literal('given'), ...onCut, value: figureSchema(0, 1).nullable() }),
   z.object({ field: z.literal('target'), ...lot, value: amountSchema.nullable() }),
   /** Whether the family’s own work counts as a cost. */
   z.object({ field: z.literal('unpaid'), ...lot, value: z.boolean().nullable() }),

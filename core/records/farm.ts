@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { MASS_UNITS, minor, NAME_SETS } from '#core/measure'
-import { unitPriceSchema } from './decisions.ts'
+import { unitPriceSchema } from './prices.ts'
 import { revisionSchema } from './entry.ts'
 import { amountSchema, currencySchema, shownMassSchema } from './figures.ts'
 import { SPECIES } from './lists.ts'

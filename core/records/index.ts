@@ -33,8 +33,11 @@ export type {
   OneAnimal,
   Tick,
 } from './facts.ts'
-export { aimSchema, commandSchema, decisionSchema, LEAN_BOUNDS, unitPriceSchema } from './decisions.ts'
-export type { Aim, Command, Decision, Field } from './decisions.ts'
+export { aimSchema, commandSchema, decisionSchema, LEAN_BOUNDS } from './decisions.ts'
+export { unitPriceSchema } from './prices.ts'
+export { FINISH_CHANGE } from './finishes.ts'
+export type { Finish } from './finishes.ts'
+export type { Aim, Command, Decision, Field, OwnUse } from './decisions.ts'
 export { ALL_HANGS, hangsSchema } from './hangs.ts'
 export type { Hangs } from './hangs.ts'
 export { portionSchema, USUAL_PACK } from './portion.ts'

@@ -101,6 +101,38 @@ export type Hold = (typeof HOLDS)[number]
 export const ENDINGS = ['exact', 'fives', 'nines', 'halves'] as const
 export type Ending = (typeof ENDINGS)[number]
 
+/** What can be done to a cut once it is cut, for more money. */
+export const FINISH_IDS = [
+  'bare-bone',
+  'scored',
+  'tied',
+  'netted',
+  'skewered',
+  'marinated',
+  'spiced',
+  'stuffed',
+  'rind-off',
+] as const
+export type FinishId = (typeof FINISH_IDS)[number]
+
+/** What must be named on food because people react to it (docs/sources.md: allergens). */
+export const ALLERGENS = [
+  'wheat',
+  'milk',
+  'egg',
+  'soy',
+  'tree nuts',
+  'peanuts',
+  'sesame',
+  'fish',
+  'shellfish',
+  'mustard',
+  'celery',
+  'sulphites',
+  'lupin',
+] as const
+export type Allergen = (typeof ALLERGENS)[number]
+
 /** How much of the animal a buyer takes: all, a half, a quarter. */
 export const SHARES = [1, 2, 4] as const
 export type Share = (typeof SHARES)[number]

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { unitPriceSchema } from './decisions.ts'
+import { unitPriceSchema } from './prices.ts'
 import { revisionSchema } from './entry.ts'
 import { feeSchema } from './facts.ts'
 import { SPECIES } from './lists.ts'

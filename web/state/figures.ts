@@ -128,6 +128,9 @@ export const replanned = (remote: Thread, asked: AskedLot, trouble: Parameters<R
 /** What could be made of what sells near nothing. */
 export const cheapEndIn = (remote: Thread, asked: AskedLot) =>
   taught(remote, asked).cheapEnd(asked.hash, asText(asked))
+/** Every finish of a cut, valued. */
+export const finishOffersIn = (remote: Thread, { cut, ...asked }: AskedLot & { cut: string }) =>
+  taught(remote, asked).finishOffers(asked.hash, asText(asked), cut)
 /** What one more of each is worth. */
 export const oneMoreIn = (remote: Thread, asked: AskedLot) =>
   taught(remote, asked).oneMore(asked.hash, asText(asked))

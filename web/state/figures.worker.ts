@@ -5,11 +5,13 @@ import {
   cheapEnd,
   libraryOf,
   massKey,
+  finishOffers,
   oneMore,
   rangesOf,
   reckon,
   replan,
   type FarmFigures,
+  type FinishOffer,
   type Lift,
   type LotState,
   type OneMore,
@@ -28,6 +30,8 @@ export interface Reckoner {
   replan(hash: string, asked: string, trouble: Trouble): Replan
   /** What could be made of what sells near nothing. */
   cheapEnd(hash: string, asked: string): Lift[]
+  /** Every finish of a cut, valued. */
+  finishOffers(hash: string, asked: string, cut: string): FinishOffer[]
   /** What one more of each is worth. */
   oneMore(hash: string, asked: string): OneMore
   /** Every part and cut of an anatomy, the farm's own with it. */
@@ -58,6 +62,11 @@ const reckoner: Reckoner = {
   cheapEnd: (hash, asked) => {
     const { state, farm } = JSON.parse(asked) as Asked
     return cheapEnd(reckon(flows.get(hash)!, state, farm, 0))
+  },
+  finishOffers: (hash, asked, cut) => {
+    const { state, farm } = JSON.parse(asked) as Asked
+    const flow = flows.get(hash)!
+    return finishOffers(flow, state, farm, reckon(flow, state, farm, 0), cut)
   },
   oneMore: (hash, asked) => {
     const { state, farm } = JSON.parse(asked) as Asked

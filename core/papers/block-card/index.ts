@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { sidesOf, type Part, type SideName } from '#core/anatomy'
 import type { Sided } from '#core/carcass'
-import { isLater } from '#core/plan'
+import { allergensOf, finishKind, isLater } from '#core/plan'
 import { massDigits, refuse, sumOf } from '#core/measure'
 import { SIDES } from '#core/records'
 import { heldParts, shownRows, type Reckoning, type ShownRow } from '#core/reading'
@@ -129,6 +129,32 @@ function opening(
   })
 }
 
+/** What is done to cuts once they are cut, one step a cut. */
+function finishingSteps({ read, says }: About): CardStep[] {
+  return read.cuts.flatMap((c): CardStep[] => {
+    if (c.finishes.length === 0 || c.kg <= 1e-6) return []
+    const kinds = c.finishes.map((f) => finishKind(f.finish))
+    const holds = allergensOf(c.finishes)
+    return [
+      {
+        marks: [{ target: `finish-${c.cut.id}`, side: 'animal' }],
+        side: '',
+        title: says.name(c.cut.names),
+        way: kinds.map((k) => k.word).join(', '),
+        how: kinds.map((k) => k.how).join(' '),
+        tool: 'finishing',
+        caution: [
+          ...new Set(kinds.flatMap((k) => k.caution ?? [])),
+          ...(holds.length > 0
+            ? [`Contains ${holds.join(', ')}: kept apart, board and hands washed after.`]
+            : []),
+        ].join(' '),
+        cuts: [],
+      },
+    ]
+  })
+}
+
 /** What holds at every bench (common practice). */
 const AT_THE_BENCH = [
   'Scrape the bone dust after every saw cut. Every gland out; spinal cord out.',
@@ -192,6 +218,7 @@ export const blockCard = paperKind({
           ...parts.filter((p) => p.extraction).flatMap((p) => freeing(read, p, says.name(p.names))),
           ...breaking(about),
           ...parts.flatMap((p) => opening(about, p, rows, weight)),
+          ...finishingSteps(about),
         ]),
         total: weight(total),
       },

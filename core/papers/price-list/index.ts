@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { issueOf, minorOf, priceIn, refuse, times } from '#core/measure'
 import { DESTINATIONS, unitPriceSchema } from '#core/records'
+import { allergensOf, finishedName } from '#core/plan'
 import { cautionAt, ruleOf } from '#core/rules'
 import { KITCHEN, KITCHEN_ORDER } from '../kitchen.ts'
 import { headed, headOf, headShape, numbered, paperKind, type About } from '../paper.ts'
@@ -77,12 +78,19 @@ export const priceList = paperKind({
       .toSorted((a, b) => b.value - a.value)
       .map((c) => ({
         cut: c.cut.id,
-        name: says.name(c.cut.names),
+        name: finishedName(says.name(c.cut.names), c.finishes),
         price: priceIn(c.price, farm.massUnit),
         pack: c.packs > 0 ? `about ${says.mass(times(c.kg, 1 / c.packs))}` : '',
         to: c.cut.destination,
       }))
-    const words = [rule.says, cautionAt('labels', read.flow.anatomy.species)]
+    const words = [
+      rule.says,
+      cautionAt('labels', read.flow.anatomy.species),
+      ...read.cuts.flatMap((c) => {
+        const holds = allergensOf(c.finishes)
+        return holds.length > 0 ? [`${says.name(c.cut.names)} contains ${holds.join(', ')}.`] : []
+      }),
+    ]
     return {
       ok: true,
       value: { kind: 'price-list' as const, ...headOf(about), currency: farm.currency, rows, words },
