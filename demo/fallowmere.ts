@@ -1,6 +1,6 @@
 import { DEVICE_HEADER, type FarmChange, type Lot } from '#contracts'
 import { priceOf } from '#core/measure'
-import type { Decision, FactBody } from '#core/records'
+import type { Decision, FactBody, Finish } from '#core/records'
 import { jobs, others } from './others.ts'
 import {
   hang,
@@ -49,6 +49,15 @@ const FEES: FactBody[] = [
   { kind: 'fee', fee: 'cut-wrap', amount: 98, per: 'lb', basis: 'hot' },
   { kind: 'fee', fee: 'pack', amount: 35, per: 'pack', basis: null },
 ]
+/** What is done to a cut, its goods and extra in cents a pound. */
+const finish = (cut: string, { goods, extra, change = 0, allergens = [], ...how }: SaidFinish): Decision => ({
+  field: 'finish',
+  target: cut,
+  side: 'animal',
+  value: [{ ...how, change, allergens, goods: priceOf(goods, 'lb'), extra: priceOf(extra, 'lb') }],
+})
+type SaidFinish = Pick<Finish, 'finish' | 'minutes'> &
+  Partial<Pick<Finish, 'change' | 'allergens'>> & { goods: number; extra: number }
 const price = (cut: string, minor: number): Decision => ({
   field: 'price',
   target: cut,
@@ -96,6 +105,13 @@ export async function loadFallowmere(address: string): Promise<void> {
   await bramble.say(...FEES, { field: 'target', ...lot, value: 15000 })
   await bramble.say(...path('loin', 'loin-boneless-chops', 'right'))
   await bramble.say(...path('leg', 'leg-smoked', 'left'))
+  await bramble.say(
+    finish('butt-roast', { finish: 'tied', minutes: 2, goods: 6, extra: 60 }),
+    finish('spare-ribs', {
+      ...{ finish: 'spiced', minutes: 0.5, change: 0.02, goods: 45, extra: 150 },
+      allergens: ['mustard'],
+    }),
+  )
 
   const clover = await hang(post, 'Clover')
   await clover.weigh('live', 254, { source: 'scale' })

@@ -266,21 +266,116 @@ describe('price lists', () => {
 })
 
 describe('what does not sell', () => {
+  const row = () => run.page.getByTestId('markdowns').locator('tbody tr').first()
+  const netOf = async () =>
+    figure((await run.page.locator('tfoot').last().innerText()).split('Expected net')[1]!.replace('$', ''))
+
   it('is marked down by the farm’s own share, cut by cut', async () => {
     const { page } = run
     await page.getByText('What does not sell').click()
-    const row = page.getByTestId('markdowns').getByRole('row').nth(1)
-    const [sells, brings] = [row.getByRole('textbox').nth(0), row.getByRole('textbox').nth(1)]
+    const sells = page
+      .locator('table.prices tbody tr')
+      .first()
+      .getByLabel(/^Share of .* sold at full price/)
     await sells.fill('120')
     await sells.press('Enter')
     await page.getByText('is not a number from 0 to 100').waitFor()
     await sells.fill('50')
     await sells.press('Enter')
-    const less = async () => figure((await row.getByRole('cell').last().innerText()).replace('$', ''))
+    const less = async () => figure((await row().getByRole('cell').nth(3).innerText()).replace('$', ''))
     await expect.poll(less).toBeLessThan(0)
     const half = await less()
+    const brings = row().getByLabel(/^What the rest of/)
     await brings.fill('0')
     await brings.press('Enter')
     await expect.poll(async () => (await less()) / half).toBeCloseTo(2, 1)
+  })
+
+  it('or is kept for the own table, at its price, its cost or as nothing, or given for help: never more than all of it', async () => {
+    const { page } = run
+    const none = await netOf()
+    const own = row().getByLabel(/for the own table$/)
+    await own.fill('40')
+    await own.press('Enter')
+    // At its price what is kept counts in full, where only half of it sold and the rest brought nothing.
+    await expect.poll(netOf).toBeGreaterThan(none)
+    const atPrice = await netOf()
+    await row()
+      .getByLabel(/^What kept .* counts as$/)
+      .click()
+    await page.getByRole('option', { name: /^at its cost, \$/ }).click()
+    await expect.poll(netOf).not.toBe(atPrice)
+    const atCost = await netOf()
+    await row()
+      .getByLabel(/^What kept .* counts as$/)
+      .click()
+    await page.getByRole('option', { name: 'as nothing' }).click()
+    await expect.poll(netOf).toBeLessThan(atCost)
+    const given = row().getByLabel(/given for help$/)
+    await given.fill('70')
+    await given.press('Enter')
+    await page.getByText(/40 % of .* kept and 70 % given are more than all of it/).waitFor()
+    await given.fill('10')
+    await given.press('Enter')
+    await page.getByRole('row', { name: /^Help paid in meat/ }).waitFor()
+    await saved(page)
+    await page.reload()
+    await page.getByRole('row', { name: /^Help paid in meat/ }).waitFor()
+  })
+})
+
+describe('finishes', () => {
+  const cut = (name: string) =>
+    run.page.getByRole('navigation', { name: 'Cuts' }).getByRole('button', { name: new RegExp(`^${name}`) })
+  const finish = (id: string) => run.page.locator(`tr[data-finish=${id}]`)
+  const leaves = async (id: string) =>
+    figure((await finish(id).locator('.leaves span').innerText()).replace('$', ''))
+
+  it('say before they are taken what they leave, and lift the price of the cut by their extra', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'price')
+    const set = figure(await priceOf('Picnic roast').inputValue())
+    await go('Finishes')
+    await cut('Picnic roast').click()
+    await expect.poll(() => leaves('tied')).toBeGreaterThan(0)
+    const before = await leaves('tied')
+    // Dearer twine leaves less, before it is taken.
+    const goods = page.getByLabel('What goes on, tied')
+    await goods.fill('a lot')
+    await goods.press('Enter')
+    await page.getByText('“a lot” is not an amount of money').waitFor()
+    await goods.fill('0.30')
+    await goods.press('Enter')
+    await expect.poll(() => leaves('tied')).toBeLessThan(before)
+    const told = await leaves('tied')
+    const extra = figure(await page.getByLabel('Extra price, tied').inputValue())
+    await finish('tied').getByRole('checkbox').press('Space')
+    await cut('Picnic roast').getByText('tied').waitFor()
+    await expect.poll(() => leaves('tied')).toBeCloseTo(told, 2)
+    await go('Prices')
+    expect(figure(await priceOf('Picnic roast').inputValue())).toBeCloseTo(set + extra, 2)
+    await page.getByRole('row', { name: /^What goes on and round cuts/ }).waitFor()
+    await page.keyboard.press('u')
+    await expect.poll(async () => figure(await priceOf('Picnic roast').inputValue())).toBeCloseTo(set, 2)
+    await expect.poll(() => page.getByRole('row', { name: /^What goes on and round cuts/ }).count()).toBe(0)
+  })
+
+  it('are a step of the card that is ticked, and then stay; what people react to stands on the price list', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'price')
+    await go('Finishes')
+    await cut('Spare ribs').click()
+    await page.getByText('Name everything that goes in on the label').first().waitFor()
+    await finish('rind-off').getByText('this cut has no rind').waitFor()
+    expect(await finish('rind-off').getByRole('checkbox').isDisabled()).toBe(true)
+    await openLot(run, 'Bramble', 'card')
+    const step = page.locator('[data-step=finish-spare-ribs]')
+    expect(await step.innerText()).toContain('Contains mustard')
+    await step.getByRole('checkbox').click()
+    await saved(page)
+    await openLot(run, 'Bramble', 'finishes')
+    await cut('Spare ribs').click()
+    await finish('spiced').getByRole('checkbox').press('Space')
+    await page.getByText(/spare ribs, full is ticked off/).waitFor()
   })
 })

@@ -225,3 +225,28 @@ describe('a lamb left whole: what is one piece over both sides is decided for bo
     expect(sayIssue(issue!)).toMatch(/lies at the loin, .* Move it on both sides/)
   })
 })
+
+describe('what is kept, given and done to a cut', () => {
+  const on = { target: 'tenderloin', side: 'animal' } as const
+  const own = (share: number): Decision => ({ field: 'own', ...on, value: { share, at: null } })
+  const given = (value: number | null): Decision => ({ field: 'given', ...on, value })
+  it('kept and given are never more than all of it, in whatever order they are said', () => {
+    expect(decided(given(0.4), 'hog', [own(0.6)])).toEqual([])
+    expect(decided(given(0.5), 'hog', [own(0.6)])).toEqual([
+      'decisions.0.value: 60 % of tenderloin, whole kept and 50 % given are more than all of it. Keep or give less.',
+    ])
+    expect(decided(own(0.7), 'hog', [given(0.4)])).toHaveLength(1)
+    expect(decided(given(null), 'hog', [own(1), given(0.4)])).toEqual([])
+  })
+  it('a cut that this animal has not is neither finished nor kept; one that is ticked off as finished stays so', () => {
+    const finish: Decision = { field: 'finish', ...on, value: null }
+    expect(decided({ ...finish, target: 'drumstick' }).join()).toContain('drumstick')
+    expect(decided({ ...own(0.1), target: 'drumstick' }).join()).toContain('drumstick')
+    const done = ticked('finish-tenderloin', 'animal')
+    expect(seen(done)).toBeNull()
+    expect(seen(ticked('finish-drumstick', 'animal'))).toContain('drumstick')
+    expect(decided(finish, 'hog', [done])).toEqual([
+      'decisions.0.value: The tenderloin, whole is ticked off as cut. Untick it on the block card first, if it is not.',
+    ])
+  })
+})

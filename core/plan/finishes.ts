@@ -1,6 +1,7 @@
+import type { Cut } from '#core/anatomy'
 import type { Finishing } from '#core/carcass'
 import { kg, perKg, priceIn, priceOf, type Kg, type MassUnit, type UnitPrice } from '#core/measure'
-import type { Allergen, Finish, FinishId, Skill } from '#core/records'
+import type { Allergen, Destination, Finish, FinishId, Skill } from '#core/records'
 import { TAKES } from './minutes.ts'
 
 /** A finish as it is usually done. Money is a part of the price of mince, so that it holds in any currency. */
@@ -10,8 +11,9 @@ export interface FinishKind {
   word: string
   how: string
   per: 'piece' | 'kg'
-  /** What a cut must have of it: a bone to bare, a rind to score or take off. */
-  needs?: 'bone' | 'skin'
+  /** Cuts it is done to, by where they go; and what such a cut must have, or must not. */
+  on: readonly Destination[]
+  needs?: 'bone' | 'skin' | 'no-bone'
   usual: { minutes: number; goods: number; change: number; extra: number; allergens: Allergen[] }
   /** Whether what goes on it may hold what people react to. */
   seasons?: boolean
@@ -28,14 +30,16 @@ const KINDS: Record<FinishId, Omit<FinishKind, 'id'>> = {
     word: 'bones bared',
     how: 'Score round each bone, push the meat back and scrape the bone white; the scrapings go to the trim.',
     per: 'piece',
+    on: ['R', 'T'],
     needs: 'bone',
-    usual: { minutes: 1.5, goods: 0, change: -0.05, extra: 0.4, allergens: [] },
+    usual: { minutes: 1.5, goods: 0, change: -0.05, extra: 0.25, allergens: [] },
     caution: 'Scrape away from the hand that holds; a glove on it.',
   },
   scored: {
     word: 'scored',
     how: 'Cut the rind or fat in lines a finger apart, not into the meat.',
     per: 'piece',
+    on: ['R', 'B'],
     usual: { minutes: 1, goods: 0, change: 0, extra: 0.08, allergens: [] },
     caution: 'A sharp blade set shallow, drawn away from the body: rind makes it slip.',
   },
@@ -43,26 +47,31 @@ const KINDS: Record<FinishId, Omit<FinishKind, 'id'>> = {
     word: 'tied',
     how: 'From the middle to the ends, at even gaps, as tight at the end as in the middle.',
     per: 'piece',
+    on: ['R', 'B', 'C'],
     usual: { minutes: 2, goods: 0.01, change: 0, extra: 0.12, allergens: [] },
   },
   netted: {
     word: 'netted',
     how: 'Through the tube into a net one size smaller than the piece.',
     per: 'piece',
+    on: ['R', 'B', 'C'],
     usual: { minutes: 0.7, goods: 0.05, change: 0, extra: 0.1, allergens: [] },
   },
   skewered: {
     word: 'on skewers',
     how: 'Cubes of a size, no end bare, points inward in the tray.',
     per: 'kg',
-    usual: { minutes: 8, goods: 0.1, change: 0, extra: 0.6, allergens: [] },
+    needs: 'no-bone',
+    on: ['R', 'T', 'B'],
+    usual: { minutes: 8, goods: 0.1, change: 0, extra: 0.35, allergens: [] },
     caution: 'Skewer points hurt hands and go through bags.',
   },
   marinated: {
     word: 'marinated',
     how: 'Weigh the marinade to the meat, cover, turn; drain before it is packed and weighed.',
     per: 'kg',
-    usual: { minutes: 1.5, goods: 0.2, change: 0.08, extra: 0.3, allergens: ['soy', 'wheat'] },
+    on: ['R', 'T', 'B'],
+    usual: { minutes: 1.5, goods: 0.2, change: 0.08, extra: 0.15, allergens: ['soy', 'wheat'] },
     seasons: true,
     caution: `${COLD} ${NAMED_IN}`,
   },
@@ -70,7 +79,8 @@ const KINDS: Record<FinishId, Omit<FinishKind, 'id'>> = {
     word: 'spiced',
     how: 'Rub in 20 g of the mixture to a kilogram, evenly.',
     per: 'kg',
-    usual: { minutes: 1, goods: 0.12, change: 0.02, extra: 0.25, allergens: ['mustard'] },
+    on: ['R', 'T', 'B'],
+    usual: { minutes: 1, goods: 0.12, change: 0.02, extra: 0.12, allergens: ['mustard'] },
     seasons: true,
     caution: `${COLD} ${NAMED_IN}`,
   },
@@ -78,7 +88,8 @@ const KINDS: Record<FinishId, Omit<FinishKind, 'id'>> = {
     word: 'stuffed',
     how: 'Cold stuffing into a pocket or roll, no fuller than it closes; tie it.',
     per: 'piece',
-    usual: { minutes: 4, goods: 0.25, change: 0.2, extra: 0.3, allergens: ['wheat', 'egg'] },
+    on: ['R', 'T'],
+    usual: { minutes: 4, goods: 0.25, change: 0.2, extra: 0.1, allergens: ['wheat', 'egg'] },
     seasons: true,
     caution: `${COLD} ${NAMED_IN} A stuffed piece is cooked to 74 °C (165 °F) in its middle.`,
   },
@@ -86,6 +97,7 @@ const KINDS: Record<FinishId, Omit<FinishKind, 'id'>> = {
     word: 'rind off',
     how: 'Blade flat between rind and fat, the rind pulled, the blade held still.',
     per: 'piece',
+    on: ['R', 'T', 'B', 'C'],
     needs: 'skin',
     usual: { minutes: 1.5, goods: 0, change: -0.08, extra: 0.12, allergens: [] },
     caution: 'The blade points away from the hand that pulls.',
@@ -95,6 +107,9 @@ export const FINISHES: FinishKind[] = Object.entries(KINDS).map(([id, kind]) => 
   id: id as FinishId,
   ...kind,
 }))
+/** Whether something can be done to a cut once it is cut: not to bones, fat, offal and what goes through the grinder. */
+export const canBeFinished = ({ destination, kind }: Pick<Cut, 'destination' | 'kind'>): boolean =>
+  kind === 'product' && FINISHES.some((f) => f.on.includes(destination))
 export const finishKind = (id: FinishId): FinishKind => ({ id, ...KINDS[id] })
 
 /** A finish with its usual figures, in the unit of the farm, at its price of mince. */

@@ -21,6 +21,7 @@ export { regionsOf } from './regions.ts'
 export type { Region } from './regions.ts'
 export {
   allergensOf,
+  canBeFinished,
   extraPerKg,
   finishedName,
   FINISHES,

@@ -6,7 +6,16 @@ import { tried } from '#core/plan'
 import { perLb } from '../plan/testing.ts'
 import { FINISH_IDS, type Decision, type Finish, type Species } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
-import { finishOffers, jointCost, massKey, reckon, solveLot, takeFinishes, type LotState } from './index.ts'
+import {
+  finishesFor,
+  finishOffers,
+  jointCost,
+  massKey,
+  reckon,
+  solveLot,
+  takeFinishes,
+  type LotState,
+} from './index.ts'
 import { FARM, lotOf } from './testing.ts'
 
 const PAID = { ...FARM, hour: minor(2400) }
@@ -109,22 +118,31 @@ describe('taking a finish', () => {
   it('leaves what the offer said it would', () => {
     const { lot, r, c } = dearest('lamb')
     const offers = finishOffers(flowOf('lamb'), lot, PAID, r, c.cut.id)
-    expect(offers.map((o) => o.figures.finish)).toEqual([...FINISH_IDS])
-    for (const o of offers.filter((x) => !x.lacks)) {
-      const after = read('lamb', plus(lot, takeFinishes(r, c.cut.id, [o.figures])))
-      expect(o.leaves, o.figures.finish).toBe(afterBench(after.worth) - afterBench(r.worth))
+    const figures = finishesFor(r, c.cut.id)
+    expect(figures.map((f) => f.kind.id).toSorted()).toEqual([...FINISH_IDS].toSorted())
+    const done = (id: string) => figures.find((f) => f.kind.id === id)!.figures
+    expect(offers.length).toBeGreaterThan(5)
+    for (const o of offers) {
+      const after = read('lamb', plus(lot, takeFinishes(r, c.cut.id, [done(o.finish)])))
+      expect(o.leaves, o.finish).toBe(afterBench(after.worth) - afterBench(r.worth))
     }
-    const [tied] = offers.filter((o) => o.figures.finish === 'tied')
-    const then = plus(lot, takeFinishes(r, c.cut.id, [tied!.figures]))
+    const tied = offers.find((o) => o.finish === 'tied')!
+    const then = plus(lot, takeFinishes(r, c.cut.id, [done('tied')]))
     const again = finishOffers(flowOf('lamb'), then, PAID, read('lamb', then), c.cut.id)
-    expect(again.find((o) => o.taken)).toMatchObject({ figures: tied!.figures, leaves: tied!.leaves })
+    expect(again.find((o) => o.finish === 'tied')).toEqual(tied)
+    // Another cut of the lot starts with the figures that were said.
+    const dearer = { ...done('tied'), extra: perLb(99) }
+    const said = read('lamb', plus(lot, [finish(c.cut.id, dearer)]))
+    const other = said.cuts.find((x) => x.cut.kind === 'product' && x.cut !== c.cut)!
+    expect(finishesFor(said, other.cut.id).find((f) => f.kind.id === 'tied')).toMatchObject({
+      figures: dearer,
+      taken: false,
+    })
   })
   it('is not offered where there is no bone to bare and no rind to take off', () => {
     const lot = lotOf('hog', [], 'hot')
     const lacking = (cut: string) =>
-      finishOffers(flowOf('hog'), lot, PAID, read('hog', lot), cut).flatMap((o) =>
-        o.lacks ? [[o.figures.finish, o.lacks]] : [],
-      )
+      finishesFor(read('hog', lot), cut).flatMap((f) => (f.lacks ? [[f.kind.id, f.lacks]] : []))
     expect(lacking('tenderloin')).toEqual([
       ['bare-bone', 'bone'],
       ['rind-off', 'skin'],

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
 import type { Clash } from '#contracts'
-import { sayPortion, hungWords } from '#core/plan'
+import { finishKind, hungWords, sayPortion } from '#core/plan'
 import { readBy, type Decision, type FactBody } from '#core/records'
 import { ruleOf } from '#core/rules'
 import { useFarm } from '../state/farm.ts'
@@ -54,6 +54,11 @@ function sayDecision(d: Decision): Said {
       value:
         d.value.kind === 'margin' ? words.percent(d.value.share) : `${words.money(d.value.amount)} an hour`,
     }
+  if (d.field === 'finish') return { what, value: d.value.map((f) => finishKind(f.finish).word).join(', ') }
+  if (d.field === 'own') {
+    const at = d.value.at ? `, counted at ${words.price(d.value.at)}` : ''
+    return { what, value: `${words.percent(d.value.share)}${at}` }
+  }
   if (typeof d.value === 'object') return { what, value: words.price(d.value) }
   const path = d.field === 'path' ? anatomy.value?.paths.find((p) => p.id === d.value) : undefined
   return { what, value: path ? words.name(path.names) : String(d.value) }

@@ -3,6 +3,7 @@ import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { Anatomy } from '#core/anatomy'
 import type { Flow } from '#core/carcass'
 import type { FarmFigures, LotState, Ranges } from '#core/reading'
+import type { Finish } from '#core/records'
 import type { Reckoner } from './figures.worker.ts'
 
 export type Thread = BirpcReturn<Reckoner, object>
@@ -129,8 +130,10 @@ export const replanned = (remote: Thread, asked: AskedLot, trouble: Parameters<R
 export const cheapEndIn = (remote: Thread, asked: AskedLot) =>
   taught(remote, asked).cheapEnd(asked.hash, asText(asked))
 /** Every finish of a cut, valued. */
-export const finishOffersIn = (remote: Thread, { cut, ...asked }: AskedLot & { cut: string }) =>
-  taught(remote, asked).finishOffers(asked.hash, asText(asked), cut)
+export const finishOffersIn = (
+  remote: Thread,
+  { cut, tried, ...asked }: AskedLot & { cut: string; tried: readonly Finish[] },
+) => taught(remote, asked).finishOffers(asked.hash, asText(asked), cut, JSON.stringify(tried))
 /** What one more of each is worth. */
 export const oneMoreIn = (remote: Thread, asked: AskedLot) =>
   taught(remote, asked).oneMore(asked.hash, asText(asked))

@@ -20,6 +20,7 @@ import {
   type Replan,
   type Trouble,
 } from '#core/reading'
+import type { Finish } from '#core/records'
 
 /** What a page may ask of this thread. Anatomies are learnt once, by their hash. */
 export interface Reckoner {
@@ -31,7 +32,7 @@ export interface Reckoner {
   /** What could be made of what sells near nothing. */
   cheapEnd(hash: string, asked: string): Lift[]
   /** Every finish of a cut, valued. */
-  finishOffers(hash: string, asked: string, cut: string): FinishOffer[]
+  finishOffers(hash: string, asked: string, cut: string, tried: string): FinishOffer[]
   /** What one more of each is worth. */
   oneMore(hash: string, asked: string): OneMore
   /** Every part and cut of an anatomy, the farm's own with it. */
@@ -63,10 +64,10 @@ const reckoner: Reckoner = {
     const { state, farm } = JSON.parse(asked) as Asked
     return cheapEnd(reckon(flows.get(hash)!, state, farm, 0))
   },
-  finishOffers: (hash, asked, cut) => {
+  finishOffers: (hash, asked, cut, tried) => {
     const { state, farm } = JSON.parse(asked) as Asked
     const flow = flows.get(hash)!
-    return finishOffers(flow, state, farm, reckon(flow, state, farm, 0), cut)
+    return finishOffers(flow, state, farm, reckon(flow, state, farm, 0), cut, JSON.parse(tried) as Finish[])
   },
   oneMore: (hash, asked) => {
     const { state, farm } = JSON.parse(asked) as Asked

@@ -8,6 +8,7 @@ import {
   minor,
   PLAIN,
   saysFor,
+  type Interval,
   type Kg,
   type Says,
 } from '#core/measure'
@@ -96,6 +97,9 @@ export function useWords() {
     /** An amount in whole minor units; a difference of two amounts is one too. */
     money: (amount: number) => says.value.money(minor(amount)),
     moneyChange: (amount: number) => signed(says.value.money(minor(amount)), amount),
+    /** "+$4.10 to +$6.20". */
+    moneyRange: ({ low, high }: Interval) =>
+      [low, high].map((x) => signed(says.value.money(minor(x)), x)).join(' to '),
     price: (price: Parameters<Says['price']>[0]) => says.value.price(price),
     percent: (ratio: number) => formatPercent(ratio),
     instant: (at: string) => sayInstant(at, store.farm?.zone ?? 'UTC'),

@@ -29,6 +29,7 @@ export const STATIONS = [
       costs: () => import('./price/CostsView.vue'),
       fees: () => import('./price/FeesView.vue'),
       joint: () => import('./price/JointView.vue'),
+      finishes: () => import('./price/FinishesView.vue'),
       cheap: () => import('./price/CheapView.vue'),
     },
   },

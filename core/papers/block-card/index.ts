@@ -140,7 +140,10 @@ function finishingSteps({ read, says }: About): CardStep[] {
         marks: [{ target: `finish-${c.cut.id}`, side: 'animal' }],
         side: '',
         title: says.name(c.cut.names),
-        way: kinds.map((k) => k.word).join(', '),
+        way: kinds
+          .map((k) => k.word)
+          .join(', ')
+          .replace(/^./, (c) => c.toUpperCase()),
         how: kinds.map((k) => k.how).join(' '),
         tool: 'finishing',
         caution: [

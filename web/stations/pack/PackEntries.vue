@@ -51,10 +51,6 @@ const name = (id: string) => {
 </template>
 
 <style scoped>
-.scroll {
-  max-height: 300px;
-  overflow-y: auto;
-}
 td {
   padding: 0.1rem 0.4rem !important;
 }

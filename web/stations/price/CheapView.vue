@@ -104,9 +104,6 @@ const sideWords = (sides: readonly string[]) =>
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
 .up {
   color: var(--covered);
   font-weight: 700;

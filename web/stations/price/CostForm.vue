@@ -62,7 +62,7 @@ function add() {
 </script>
 
 <template>
-  <form class="add" novalidate aria-label="Write a cost down" @submit.prevent="add">
+  <form class="fields" novalidate aria-label="Write a cost down" @submit.prevent="add">
     <div class="field">
       <label id="cost-kind-label" for="cost-kind">Kind</label>
       <Select
@@ -119,7 +119,7 @@ function add() {
       <FieldIssues :issues="at('amount')" />
     </div>
     <div class="last">
-      <label class="own"><Checkbox v-model="fresh.unpaid" binary /> the family’s own work, not paid</label>
+      <label class="tick"><Checkbox v-model="fresh.unpaid" binary /> the family’s own work, not paid</label>
       <Select
         v-if="read.plan.attachments.length > 0"
         v-model="fresh.receipt"
@@ -137,37 +137,10 @@ function add() {
 </template>
 
 <style scoped>
-.add {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: start;
-}
-.wide {
-  flex: 1 1 10rem;
-}
-.short {
-  width: 5.5rem;
-}
-.short :deep(input) {
-  width: 100%;
-}
 .follows {
   font-weight: 600;
   min-height: 32px;
   display: flex;
   align-items: center;
-}
-.last {
-  flex: 1 1 100%;
-  display: flex;
-  gap: 1rem;
-  align-items: center;
-}
-.own {
-  display: flex;
-  gap: 0.4rem;
-  align-items: center;
-  min-height: 32px;
 }
 </style>

@@ -31,6 +31,12 @@ const HANDS: { v: Skill; w: string }[] = [
   { v: 'beginner', w: 'cut for the first time' },
 ]
 const bases = FEE_BASES.map((id) => ({ id, word: `on ${BASIS_SAYS[id]}` }))
+/** What else follows from the plan: fees of ways and classes, what goes on cuts, help paid in meat. */
+const others = computed(() =>
+  read.value.money.costs.rows.filter(
+    (r) => r.fromPlan && r.id !== 'labour' && !FEE_KINDS.some((f) => f.id === r.id),
+  ),
+)
 const labour = computed(() => read.value.money.costs.rows.find((r) => r.id === 'labour'))
 
 function setFee({ id, per, onWeight }: FeeKind, amount: number | null, on: FeeBasis = basisOf(id)) {
@@ -78,11 +84,12 @@ const ideas = computed(() => {
 })
 /** What the minutes are spent on; what takes none is not named. */
 const bench = computed(() => {
-  const { hand, grind, wrap, setUp } = read.value.bench
+  const { hand, grind, finish, wrap, setUp } = read.value.bench
   const spent = (minutes: number, on: string) => (minutes >= 0.5 ? [`${on} ${Math.round(minutes)}`] : [])
   return [
     ...spent(hand, 'cutting'),
     ...spent(grind, 'grinding'),
+    ...spent(finish, 'finishing'),
     ...spent(wrap, 'wrapping'),
     ...spent(setUp, 'setting up and washing down'),
   ].join(', ')
@@ -178,6 +185,10 @@ const bench = computed(() => {
             />
           </td>
           <td class="right nowrap">{{ words.money(amountOf(f.id)) }}</td>
+        </tr>
+        <tr v-for="r in others" :key="r.id">
+          <td colspan="2">{{ r.label }}</td>
+          <td class="right nowrap">{{ words.money(r.amount) }}</td>
         </tr>
         <tr>
           <td colspan="2">

@@ -196,9 +196,6 @@ const per = computed(() => {
   gap: 1.5rem;
   align-items: start;
 }
-.scroll {
-  overflow-x: auto;
-}
 .input {
   width: 6.5rem;
 }

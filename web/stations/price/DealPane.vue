@@ -35,7 +35,7 @@ const each = (amount: number) => `${words.money(Math.round(amount))}/${words.uni
 
 <template>
   <div class="stack">
-    <div class="row">
+    <div class="fields">
       <div class="field">
         <label for="deal-price">Price, a {{ words.unit.value }}</label>
         <InputText id="deal-price" v-model="price" size="small" inputmode="decimal" autocomplete="off" />
@@ -85,12 +85,6 @@ const each = (amount: number) => `${words.money(Math.round(amount))}/${words.uni
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: start;
-}
 .now {
   font-weight: 700;
 }

@@ -94,7 +94,7 @@ function add() {
 </script>
 
 <template>
-  <form class="add" novalidate aria-label="Write a fee down" @submit.prevent="add">
+  <form class="fields" novalidate aria-label="Write a fee down" @submit.prevent="add">
     <div class="field wide">
       <label for="fee-label">Fee</label>
       <InputText id="fee-label" v-model="fresh.label" size="small" maxlength="80" autocomplete="off" />
@@ -176,40 +176,10 @@ function add() {
       <FieldIssues :issues="at('least')" />
     </div>
     <div class="last">
-      <label class="own"
+      <label class="tick"
         ><Checkbox v-model="fresh.credit" binary /> taken off the bill (a hide they buy)</label
       >
       <Button type="submit" size="small" outlined label="Write the fee down" />
     </div>
   </form>
 </template>
-
-<style scoped>
-.add {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: start;
-}
-.wide {
-  flex: 1 1 10rem;
-}
-.short {
-  width: 5.5rem;
-}
-.short :deep(input) {
-  width: 100%;
-}
-.last {
-  flex: 1 1 100%;
-  display: flex;
-  gap: 1rem;
-  align-items: center;
-}
-.own {
-  display: flex;
-  gap: 0.4rem;
-  align-items: center;
-  min-height: 32px;
-}
-</style>

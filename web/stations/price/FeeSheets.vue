@@ -111,7 +111,7 @@ async function save() {
         </tr>
       </tbody>
     </table>
-    <form class="row" novalidate aria-label="Keep a fee sheet" @submit.prevent="save">
+    <form class="fields" novalidate aria-label="Keep a fee sheet" @submit.prevent="save">
       <div class="field wide">
         <label for="sheet-name">Keep these fees as those of</label>
         <InputText id="sheet-name" v-model="fresh.name" size="small" maxlength="80" autocomplete="off" />
@@ -129,15 +129,6 @@ async function save() {
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: end;
-}
-.wide {
-  flex: 1 1 10rem;
-}
 .out {
   color: var(--muted);
 }

@@ -115,9 +115,6 @@ const takeOff = (fee: Fee) => withdraw(...factOf((f) => f.kind === 'fee' && f.fe
   gap: 1.5rem;
   align-items: start;
 }
-.scroll {
-  overflow-x: auto;
-}
 .input {
   width: 6rem;
 }

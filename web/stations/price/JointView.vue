@@ -147,9 +147,6 @@ const sum = (method: JointMethod, of: 'cost' | 'margin') => {
   gap: 0.45rem;
   align-items: center;
 }
-.scroll {
-  overflow-x: auto;
-}
 .joint td {
   vertical-align: top;
 }

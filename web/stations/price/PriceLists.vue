@@ -69,7 +69,7 @@ function move() {
 
 <template>
   <div class="stack">
-    <form class="row" novalidate aria-label="Move all prices" @submit.prevent="move">
+    <form class="fields" novalidate aria-label="Move all prices" @submit.prevent="move">
       <div class="field">
         <label for="move-percent">Raise or drop every price by, %</label>
         <InputText id="move-percent" v-model="percent" size="small" inputmode="text" autocomplete="off" />
@@ -129,7 +129,7 @@ function move() {
         </tr>
       </tbody>
     </table>
-    <form class="row" novalidate aria-label="Keep a price list" @submit.prevent="save">
+    <form class="fields" novalidate aria-label="Keep a price list" @submit.prevent="save">
       <div class="field wide">
         <label for="list-name">Keep these prices as those of</label>
         <InputText
@@ -188,15 +188,6 @@ function move() {
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: end;
-}
-.wide {
-  flex: 1 1 10rem;
-}
 .out {
   color: var(--muted);
 }

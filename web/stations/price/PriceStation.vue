@@ -60,7 +60,7 @@ const reason = computed(() => verdict.value.reasons[0] ?? null)
         <FoldedPane
           late
           title="What does not sell"
-          says="how much of a cut sells at its price, and what the rest brings"
+          says="what the rest of a cut brings, what the own table keeps, what is given for help"
           ><MarkDowns
         /></FoldedPane>
         <FoldedPane

@@ -87,7 +87,7 @@ async function write() {
 
 <template>
   <form class="stack" novalidate aria-label="Share a cost" @submit.prevent="write">
-    <div class="row">
+    <div class="fields">
       <div class="field wide">
         <label for="share-label">What was paid for</label>
         <InputText id="share-label" v-model="fresh.label" size="small" maxlength="80" autocomplete="off" />
@@ -141,7 +141,7 @@ async function write() {
       <tbody>
         <tr v-for="b in bearers" :key="b.id">
           <td>
-            <label class="pick"><Checkbox v-model="chosen" :value="b.id" /> {{ b.tag }}</label>
+            <label class="tick"><Checkbox v-model="chosen" :value="b.id" /> {{ b.tag }}</label>
           </td>
           <td class="right">{{ b.count }}</td>
           <td v-if="fresh.by === 'head-days'" class="input">
@@ -157,7 +157,7 @@ async function write() {
       </tbody>
     </table>
     <FieldIssues :issues="at('lots')" />
-    <div class="row">
+    <div class="fields">
       <Button type="submit" size="small" outlined label="Write each its share" />
       <span v-if="done > 0" role="status"
         >Written to {{ done }} lots. On each it can be taken off by itself.</span
@@ -167,21 +167,6 @@ async function write() {
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: end;
-}
-.wide {
-  flex: 1 1 12rem;
-}
-.pick {
-  display: flex;
-  gap: 0.5rem;
-  align-items: center;
-  min-height: 32px;
-}
 .input {
   width: 5rem;
 }
