@@ -18,4 +18,10 @@ export const sheetChangeSchema = z.object({
   body: sheetSchema,
   withdrawn: z.boolean(),
 })
+/** What lots bear of one of the farm’s own costs, minor units. */
+export interface Shared {
+  of: string
+  amount: number
+  lots: number
+}
 export type SheetChange = z.infer<typeof sheetChangeSchema>

@@ -63,3 +63,43 @@ describe('fee sheets', () => {
     expect(strange.body.errors[0]).toMatchObject({ code: 'unknown-id' })
   })
 })
+
+describe('what the farm itself pays', () => {
+  const overhead = {
+    ...{ format: 'ekko-overhead', version: 1, name: 'Tractor', of: 'equipment', amount: 120_000, by: 'head' },
+    ...{ from: '2026-01-01', until: '2026-12-31' },
+  }
+  it('is kept for its time; what lots bear of it is what stands on them: not what was corrected or taken off', async () => {
+    const id = uuid()
+    await put(id, 0, { ...overhead, until: 'later' }).expect(400)
+    await put(id, 0, overhead).expect(200)
+    const lots = [lotBody(), lotBody()]
+    for (const l of lots) await test.api.post('/api/lots').send(l).expect(201)
+    const share = (amount: number, more = {}) =>
+      factBody(
+        {
+          kind: 'cost',
+          label: 'Tractor',
+          amount,
+          of: 'equipment',
+          shared: { total: 120_000, by: 'head', of: id },
+        },
+        more,
+      )
+    const note = (lot: number, fact: object) =>
+      test.api
+        .post(`/api/lots/${lots[lot]!.id}/facts`)
+        .send({ facts: [fact] })
+        .expect(200)
+    const [first, second] = [share(30_000), share(20_000)]
+    await note(0, first)
+    await note(1, second)
+    const borne = async () => (await test.api.get('/api/sheets/shared').expect(200)).body
+    expect(await borne()).toEqual([{ of: id, amount: 50_000, lots: 2 }])
+    const corrected = share(25_000, { corrects: first.id })
+    await note(0, corrected)
+    expect(await borne()).toEqual([{ of: id, amount: 45_000, lots: 2 }])
+    await note(1, { ...share(20_000, { corrects: second.id }), stands: false })
+    expect(await borne()).toEqual([{ of: id, amount: 25_000, lots: 1 }])
+  })
+})

@@ -1,7 +1,7 @@
 import type { Destination } from '#core/anatomy'
 import type { CutUp } from '#core/carcass'
 import { kg, plus, type Kg } from '#core/measure'
-import type { CostRow } from './costs.ts'
+import type { CostRow } from './cutCosts.ts'
 
 /** Animals a way is taken on, and what its part weighs on them. */
 export interface WayBilled {

@@ -1,6 +1,6 @@
 import { kg, minor, sumOf, toKg, type Kg, type Minor } from '#core/measure'
 import type { CostLine } from '#core/plan'
-import { COST_KINDS, type CostKind, type CostShare } from '#core/records'
+import { COST_KINDS, type CostKind, type CostShare, type Overhead } from '#core/records'
 import { apportion } from './joint.ts'
 
 /** A word for what money is spent on. */
@@ -36,6 +36,10 @@ export function kindOf({ of, label }: Pick<CostLine, 'of' | 'label'>): CostKind 
   const words = label.toLowerCase()
   return of ?? GUESSED.find(([, word]) => word.test(words))?.[0] ?? 'other'
 }
+
+/** What one of the quantity cost; null where none was written down. Whole minor units. */
+export const eachOf = ({ amount, quantity }: Pick<CostLine, 'amount' | 'quantity'>): Minor | null =>
+  quantity ? minor(amount / quantity.value) : null
 
 /** What was spent on each kind of thing, those with nothing left out. Whole minor units. */
 export function spentByKind(lines: readonly CostLine[]): { kind: CostKind; amount: Minor }[] {
@@ -119,3 +123,7 @@ export function shareCost(total: Minor, by: CostShare, bearers: readonly Bearer[
   )
   return weights.some((w) => w > 0) ? apportion(total, weights) : null
 }
+
+/** Of what the farm pays over a time, what no lot bears yet; below nothing where they bear more than all of it. */
+export const leftOf = (overhead: Pick<Overhead, 'amount'>, borne: number): Minor =>
+  minor(overhead.amount - borne)

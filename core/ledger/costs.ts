@@ -1,18 +1,9 @@
 import { fromKg, kg, minor, perKg, priceOf, sumOf, type Kg, type Minor } from '#core/measure'
-import { goodsOf, type Plan } from '#core/plan'
+import type { Plan } from '#core/plan'
 import type { Fee, FeeBasis } from '#core/records'
-import type { SaleRule } from '#core/rules'
 import { REBATE, type Billed } from './billed.ts'
+import type { CostRow } from './cutCosts.ts'
 import { feeLabel } from './fees.ts'
-import { givenWorth } from './takings.ts'
-import type { ValuedCut } from './valuation.ts'
-
-export interface CostRow {
-  id: string
-  label: string
-  amount: Minor
-  fromPlan: boolean
-}
 
 export interface CostFigures {
   rows: CostRow[]
@@ -60,21 +51,6 @@ export function feesOf(fees: Plan['fees'], billed: Billed): CostRow[] {
     amount: feeAmount(fee, billed),
     fromPlan: true,
   }))
-}
-
-/** What follows from the cuts themselves: what goes on and round them, and the help that is paid in meat, where it could be sold. */
-export function cutCosts(
-  cuts: readonly Pick<ValuedCut, 'kg' | 'pieces' | 'price' | 'given' | 'finishes' | 'sold'>[],
-  sale: SaleRule,
-): CostRow[] {
-  const goods = minor(sumOf(cuts, (c) => goodsOf({ ...c, finishes: c.finishes ?? [] })))
-  const given = sale === 'by-the-piece' ? sumOf(cuts, (c) => givenWorth(c.kg, c.price, c)) : minor(0)
-  const row = (id: string, label: string, amount: Minor): CostRow[] =>
-    amount > 0 ? [{ id, label, amount, fromPlan: true }] : []
-  return [
-    ...row('finishing', 'What goes on and round cuts', goods),
-    ...row('given', 'Help paid in meat', given),
-  ]
 }
 
 /** Minutes at the bench at the farm's rate for an hour, whole minor units. */

@@ -3,7 +3,17 @@ import { parseMoney, sayIssue, type Minor } from '#core/measure'
 import type { CostLine } from '#core/plan'
 import { COST_KINDS, COST_UNITS, daySchema, type Cost } from '#core/records'
 
-const COLUMNS = ['day', 'kind', 'what', 'quantity', 'unit', 'amount', 'unpaid', 'currency'] as const
+const COLUMNS = [
+  'day',
+  'kind',
+  'what',
+  'quantity',
+  'unit',
+  'amount',
+  'unpaid',
+  'carried',
+  'currency',
+] as const
 type Column = (typeof COLUMNS)[number]
 
 /** A row that could not be read: which, in which column, and why. Rows are counted as a spreadsheet counts them. */
@@ -23,8 +33,9 @@ export const costsCsv = (lines: readonly CostLine[], currency: string, digits: n
       l.label,
       l.quantity?.value ?? '',
       l.quantity?.unit ?? '',
-      (l.amount / 10 ** digits).toFixed(digits),
+      (Math.abs(l.amount) / 10 ** digits).toFixed(digits),
       l.unpaid ? 'yes' : '',
+      l.carried ? 'yes' : '',
       currency,
     ]),
   })
@@ -95,5 +106,6 @@ function readRow(at: (column: Column) => string, currency: string): Cost | Omit<
     ...(day !== '' && { day }),
     ...(quantity !== '' && isOneOf(COST_UNITS, unit) && { quantity: { value: many, unit } }),
     ...(YES.has(at('unpaid').toLowerCase()) && { unpaid: true }),
+    ...(YES.has(at('carried').toLowerCase()) && { carried: true }),
   }
 }

@@ -4,7 +4,8 @@ import type { Plan } from '#core/plan'
 import type { Finish, OwnUse } from '#core/records'
 import type { SaleRule } from '#core/rules'
 import { classesBilled, type Billed } from './billed.ts'
-import { cutCosts, feesOf, labourOf } from './costs.ts'
+import { feesOf, labourOf } from './costs.ts'
+import { cutCosts } from './cutCosts.ts'
 import { takings } from './takings.ts'
 
 /** What there is, or will be, of a cut, and at what terms it goes. */

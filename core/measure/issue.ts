@@ -85,6 +85,9 @@ interface IssueFigures {
   'plan-unreadable': { reason: string }
   'price-impossible': { need: Minor; most: Minor; ceilings: Names[]; locks: Names[] }
   'price-nothing-to-sell': Nothing
+  'repeats-undated': Nothing
+  'repeats-ended': { day: string; until: string }
+  'repeats-amount': { amount: Minor; all: Minor }
   'past-whole': { cut: Names; kept: number; given: number }
   'price-floor-above-ceiling': { cut: Names; floor: Minor; ceiling: Minor }
   'packed-above-carcass': { packed: Kg; carcass: Kg }

@@ -162,6 +162,14 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
     }
     case 'price-nothing-to-sell':
       return 'No unlocked cut with an expected weight and a price index is left to price. Free a lock or give a cut an index.'
+    case 'repeats-undated':
+      return 'A cost that comes again has a first day. Say from when it was paid.'
+    case 'repeats-ended':
+      return `It ends on ${issue.figures.until}, before it begins on ${issue.figures.day}. Check both days.`
+    case 'repeats-amount': {
+      const { amount, all } = issue.figures
+      return `${says.money(amount)} is not what all its times come to, ${says.money(all)}. Correct what it is each time.`
+    }
     case 'past-whole': {
       const { cut, kept, given } = issue.figures
       return `${percent(kept, 0)} % of ${small(cut)} kept and ${percent(given, 0)} % given are more than all of it. Keep or give less.`

@@ -227,9 +227,13 @@ describe('a lamb left whole: what is one piece over both sides is decided for bo
 })
 
 describe('what is kept, given and done to a cut', () => {
-  const on = { target: 'tenderloin', side: 'animal' } as const
-  const own = (share: number): Decision => ({ field: 'own', ...on, value: { share, at: null } })
-  const given = (value: number | null): Decision => ({ field: 'given', ...on, value })
+  const cut = (target: string) => ({ target, side: 'animal' }) as const
+  const own = (share: number, of = 'tenderloin'): Decision => ({
+    field: 'own',
+    ...cut(of),
+    value: { share, at: null },
+  })
+  const given = (value: number | null): Decision => ({ field: 'given', ...cut('tenderloin'), value })
   it('kept and given are never more than all of it, in whatever order they are said', () => {
     expect(decided(given(0.4), 'hog', [own(0.6)])).toEqual([])
     expect(decided(given(0.5), 'hog', [own(0.6)])).toEqual([
@@ -239,13 +243,13 @@ describe('what is kept, given and done to a cut', () => {
     expect(decided(given(null), 'hog', [own(1), given(0.4)])).toEqual([])
   })
   it('a cut that this animal has not is neither finished nor kept; one that is ticked off as finished stays so', () => {
-    const finish: Decision = { field: 'finish', ...on, value: null }
-    expect(decided({ ...finish, target: 'drumstick' }).join()).toContain('drumstick')
-    expect(decided({ ...own(0.1), target: 'drumstick' }).join()).toContain('drumstick')
+    const finish = (of: string): Decision => ({ field: 'finish', ...cut(of), value: null })
+    expect(decided(finish('drumstick')).join()).toContain('drumstick')
+    expect(decided(own(0.1, 'drumstick')).join()).toContain('drumstick')
     const done = ticked('finish-tenderloin', 'animal')
     expect(seen(done)).toBeNull()
     expect(seen(ticked('finish-drumstick', 'animal'))).toContain('drumstick')
-    expect(decided(finish, 'hog', [done])).toEqual([
+    expect(decided(finish('tenderloin'), 'hog', [done])).toEqual([
       'decisions.0.value: The tenderloin, whole is ticked off as cut. Untick it on the block card first, if it is not.',
     ])
   })

@@ -1,6 +1,6 @@
 import same from 'fast-deep-equal'
 import { lookup, sidesOf, UNSURE, type Anatomy } from '#core/anatomy'
-import { gramsOf, issueOf, kgOf, mm, type Issue, type Names } from '#core/measure'
+import { gramsOf, issueOf, kgOf, minor, mm, type Issue, type Names } from '#core/measure'
 import type { Decision, FactBody, OneAnimal } from '#core/records'
 import { routesFor } from '#core/rules'
 import { readFacts, type FactRow } from './facts.ts'
@@ -9,6 +9,7 @@ import { tried, type Log } from './history.ts'
 import { canBeHeld } from './holding.ts'
 import { heldBy, inOnePiece, isMovable } from './inOnePiece.ts'
 import { readPlan, refusalOf, type Plan } from './read.ts'
+import { repeated } from './repeats.ts'
 import { canHang, extentOf, outsideKind, sidesIn } from '#core/carcass'
 
 const unknown = (field: string, kind: string, id: string): Issue => issueOf('unknown-id', field, { kind, id })
@@ -112,10 +113,20 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
       return strange === undefined ? null : unknown('on', 'way', strange)
     }
     case 'cost':
+      return oddRepeats(fact)
     case 'attachment':
     case 'withdrawal':
       return null
   }
+}
+
+/** A cost that comes again needs a first day and a last one, and comes to all its times. */
+function oddRepeats({ day, repeats, amount }: Extract<FactBody, { kind: 'cost' }>): Issue | null {
+  if (!repeats) return null
+  if (day === undefined) return issueOf('repeats-undated', 'day', {})
+  if (repeats.until < day) return issueOf('repeats-ended', 'until', { day, until: repeats.until })
+  const all = repeated(repeats, day)
+  return amount === all ? null : issueOf('repeats-amount', 'amount', { amount: minor(amount), all })
 }
 
 /** What is wrong with the weights of one animal by itself: none of its kind weighs so, or its carcass outweighs it. */

@@ -15,6 +15,7 @@ import {
 } from '#core/records'
 import { verdictOf, type Verdict } from '#core/rules'
 
+/** A cost as it counts: below nothing where other lots bear it. */
 export interface CostLine extends Omit<Cost, 'kind' | 'amount'> {
   id: string
   amount: Minor
@@ -150,7 +151,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         }
         break
       case 'cost':
-        out.costs.push({ ...costOf(fact), id, amount: minor(fact.amount) })
+        out.costs.push({ ...costOf(fact), id, amount: minor(fact.carried ? -fact.amount : fact.amount) })
         break
       case 'animal':
         animals.push({ ...fact, id })

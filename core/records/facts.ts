@@ -5,6 +5,7 @@ import { amountSchema, figureSchema, shownMassSchema } from './figures.ts'
 import {
   ATTACHMENT_TYPES,
   COST_KINDS,
+  COST_TIMES,
   COST_SHARES,
   COST_UNITS,
   END_IDS,
@@ -78,8 +79,9 @@ export type Observation = z.infer<typeof observationSchema>
 
 /**
  * What was paid: the animal, its feed, haulage. `amount` is all of it, whole minor units; the rest says what it was spent on,
- * when, how much of it there was, that it is the family’s own work, which slip it stands on, and that it is a share of what
- * several lots cost.
+ * when, how much of it there was, that it is the family’s own work, which slip it stands on, that it is a share of what several
+ * lots cost (`of`: one of the farm’s own costs), and that it comes again from its day on: `amount` is then all times together.
+ * What other lots bear is `carried`: it is taken off.
  */
 export const costSchema = z.object({
   kind: z.literal('cost'),
@@ -90,7 +92,9 @@ export const costSchema = z.object({
   quantity: z.object({ value: figureSchema(0.001, 1_000_000), unit: z.enum(COST_UNITS) }).optional(),
   unpaid: z.boolean().optional(),
   receipt: hashSchema.optional(),
-  shared: z.object({ total: amountSchema, by: z.enum(COST_SHARES) }).optional(),
+  shared: z.object({ total: amountSchema, by: z.enum(COST_SHARES), of: idSchema.optional() }).optional(),
+  repeats: z.object({ each: amountSchema, every: z.enum(COST_TIMES), until: daySchema }).optional(),
+  carried: z.boolean().optional(),
 })
 export type Cost = z.infer<typeof costSchema>
 

@@ -64,7 +64,7 @@ export {
 } from './groups.ts'
 export type { GroupRow } from './groups.ts'
 export { feeSheetSchema, priceSheetSchema, sheetSchema, storedSheetSchema } from './sheets.ts'
-export type { FeeSheet, PriceSheet, Sheet, StoredSheet } from './sheets.ts'
+export type { FeeSheet, Overhead, PriceSheet, Sheet, StoredSheet } from './sheets.ts'
 export { newPaperSchema, paperSchema, paperWordsSchema } from './papers.ts'
 export type { NewPaper, Paper, PaperWords } from './papers.ts'
 export { farmSchema, keptFarmSchema } from './farm.ts'

@@ -77,6 +77,9 @@ export type CostKind = (typeof COST_KINDS)[number]
 /** What a cost is counted in. */
 export const COST_UNITS = ['kg', 'lb', 'h', 'head', 'day', 'piece'] as const
 export type CostUnit = (typeof COST_UNITS)[number]
+/** How often a cost comes again. */
+export const COST_TIMES = ['day', 'week', 'month'] as const
+export type CostTimes = (typeof COST_TIMES)[number]
 /** How a cost of several lots is shared over them. */
 export const COST_SHARES = ['head', 'head-days', 'weight', 'even'] as const
 export type CostShare = (typeof COST_SHARES)[number]

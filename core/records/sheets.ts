@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { unitPriceSchema } from './prices.ts'
 import { revisionSchema } from './entry.ts'
 import { feeSchema } from './facts.ts'
-import { SPECIES } from './lists.ts'
+import { amountSchema } from './figures.ts'
+import { COST_KINDS, COST_SHARES, SPECIES } from './lists.ts'
 import { idSchema, keySchema, lineSchema } from './text.ts'
 import { daySchema, instantSchema } from './time.ts'
 
@@ -34,7 +35,20 @@ export const priceSheetSchema = z.object({
 })
 export type PriceSheet = z.infer<typeof priceSheetSchema>
 
-export const sheetSchema = z.discriminatedUnion('format', [feeSheetSchema, priceSheetSchema])
+/** What the farm pays for land, machines, a fence over a time, and how it is shared over the lots that it is for. */
+export const overheadSchema = z.object({
+  format: z.literal('ekko-overhead'),
+  version: z.literal(1),
+  name: lineSchema(80),
+  from: daySchema,
+  until: daySchema,
+  of: z.enum(COST_KINDS),
+  amount: amountSchema,
+  by: z.enum(COST_SHARES),
+})
+export type Overhead = z.infer<typeof overheadSchema>
+
+export const sheetSchema = z.discriminatedUnion('format', [feeSheetSchema, priceSheetSchema, overheadSchema])
 export type Sheet = z.infer<typeof sheetSchema>
 
 /** A sheet as kept. */

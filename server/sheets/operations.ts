@@ -3,11 +3,14 @@ import type { SheetChange } from '#contracts'
 import type { StoredSheet } from '#core/records'
 import type { Changed } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
-import { selectSheet, selectSheets, upsertSheet } from './queries.ts'
+import { selectShared, selectSheet, selectSheets, upsertSheet } from './queries.ts'
 
 /** Sheets that are in use. */
 export const sheets = async (tx: Tx): Promise<StoredSheet[]> =>
   (await selectSheets(tx)).filter((s) => !s.withdrawn)
+
+/** What lots bear of the farm’s own costs. */
+export const sharedCosts = (tx: Tx, _: undefined) => selectShared(tx)
 
 /** Keeps a sheet, or marks it as put away; what another made of it since comes back beside what was sent. */
 export async function saveSheet(

@@ -1,4 +1,5 @@
 import { storedSheetSchema, type StoredSheet } from '#core/records'
+import type { Shared } from '#contracts'
 import { instant, many, one, type Row, type Tx } from '../store/tx.ts'
 
 const sheetOf = (r: Row): StoredSheet =>
@@ -20,6 +21,20 @@ export async function selectSheets(tx: Tx): Promise<StoredSheet[]> {
 export async function selectSheet(tx: Tx, id: string): Promise<StoredSheet | null> {
   const row = await one<Row>(tx, `${SHEETS} where id = $1`, [id])
   return row && sheetOf(row)
+}
+
+/** What lots bear of each of the farm’s own costs: the lines in force that say they are a share of it. Minor units. */
+export async function selectShared(tx: Tx): Promise<Shared[]> {
+  const rows = await many<Row>(
+    tx,
+    `select f.fact->'shared'->>'of' as of, sum((f.fact->>'amount')::bigint) as amount,
+       count(distinct g.lot) as lots
+     from fact f join lot_group g on g.id = f.lot_group
+     where f.kind = 'cost' and f.stands and f.fact->'shared' ? 'of'
+       and not exists (select 1 from fact later where later.corrects = f.id)
+     group by 1`,
+  )
+  return rows.map((r) => ({ of: String(r.of), amount: Number(r.amount), lots: Number(r.lots) }))
 }
 
 export async function upsertSheet(tx: Tx, s: StoredSheet): Promise<void> {

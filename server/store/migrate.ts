@@ -14,6 +14,7 @@ import jobs from './008-jobs.sql?raw'
 import animals from './009-animals.sql?raw'
 import groups from './010-groups.sql?raw'
 import sheets from './011-sheets.sql?raw'
+import overhead from './012-overhead.sql?raw'
 
 interface Migration {
   id: number
@@ -110,6 +111,7 @@ const MIGRATIONS: Migration[] = [
   { id: 9, sql: animals },
   { id: 10, sql: groups },
   { id: 11, sql: sheets },
+  { id: 12, sql: overhead },
 ]
 
 /** The schema this program writes. */

@@ -11,7 +11,7 @@ import { rail } from '../lots/rail.ts'
 import { keepPaper } from '../papers/operations.ts'
 import { selectPaper } from '../papers/queries.ts'
 import { savePlan } from '../plans/operations.ts'
-import { saveSheet, sheets } from '../sheets/operations.ts'
+import { saveSheet, sharedCosts, sheets } from '../sheets/operations.ts'
 import type { Tx } from './tx.ts'
 
 /** Every use of the database: one operation is one transaction. Writes are flushed before they are acknowledged. */
@@ -26,6 +26,7 @@ export const reads = {
   paper: selectPaper,
   farm: (tx: Tx, _: undefined) => selectFarm(tx),
   sheets,
+  sharedCosts,
   exportBundle,
 }
 export const writes = {

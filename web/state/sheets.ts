@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
+import type { Shared } from '#contracts'
 import type { Sheet, StoredSheet } from '#core/records'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
 
@@ -28,5 +29,25 @@ export function useSheets<F extends Sheet['format']>(format: F) {
     state,
     keep: (body: Body) => save(uuid(), body, false),
     putAway: (s: StoredSheet<Body>) => save(s.id, s.body, true),
+  }
+}
+
+/** What the farm itself pays for, and how much of each lots bear. */
+export function useOverheads() {
+  const borne = shallowRef<ReadonlyMap<string, Shared>>(new Map())
+  void ask<Shared[]>('GET', '/sheets/shared').then((answer) => {
+    if (answer.kind === 'ok') borne.value = new Map(answer.body.map((s) => [s.of, s]))
+  })
+  return {
+    ...useSheets('ekko-overhead'),
+    borne,
+    /** What was just written to lots, before the server has it. */
+    bear(of: string, amount: number, lots: number) {
+      const held = borne.value.get(of) ?? { of, amount: 0, lots: 0 }
+      borne.value = new Map([
+        ...borne.value,
+        [of, { of, amount: held.amount + amount, lots: Math.max(held.lots, lots) }],
+      ])
+    },
   }
 }

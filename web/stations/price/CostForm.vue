@@ -5,8 +5,16 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, reactive, ref } from 'vue'
 import { COST_WORDS } from '#core/ledger'
-import { sayIssue } from '#core/measure'
-import { COST_KINDS, COST_UNITS, type CostKind, type CostUnit } from '#core/records'
+import { minor, sayIssue } from '#core/measure'
+import { repeated, timesDue } from '#core/plan'
+import {
+  COST_KINDS,
+  COST_TIMES,
+  COST_UNITS,
+  type CostKind,
+  type CostTimes,
+  type CostUnit,
+} from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -19,6 +27,7 @@ const words = useWords()
 const fresh = reactive({
   ...{ of: 'feed' as CostKind, label: '', day: '', many: '', unit: 'lb' as CostUnit },
   ...{ each: '', amount: '', unpaid: false, receipt: null as string | null },
+  ...{ every: null as CostTimes | null, until: '' },
 })
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
@@ -26,10 +35,19 @@ const kinds = COST_KINDS.map((id) => ({ id, word: COST_WORDS[id] }))
 const units = computed(() => COST_UNITS.map((id) => ({ id, word: id })))
 fresh.unit = words.unit.value
 
+const EVERY = [{ id: null, word: 'once' }, ...COST_TIMES.map((id) => ({ id, word: `every ${id}` }))]
 /** So many at so much each, where both were typed: the amount follows. */
 const follows = computed(() => {
   const [many, each] = [readNumber(0.001, 1e6)(fresh.many), readMoney(words.currency.value)(fresh.each)]
   return fresh.many && fresh.each && many.ok && each.ok ? Math.round(many.value * each.value) : null
+})
+/** What it comes to by its last day, where it comes again. */
+const allTimes = computed(() => {
+  const { every, day, until } = fresh
+  const each = follows.value ?? (fresh.amount ? readMoney(words.currency.value)(fresh.amount) : null)
+  const amount = typeof each === 'number' ? each : each?.ok ? each.value : null
+  if (!every || !day || !until || amount === null) return null
+  return { times: timesDue(every, day, until), amount: repeated({ each: minor(amount), every, until }, day) }
 })
 function add() {
   issues.value = []
@@ -47,16 +65,22 @@ function add() {
       'amount',
       `${sayIssue(amount.issues[0]!, words.says.value)} Or type how much there was and what one cost.`,
     )
+  if (fresh.every && !fresh.day) wrong('day', 'From which day is it paid? Choose the first.')
+  if (fresh.every && !fresh.until) wrong('until', 'Until which day is it paid? Choose the last.')
+  if (fresh.every && fresh.day && fresh.until && fresh.until < fresh.day)
+    wrong('until', `It ends before it begins on ${fresh.day}. Check both days.`)
   if (issues.value.length > 0) return
+  const once = follows.value ?? (amount?.ok ? amount.value : 0)
   note({
     ...{ kind: 'cost', of: fresh.of, label },
-    amount: follows.value ?? (amount?.ok ? amount.value : 0),
+    amount: allTimes.value?.amount ?? once,
+    ...(fresh.every && { repeats: { each: minor(once), every: fresh.every, until: fresh.until } }),
     ...(fresh.day && { day: fresh.day }),
     ...(many?.ok && { quantity: { value: many.value, unit: fresh.unit } }),
     ...(fresh.unpaid && { unpaid: true }),
     ...(fresh.receipt && { receipt: fresh.receipt }),
   })
-  Object.assign(fresh, { label: '', many: '', each: '', amount: '', receipt: null })
+  Object.assign(fresh, { label: '', many: '', each: '', amount: '', receipt: null, every: null, until: '' })
   document.getElementById('cost-what')?.focus()
 }
 </script>
@@ -82,6 +106,7 @@ function add() {
     <div class="field">
       <label for="cost-day">Day</label>
       <InputText id="cost-day" v-model="fresh.day" type="date" size="small" />
+      <FieldIssues :issues="at('day')" />
     </div>
     <div class="field short">
       <label for="cost-many">How much</label>
@@ -118,6 +143,26 @@ function add() {
       />
       <FieldIssues :issues="at('amount')" />
     </div>
+    <div class="field">
+      <label id="cost-every-label" for="cost-every">Paid</label>
+      <Select
+        v-model="fresh.every"
+        input-id="cost-every"
+        aria-labelledby="cost-every-label"
+        size="small"
+        :options="EVERY"
+        option-label="word"
+        option-value="id"
+      />
+    </div>
+    <div v-if="fresh.every" class="field">
+      <label for="cost-until">until</label>
+      <InputText id="cost-until" v-model="fresh.until" type="date" size="small" />
+      <FieldIssues :issues="at('until')" />
+    </div>
+    <p v-if="allTimes && allTimes.times > 0" class="times" data-testid="times">
+      {{ allTimes.times }} times: <b>{{ words.money(allTimes.amount) }}</b>
+    </p>
     <div class="last">
       <label class="tick"><Checkbox v-model="fresh.unpaid" binary /> the family’s own work, not paid</label>
       <Select
@@ -137,6 +182,10 @@ function add() {
 </template>
 
 <style scoped>
+.times {
+  align-self: end;
+  min-height: 32px;
+}
 .follows {
   font-weight: 600;
   min-height: 32px;

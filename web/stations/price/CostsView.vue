@@ -2,10 +2,10 @@
 import Button from 'primevue/button'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed } from 'vue'
-import { COST_WORDS, kindOf, spentByKind } from '#core/ledger'
-import { fromKg, toKg, type Kg } from '#core/measure'
+import { COST_WORDS, eachOf, kindOf, spentByKind } from '#core/ledger'
+import { repeated, timesDue, type CostLine } from '#core/plan'
 import type { Cost } from '#core/records'
-import { lateCosts } from '#core/reading'
+import { costPer, lateCosts, type CostPer } from '#core/reading'
 import FigureInput from '../../pieces/FigureInput.vue'
 import FoldedPane from '../../pieces/FoldedPane.vue'
 import { useAttachments } from '../../state/attachments.ts'
@@ -32,11 +32,20 @@ const total = computed(() => read.value.money.costs.total)
 const rowOf = (id: string) => factOf((f) => f.kind === 'cost').filter((f) => f.id === id)
 function setAmount(id: string, amount: number) {
   const [row] = rowOf(id)
-  if (row?.fact.kind === 'cost') correct(row, { ...row.fact, amount })
+  if (row?.fact.kind !== 'cost') return
+  const { repeats, day } = row.fact
+  const anew = repeats && { ...repeats, each: amount }
+  correct(row, {
+    ...row.fact,
+    ...(anew ? { repeats: anew, amount: repeated(anew, day!) } : { amount }),
+  })
 }
 const { addressOf } = useAttachments(() => lot.value!.id)
 const slipOf = (hash: string | undefined) => read.value.plan.attachments.find((a) => a.hash === hash) ?? null
-const anew = ({ receipt: _, shared: __, ...line }: Cost): Cost => line
+const anew = ({ receipt: _, shared: __, repeats, carried: ___, ...line }: Cost): Cost => ({
+  ...line,
+  amount: repeats?.each ?? line.amount,
+})
 /** What is paid again and again is written down again, as of today. */
 function again(id: string) {
   const [row] = rowOf(id)
@@ -45,22 +54,18 @@ function again(id: string) {
 }
 const late = computed(() => lateCosts(read.value, state.value!))
 const isOut = (unpaid: boolean | undefined) => unpaid === true && !read.value.plan.countsUnpaid
-/** "$0.38 a lb": what one of the quantity cost. */
-const each = (l: (typeof lines.value)[number]) =>
-  l.quantity ? `${words.money(Math.round(l.amount / l.quantity.value))} a ${l.quantity.unit}` : ''
-/** What a head and a unit of weight cost, at every step. */
-const per = computed(() => {
-  const { count, weights, worth } = read.value
-  const unit = words.unit.value
-  const by = (kilograms: Kg | undefined, of: string) =>
-    kilograms ? [{ of: `a ${unit} ${of}`, amount: total.value / fromKg(kilograms, unit) }] : []
-  return [
-    ...(count > 1 ? [{ of: 'a head', amount: total.value / count }] : []),
-    ...by(weights?.live, 'alive'),
-    ...by(weights?.aged, 'hanging'),
-    ...by(worth.takeHome > toKg(0.001, 'kg') ? worth.takeHome : undefined, 'to take home'),
-  ]
-})
+const each = (l: CostLine) => {
+  const one = eachOf(l)
+  return one === null ? '' : `${words.money(one)} a ${l.quantity!.unit}`
+}
+const PER: Record<CostPer['of'], (unit: string) => string> = {
+  head: () => 'a head',
+  live: (unit) => `a ${unit} alive`,
+  hanging: (unit) => `a ${unit} hanging`,
+  takeHome: (unit) => `a ${unit} to take home`,
+}
+const per = computed(() => costPer(read.value))
+const isLost = computed(() => !read.value.plan.verdict.food)
 </script>
 
 <template>
@@ -101,6 +106,11 @@ const per = computed(() => {
                   ><i class="pi pi-paperclip" :aria-label="`Slip of ${c.label}`" /></a
                 ><small v-if="c.shared" class="muted"
                   >, share of {{ words.money(c.shared.total) }} by {{ c.shared.by }}</small
+                ><small v-if="c.carried" class="muted">, borne by other lots</small
+                ><small v-if="c.repeats" class="muted"
+                  >, each {{ c.repeats.every }} until {{ c.repeats.until }}:
+                  {{ timesDue(c.repeats.every, c.day!, c.repeats.until) }} times,
+                  {{ words.money(c.amount) }}</small
                 >
               </td>
               <td>{{ COST_WORDS[kindOf(c)] }}</td>
@@ -112,15 +122,18 @@ const per = computed(() => {
                 >
               </td>
               <td class="input">
+                <span v-if="c.carried" class="nowrap">{{ words.moneyChange(c.amount) }}</span>
                 <FigureInput
-                  :shown="typed(c.amount)"
+                  v-else
+                  :shown="typed(c.repeats?.each ?? c.amount)"
                   :read="money"
-                  :label="`Amount of ${c.label}`"
+                  :label="`Amount of ${c.label}${c.repeats ? `, each ${c.repeats.every}` : ''}`"
                   @take="$event !== null && setAmount(c.id, $event)"
                 />
               </td>
               <td>
                 <Button
+                  v-if="!c.carried && !c.shared"
                   text
                   size="small"
                   icon="pi pi-replay"
@@ -145,7 +158,16 @@ const per = computed(() => {
         </p>
       </div>
       <CostForm />
-      <FoldedPane title="Share a cost over several lots" says="rent, a load of feed, a mended fence"
+      <FoldedPane
+        v-if="isLost && total > 0"
+        title="Let the living bear it"
+        says="what a casualty cost, loaded on other lots"
+        ><ShareCost :carry="total"
+      /></FoldedPane>
+      <FoldedPane
+        late
+        title="Share a cost over several lots"
+        says="a load of feed, a mended fence; what the farm pays all year"
         ><ShareCost
       /></FoldedPane>
       <FoldedPane title="As a table" says="taken away, or brought from a spreadsheet (CSV)"
@@ -171,8 +193,8 @@ const per = computed(() => {
             <td class="right">{{ words.money(total) }}</td>
           </tr>
           <tr v-for="p in per" :key="p.of" class="per">
-            <td class="muted">{{ p.of }}</td>
-            <td class="right muted">{{ words.money(Math.round(p.amount)) }}</td>
+            <td class="muted">{{ PER[p.of](words.unit.value) }}</td>
+            <td class="right muted">{{ words.money(p.amount) }}</td>
           </tr>
         </tfoot>
       </table>

@@ -3,21 +3,28 @@ import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, useId } from 'vue'
 import { COST_WORDS, shareCost } from '#core/ledger'
 import { minor, sayIssue } from '#core/measure'
-import { COST_KINDS, type CostKind, type CostShare } from '#core/records'
+import { COST_KINDS, type CostKind, type CostShare, type Overhead, type StoredSheet } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
-import { useLot } from '../../state/lot.ts'
+import { useReading } from '../../state/lot.ts'
 import { useLots } from '../../state/lots.ts'
 import { useWords } from '../../state/words.ts'
+import { useOverheads } from '../../state/sheets.ts'
 import { readMoney, readNumber } from './figures.ts'
+import FarmCosts from './FarmCosts.vue'
+import { usePrices } from './prices.ts'
 
-/** One cost of several lots: how it is shared stands beside each share, and each lot bears its own. */
-const { lot } = useLot()
+/**
+ * One cost of several lots: how it is shared stands beside each share, and each lot bears its own. With `carry`, what this
+ * lot cost is borne by others, and taken off here.
+ */
+const { carry } = defineProps<{ carry?: number }>()
+const { lot, note } = useReading()
 const farm = useFarm()
 const lots = useLots()
 const words = useWords()
@@ -28,8 +35,16 @@ const BY: { id: CostShare; word: string }[] = [
   { id: 'even', word: 'alike' },
 ]
 const kinds = COST_KINDS.map((id) => ({ id, word: COST_WORDS[id] }))
-const fresh = reactive({ label: '', amount: '', of: 'feed' as CostKind, by: 'head' as CostShare })
-const chosen = ref<string[]>([lot.value!.id])
+const fresh = reactive({
+  ...{ label: carry ? `${lot.value!.tag}, lost` : '', amount: '', from: '', until: '' },
+  ...{ of: (carry ? 'other' : 'feed') as CostKind, by: 'head' as CostShare },
+})
+const chosen = ref<string[]>(carry ? [] : [lot.value!.id])
+const { typed } = usePrices()
+const ids = useId()
+/** One of the farm’s own costs that is being shared. */
+const sharing = ref<StoredSheet<Overhead> | null>(null)
+const overheads = carry ? null : useOverheads()
 const days = reactive<Record<string, number>>({})
 const issues = ref<FieldIssue[]>([])
 const done = ref(0)
@@ -39,7 +54,7 @@ const DAY_MS = 86_400_000
 const since = (createdAt: string) => Math.max(1, Math.round((Date.now() - Date.parse(createdAt)) / DAY_MS))
 const bearers = computed(() =>
   [...farm.cards.values()]
-    .filter((c) => !c.withdrawn)
+    .filter((c) => !c.withdrawn && !(carry && (c.id === lot.value!.id || c.progress.uncovered === 'lost')))
     .map((c) => ({
       ...{ id: c.id, tag: c.tag, count: c.count },
       days: days[c.id] ?? since(c.createdAt),
@@ -48,6 +63,7 @@ const bearers = computed(() =>
 )
 const bearing = computed(() => bearers.value.filter((b) => chosen.value.includes(b.id)))
 const total = computed(() => {
+  if (carry) return minor(carry)
   const read = readMoney(words.currency.value)(fresh.amount)
   return read.ok ? minor(read.value) : null
 })
@@ -55,16 +71,51 @@ const shares = computed(() => {
   const found = total.value === null ? null : shareCost(total.value, fresh.by, bearing.value)
   return new Map(bearing.value.map((b, i) => [b.id, found?.[i] ?? null]))
 })
+const amountRead = () =>
+  carry ? { ok: true as const, value: carry } : readMoney(words.currency.value)(fresh.amount)
+/** Takes one of the farm’s own costs up: as much of it as no lot bears yet. */
+function share(sheet: StoredSheet<Overhead>, left: number) {
+  sharing.value = sheet
+  Object.assign(fresh, { label: sheet.body.name, of: sheet.body.of, by: sheet.body.by, amount: typed(left) })
+  document.getElementById(`${ids}-amount`)?.focus()
+}
+async function keepForFarm() {
+  const read = amountRead()
+  issues.value = [
+    ...(fresh.label.trim() ? [] : [fieldIssue('label', 'Say what is paid for: the field, the tractor.')]),
+    ...(read.ok ? [] : read.issues.map((i) => fieldIssue('amount', sayIssue(i, words.says.value)))),
+    ...(fresh.from && fresh.until
+      ? []
+      : [fieldIssue('until', 'From when until when is it for? Choose both days.')]),
+    ...(fresh.from && fresh.until && fresh.until < fresh.from
+      ? [fieldIssue('until', `It ends before it begins on ${fresh.from}. Check both days.`)]
+      : []),
+  ]
+  if (issues.value.length > 0 || !read.ok) return
+  const { of, by, from, until } = fresh
+  issues.value = await overheads!.keep({
+    ...{ format: 'ekko-overhead', version: 1, name: fresh.label.trim(), amount: minor(read.value) },
+    ...{ of, by, from, until },
+  })
+  if (issues.value.length === 0) Object.assign(fresh, { label: '', amount: '', from: '', until: '' })
+}
 async function write() {
-  const read = readMoney(words.currency.value)(fresh.amount)
+  const read = amountRead()
   issues.value = [
     ...(fresh.label.trim()
       ? []
       : [fieldIssue('label', 'Say what was paid for: rent of the field, a load of hay.')]),
     ...(read.ok ? [] : read.issues.map((i) => fieldIssue('amount', sayIssue(i, words.says.value)))),
-    ...(bearing.value.length > 1
+    ...(bearing.value.length > (carry || sharing.value ? 0 : 1)
       ? []
-      : [fieldIssue('lots', 'Choose two lots at least: a cost of one is written above.')]),
+      : [
+          fieldIssue(
+            'lots',
+            carry || sharing.value
+              ? 'Choose who bears it: one lot at least.'
+              : 'Choose two lots at least: a cost of one is written above.',
+          ),
+        ]),
     ...(read.ok && [...shares.value.values()].some((s) => s === null)
       ? [
           fieldIssue(
@@ -78,25 +129,41 @@ async function write() {
   const of = { kind: 'cost' as const, label: fresh.label.trim(), of: fresh.of }
   const written = bearing.value.filter((b) => shares.value.get(b.id)! > 0)
   for (const b of written) await lots.open(b.id)
-  for (const b of written)
-    lots.note(b.id, [{ ...of, amount: shares.value.get(b.id)!, shared: { total: read.value, by: fresh.by } }])
+  const shared = {
+    ...{ total: read.value, by: fresh.by },
+    ...(sharing.value && { of: sharing.value.id }),
+  }
+  for (const b of written) lots.note(b.id, [{ ...of, amount: shares.value.get(b.id)!, shared }])
+  if (carry) note({ ...of, label: 'Borne by other lots', amount: read.value, carried: true })
   done.value = written.length
+  if (sharing.value) overheads!.bear(sharing.value.id, read.value, written.length)
+  sharing.value = null
   Object.assign(fresh, { label: '', amount: '' })
 }
 </script>
 
 <template>
-  <form class="stack" novalidate aria-label="Share a cost" @submit.prevent="write">
-    <div class="fields">
+  <form
+    class="stack"
+    novalidate
+    :aria-label="carry ? 'Let other lots bear it' : 'Share a cost'"
+    @submit.prevent="write"
+  >
+    <p v-if="carry">
+      {{ words.money(carry) }} were spent on {{ lot!.tag }}. Each lot that is chosen bears its share of it;
+      here it is taken off, so that nothing is counted twice.
+    </p>
+    <FarmCosts v-if="overheads" :overheads="overheads" :sharing="sharing?.id ?? null" @share="share" />
+    <div v-if="!carry" class="fields">
       <div class="field wide">
         <label for="share-label">What was paid for</label>
         <InputText id="share-label" v-model="fresh.label" size="small" maxlength="80" autocomplete="off" />
         <FieldIssues :issues="at('label')" />
       </div>
       <div class="field">
-        <label for="share-amount">All of it</label>
+        <label :for="`${ids}-amount`">All of it</label>
         <InputText
-          id="share-amount"
+          :id="`${ids}-amount`"
           v-model="fresh.amount"
           size="small"
           inputmode="decimal"
@@ -128,6 +195,22 @@ async function write() {
           option-value="id"
         />
       </div>
+      <div class="field">
+        <label :for="`${ids}-from`">for the time from</label>
+        <InputText :id="`${ids}-from`" v-model="fresh.from" type="date" size="small" />
+      </div>
+      <div class="field">
+        <label :for="`${ids}-until`">until</label>
+        <InputText :id="`${ids}-until`" v-model="fresh.until" type="date" size="small" />
+        <FieldIssues :issues="at('until')" />
+      </div>
+      <Button
+        size="small"
+        text
+        label="Keep as a cost of the farm"
+        title="Shared later, as lots are there to bear it"
+        @click="keepForFarm"
+      />
     </div>
     <table class="plain">
       <thead>
