@@ -328,6 +328,30 @@ describe('price lists', () => {
   })
 })
 
+describe('another’s prices', () => {
+  it('are typed cut by cut and stand beside ours, a plate too', async () => {
+    const { page } = run
+    await page.getByLabel('Keep these prices as those of').fill('Shop')
+    await choose('they are', 'another’s')
+    await page.getByRole('button', { name: 'Keep the list' }).click()
+    const row = page.getByTestId('pairs').locator('tbody tr').first()
+    const theirs = row.getByRole('textbox')
+    await theirs.fill('dear')
+    await theirs.press('Enter')
+    await page.getByText('“dear” is not an amount of money').waitFor()
+    await theirs.fill('30')
+    await theirs.press('Enter')
+    await expect.poll(() => row.innerText()).toMatch(/\+\$[\d.]+\s+\$[\d.]+\s+\$1\d\.\d\d/)
+    await saved(page)
+    await page.reload()
+    await page.getByText('Price lists', { exact: true }).click()
+    await page.getByRole('button', { name: /^Shop from .*, cut by cut$/ }).click()
+    expect(await row.getByRole('textbox').inputValue()).toBe('30.00')
+    await page.getByRole('button', { name: /^Shop from .*, cut by cut$/ }).click()
+    await expect.poll(() => page.getByTestId('pairs').count()).toBe(0)
+  })
+})
+
 describe('what does not sell', () => {
   const row = () => run.page.getByTestId('markdowns').locator('tbody tr').first()
   const netOf = async () =>

@@ -3,7 +3,7 @@ import { minorOf, priceIn, priceOf, sumOf } from '#core/measure'
 import type { Said } from '#core/plan'
 import type { Decision, PriceSheet } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
-import { atPrices, listOf, moveAll, productsOf, reckon, takeList } from './index.ts'
+import { atPrices, listOf, moveAll, pricesBeside, productsOf, reckon, takeList, withPrice } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
 
 const read = (said: Said[] = []) =>
@@ -44,6 +44,21 @@ describe('a price list', () => {
     const [first] = listOf(read())
     const r = read([on('lock', first!.cut, true)])
     expect(takeList(r, sheet(listOf(r))).some((d) => d.target === first!.cut)).toBe(false)
+  })
+})
+
+describe('other people’s prices', () => {
+  it('stand beside ours by the pound and by the plate: worked by hand on a cut with its bone in', () => {
+    const r = read()
+    const c = productsOf(r).find((x) => x.edible > 0 && x.edible < 0.9 * x.kg)!
+    const shop = withPrice({ ...sheet([]), ours: false, name: 'Shop' }, c.cut.id, priceOf(1500, 'lb'))
+    const pair = pricesBeside(r, shop).find((p) => p.cut === c.cut)!
+    expect(pair.by).toBeCloseTo(1500 - inLb(r).get(c.cut.id)!, 6)
+    // 200 g that is eaten; what of the cut is not weighs c.kg − c.edible for every c.edible.
+    expect(pair.plate!.theirs).toBe(Math.round((1500 / 0.45359237) * 0.2 * (c.kg / c.edible)))
+    expect(pair.plate!.theirs!).toBeGreaterThan((1500 / 0.45359237) * 0.2)
+    expect(pricesBeside(r, shop).filter((p) => p.theirs)).toHaveLength(1)
+    expect(pricesBeside(r, withPrice(shop, c.cut.id, null)).filter((p) => p.theirs)).toEqual([])
   })
 })
 

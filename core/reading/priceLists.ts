@@ -1,5 +1,16 @@
 import { onGrid, valueOf } from '#core/ledger'
-import { minor, minorOf, minus, priceIn, priceOf, sumOf, type Minor } from '#core/measure'
+import {
+  minor,
+  minorOf,
+  minus,
+  perKg,
+  priceIn,
+  priceOf,
+  sumOf,
+  type Minor,
+  type UnitPrice,
+} from '#core/measure'
+import { PLATE } from '#core/plan'
 import type { Decision, PriceSheet } from '#core/records'
 import type { CutFigure, Reckoning } from './lot.ts'
 import { productsOf } from './prices.ts'
@@ -37,6 +48,41 @@ export function atPrices(read: Reckoning, sheet: PriceSheet): AtPrices {
     kept: products.length - has,
   }
 }
+
+/** One cut at our price and at that of a list, by the unit and by the plate; minor units. */
+export interface PricePair {
+  cut: CutFigure['cut']
+  ours: UnitPrice
+  theirs: UnitPrice | null
+  /** Theirs less ours, in the farm’s unit; null where the list has none. */
+  by: number | null
+  /** What of it a person eats costs: lean and fat of a plate, bones and rind paid for with it; null of what is not eaten. */
+  plate: { ours: Minor; theirs: Minor | null } | null
+}
+
+/** Every cut beside a list. */
+export function pricesBeside(read: Reckoning, sheet: PriceSheet): PricePair[] {
+  const prices = priced(sheet)
+  const { massUnit } = read.farm
+  return productsOf(read).map((c) => {
+    const theirs = prices.get(c.cut.id) ?? null
+    const [our, their] = [c.price, theirs].map((p) => p && minorOf(priceIn(p, massUnit))) as [
+      number,
+      number | null,
+    ]
+    const plate = (price: UnitPrice) => minor(perKg(price) * PLATE * (c.kg / c.edible))
+    return {
+      ...{ cut: c.cut, ours: c.price, theirs, by: their === null ? null : their - our },
+      plate: c.edible > 0 ? { ours: plate(c.price), theirs: theirs && plate(theirs) } : null,
+    }
+  })
+}
+
+/** A list with another price of a cut, or with none. */
+export const withPrice = (sheet: PriceSheet, cut: string, price: UnitPrice | null): PriceSheet => ({
+  ...sheet,
+  prices: [...sheet.prices.filter((p) => p.cut !== cut), ...(price ? [{ cut, price }] : [])],
+})
 
 /** Decisions that take the prices of a list over, as one step; locked cuts keep theirs. */
 export const takeList = (read: Reckoning, sheet: PriceSheet): Decision[] =>

@@ -28,6 +28,7 @@ export function useSheets<F extends Sheet['format']>(format: F) {
     sheets,
     state,
     keep: (body: Body) => save(uuid(), body, false),
+    change: (s: StoredSheet<Body>, body: Body) => save(s.id, body, false),
     putAway: (s: StoredSheet<Body>) => save(s.id, s.body, true),
   }
 }

@@ -11,11 +11,15 @@ import { useReading } from '../../state/lot.ts'
 import { useSheets } from '../../state/sheets.ts'
 import { useWords } from '../../state/words.ts'
 import { readNumber } from './figures.ts'
+import PricePairs from './PricePairs.vue'
 
 /** The farm's price lists by place, and other people's prices beside them: what this lot would bring at each. */
 const { read, body, decide } = useReading()
 const words = useWords()
-const { sheets, state, keep, putAway } = useSheets('ekko-prices')
+const { sheets, state, keep, change, putAway } = useSheets('ekko-prices')
+/** The list that is looked at cut by cut. */
+const open = ref<string | null>(null)
+const opened = computed(() => own.value.find((s) => s.id === open.value) ?? null)
 const today = new Date().toISOString().slice(0, 10)
 const species = computed(() => body.value.anatomy.species)
 const own = computed(() => sheets.value.filter((s) => s.body.species === species.value))
@@ -46,8 +50,9 @@ async function save() {
   if (issues.value.length > 0) return
   issues.value = await keep({
     ...{ format: 'ekko-prices', version: 1, name, from: fresh.from, species: species.value },
-    ...{ ours: fresh.ours, tax: fresh.tax, prices: listOf(read.value) },
+    ...{ ours: fresh.ours, tax: fresh.tax, prices: fresh.ours ? listOf(read.value) : [] },
   })
+  if (issues.value.length === 0) open.value = sheets.value.at(-1)?.id ?? null
 }
 const percent = ref('')
 const percentIssue = ref<FieldIssue[]>([])
@@ -83,7 +88,7 @@ function move() {
     </p>
     <p v-else-if="rows.length === 0" class="muted">
       No list is kept yet. Keep these prices as those of a place, and every lot of the kind can take them
-      over; write down a shop’s, and they stand beside yours.
+      over; write down a shop’s, and they stand beside yours, a plate too.
     </p>
     <table v-else class="plain" data-testid="lists">
       <thead>
@@ -110,6 +115,14 @@ function move() {
           <td class="right">{{ r.cover === null ? '' : words.percent(r.cover) }}</td>
           <td class="right nowrap">
             <Button
+              text
+              size="small"
+              label="Cut by cut"
+              :aria-expanded="open === r.sheet.id"
+              :aria-label="`${r.sheet.body.name} from ${r.sheet.body.from}, cut by cut`"
+              @click="open = open === r.sheet.id ? null : r.sheet.id"
+            />
+            <Button
               v-if="r.sheet.body.ours"
               text
               size="small"
@@ -129,9 +142,17 @@ function move() {
         </tr>
       </tbody>
     </table>
+    <PricePairs
+      v-if="opened"
+      :key="opened.id"
+      :sheet="opened.body"
+      @change="async (body) => (issues = await change(opened!, body))"
+    />
     <form class="fields" novalidate aria-label="Keep a price list" @submit.prevent="save">
       <div class="field wide">
-        <label for="list-name">Keep these prices as those of</label>
+        <label for="list-name">{{
+          fresh.ours ? 'Keep these prices as those of' : 'Write down the prices of'
+        }}</label>
         <InputText
           id="list-name"
           v-model="fresh.name"
