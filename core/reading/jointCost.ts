@@ -16,8 +16,16 @@ import type { CutFigure, Reckoning } from './lot.ts'
 export interface JointCost {
   total: Minor
   joint: Minor
-  products: (JointProduct & { cut: CutFigure['cut'] })[]
+  products: JointRow[]
   by: Record<JointMethod, Outcome<JointShare[]>>
+  /** All products together: what they weigh, bring, cost by themselves, and give towards the animal. */
+  all: { kg: Kg; value: Minor; separable: Minor; gives: Minor }
+}
+/** A product with its cut, the interval of its weight while it is not all weighed, and what it gives towards the animal. */
+export interface JointRow extends JointProduct {
+  cut: CutFigure['cut']
+  range: CutFigure['range']
+  gives: Minor
 }
 
 /** What a part brings of what its cuts would, where it has no price of its own as it is (docs/sources.md: uncut). */
@@ -66,24 +74,27 @@ export function jointCost(read: Reckoning): JointCost {
       if (per === 'pack') return amount * c.billedPacks
       return on && (per === 'kg' || per === 'lb') ? amount * fromKg(c.kg, per) : 0
     })
-  const products = sold.map((c): JointCost['products'][number] => ({
-    cut: c.cut,
-    id: c.cut.id,
-    kg: kg(c.kg),
-    value: c.value,
-    splitOff: splitOff.get(c.cut.id) ?? minor(0),
-    separable: plus(minor(feesOn(c) + goodsOf(c)), labourOf(minutes.get(c.cut.id) ?? 0, read.farm.hour)),
-  }))
+  const products = sold.map((c): JointRow => {
+    const separable = plus(
+      minor(feesOn(c) + goodsOf(c)),
+      labourOf(minutes.get(c.cut.id) ?? 0, read.farm.hour),
+    )
+    return {
+      ...{ cut: c.cut, id: c.cut.id, kg: kg(c.kg), range: c.done ? null : c.range },
+      ...{ value: c.value, splitOff: splitOff.get(c.cut.id) ?? minor(0) },
+      ...{ separable, gives: minus(c.value, separable) },
+    }
+  })
   const { total } = read.money.costs
-  const joint = minus(
-    total,
-    sumOf(products, (p) => p.separable),
-  )
+  const all = {
+    kg: sumOf(products, (p) => p.kg),
+    value: sumOf(products, (p) => p.value),
+    separable: sumOf(products, (p) => p.separable),
+    gives: sumOf(products, (p) => p.gives),
+  }
+  const joint = minus(total, all.separable)
   const by = Object.fromEntries(
     JOINT_METHODS.map((method) => [method, shareJoint(method, joint, products)]),
   ) as JointCost['by']
-  return { total, joint, products, by }
+  return { total, joint, products, by, all }
 }
-
-/** Kilograms of all that cost is shared over. */
-export const sharedOver = (joint: JointCost): Kg => sumOf(joint.products, (p) => p.kg)

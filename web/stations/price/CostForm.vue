@@ -27,7 +27,7 @@ const words = useWords()
 const fresh = reactive({
   ...{ of: 'feed' as CostKind, label: '', day: '', many: '', unit: 'lb' as CostUnit },
   ...{ each: '', amount: '', unpaid: false, receipt: null as string | null },
-  ...{ every: null as CostTimes | null, until: '' },
+  ...{ every: 'once' as CostTimes | 'once', until: '' },
 })
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
@@ -35,7 +35,7 @@ const kinds = COST_KINDS.map((id) => ({ id, word: COST_WORDS[id] }))
 const units = computed(() => COST_UNITS.map((id) => ({ id, word: id })))
 fresh.unit = words.unit.value
 
-const EVERY = [{ id: null, word: 'once' }, ...COST_TIMES.map((id) => ({ id, word: `every ${id}` }))]
+const EVERY = [{ id: 'once', word: 'once' }, ...COST_TIMES.map((id) => ({ id, word: `every ${id}` }))]
 /** So many at so much each, where both were typed: the amount follows. */
 const follows = computed(() => {
   const [many, each] = [readNumber(0.001, 1e6)(fresh.many), readMoney(words.currency.value)(fresh.each)]
@@ -46,7 +46,7 @@ const allTimes = computed(() => {
   const { every, day, until } = fresh
   const each = follows.value ?? (fresh.amount ? readMoney(words.currency.value)(fresh.amount) : null)
   const amount = typeof each === 'number' ? each : each?.ok ? each.value : null
-  if (!every || !day || !until || amount === null) return null
+  if (every === 'once' || !day || !until || amount === null) return null
   return { times: timesDue(every, day, until), amount: repeated({ each: minor(amount), every, until }, day) }
 })
 function add() {
@@ -65,22 +65,23 @@ function add() {
       'amount',
       `${sayIssue(amount.issues[0]!, words.says.value)} Or type how much there was and what one cost.`,
     )
-  if (fresh.every && !fresh.day) wrong('day', 'From which day is it paid? Choose the first.')
-  if (fresh.every && !fresh.until) wrong('until', 'Until which day is it paid? Choose the last.')
-  if (fresh.every && fresh.day && fresh.until && fresh.until < fresh.day)
+  const again = fresh.every === 'once' ? null : fresh.every
+  if (again && !fresh.day) wrong('day', 'From which day is it paid? Choose the first.')
+  if (again && !fresh.until) wrong('until', 'Until which day is it paid? Choose the last.')
+  if (again && fresh.day && fresh.until && fresh.until < fresh.day)
     wrong('until', `It ends before it begins on ${fresh.day}. Check both days.`)
   if (issues.value.length > 0) return
   const once = follows.value ?? (amount?.ok ? amount.value : 0)
   note({
     ...{ kind: 'cost', of: fresh.of, label },
     amount: allTimes.value?.amount ?? once,
-    ...(fresh.every && { repeats: { each: minor(once), every: fresh.every, until: fresh.until } }),
+    ...(again && { repeats: { each: minor(once), every: again, until: fresh.until } }),
     ...(fresh.day && { day: fresh.day }),
     ...(many?.ok && { quantity: { value: many.value, unit: fresh.unit } }),
     ...(fresh.unpaid && { unpaid: true }),
     ...(fresh.receipt && { receipt: fresh.receipt }),
   })
-  Object.assign(fresh, { label: '', many: '', each: '', amount: '', receipt: null, every: null, until: '' })
+  Object.assign(fresh, { label: '', many: '', each: '', amount: '', receipt: null, every: 'once', until: '' })
   document.getElementById('cost-what')?.focus()
 }
 </script>
@@ -155,7 +156,7 @@ function add() {
         option-value="id"
       />
     </div>
-    <div v-if="fresh.every" class="field">
+    <div v-if="fresh.every !== 'once'" class="field">
       <label for="cost-until">until</label>
       <InputText id="cost-until" v-model="fresh.until" type="date" size="small" />
       <FieldIssues :issues="at('until')" />

@@ -2,8 +2,9 @@
 import { computed } from 'vue'
 import { JOINT_METHODS, type JointMethod } from '#core/ledger'
 import { sayIssue, sumOf } from '#core/measure'
-import { jointCost, sharedOver } from '#core/reading'
+import { jointCost } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
+import MassRange from '../../pieces/MassRange.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import PriceTabs from './PriceTabs.vue'
@@ -40,11 +41,6 @@ const share = (method: JointMethod, id: string) => {
   const out = found.value.by[method]
   return out.ok ? out.value.find((s) => s.id === id)! : null
 }
-const totals = computed(() => ({
-  kg: sharedOver(found.value),
-  value: sumOf(found.value.products, (p) => p.value),
-  own: sumOf(found.value.products, (p) => p.separable),
-}))
 const sum = (method: JointMethod, of: 'cost' | 'margin') => {
   const out = found.value.by[method]
   return out.ok ? sumOf(out.value, (s) => s[of]) : null
@@ -58,7 +54,7 @@ const sum = (method: JointMethod, of: 'cost' | 'margin') => {
       <h2>What each cut cost, in four ways</h2>
       <span class="muted"
         >{{ words.money(found.joint) }} of {{ words.money(found.total) }} is the whole animal’s; the rest only
-        one cut’s: its packs, its grinding</span
+        one cut’s: its packs, its grinding, its finishes</span
       >
     </div>
     <p class="caution" role="note">
@@ -97,12 +93,12 @@ const sum = (method: JointMethod, of: 'cost' | 'margin') => {
               >
             </td>
             <td class="right nowrap">
-              <span class="estimate">{{ words.mass(p.kg) }}</span>
+              <MassRange :kg="p.kg" :range="p.range" />
             </td>
             <td class="right">{{ words.money(p.value) }}</td>
             <td class="right">{{ words.money(p.separable) }}</td>
             <td class="right">
-              <b>{{ words.money(p.value - p.separable) }}</b>
+              <b>{{ words.money(p.gives) }}</b>
             </td>
             <td v-for="m in JOINT_METHODS" :key="m" class="right">
               <template v-if="share(m, p.id)"
@@ -117,10 +113,10 @@ const sum = (method: JointMethod, of: 'cost' | 'margin') => {
         <tfoot>
           <tr>
             <th scope="row">All</th>
-            <td class="right nowrap">{{ words.mass(totals.kg) }}</td>
-            <td class="right">{{ words.money(totals.value) }}</td>
-            <td class="right">{{ words.money(totals.own) }}</td>
-            <td class="right">{{ words.money(totals.value - totals.own) }}</td>
+            <td class="right nowrap">{{ words.mass(found.all.kg) }}</td>
+            <td class="right">{{ words.money(found.all.value) }}</td>
+            <td class="right">{{ words.money(found.all.separable) }}</td>
+            <td class="right">{{ words.money(found.all.gives) }}</td>
             <td v-for="m in JOINT_METHODS" :key="m" class="right">
               <template v-if="sum(m, 'cost') !== null"
                 >{{ words.money(sum(m, 'cost')!) }}<br /><small>{{
