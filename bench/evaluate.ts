@@ -17,6 +17,7 @@ import {
   alternativesFor,
   cheapEnd,
   figuresOf,
+  finishOffers,
   jointCost,
   oneMore,
   reckon,
@@ -139,6 +140,7 @@ function benchSpecies(species: Species, liveKg: number, part: string) {
   }
   const alternatives = () => void alternativesFor(read, part, ['left', 'right'])
   const reading = () => void reckon(flow, lot, farm, 0)
+  const dearest = read.cuts.toSorted((a, b) => b.value - a.value)[0]!.cut.id
   const rows: [string, ReturnType<typeof against>, string, string][] = [
     ['one evaluation', against(evaluation, floor, 5000), 'straight-line code', '≤ 8'],
     [
@@ -170,6 +172,12 @@ function benchSpecies(species: Species, liveKg: number, part: string) {
       against(() => void cheapEnd(read), reading, 2),
       'readings',
       '',
+    ],
+    [
+      'every finish of a cut, whole plans',
+      against(() => void finishOffers(flow, lot, farm, read, dearest), reading, 5),
+      'readings',
+      '≤ 10',
     ],
     ['prices solved', against(() => void solveLot(read), reading, 20), 'readings', '≤ 1'],
     [`${DRAWS} draws, warm`, against(() => draw(cutting), warmFloor, 1, 5), 'sampling floor', '≤ 2'],
