@@ -33,7 +33,7 @@ describe('a flock that is cut in two ways', () => {
     await page.getByLabel('Called', { exact: true }).fill('Parted')
     await page.keyboard.press('Enter')
     await page.getByTestId('groups').waitFor()
-    await page.getByRole('button', { name: 'The plan of Parted' }).click()
+    await page.getByRole('button', { name: 'Its plan: Parted' }).click()
     await tab(/^Parted 5/).waitFor()
     await way('bird-parts').click()
     await page.locator('[data-cut=breast-boneless]').waitFor()
@@ -129,7 +129,7 @@ describe('the two sides of a bird', () => {
     const { page } = run
     await openLot(run, 'Flock 1', 'groups')
     await page.getByRole('button', { name: 'The two sides of each apart' }).click()
-    await page.getByRole('button', { name: 'The plan of Left side' }).click()
+    await page.getByRole('button', { name: 'Its plan: Left side' }).click()
     await tab(/^Left side one side of each of 60/).waitFor()
     await page.getByText('this group is one side of each', { exact: false }).first().waitFor()
     await way('bird-parts').click()

@@ -16,6 +16,13 @@ const VIEWS = [
   ['Alder', 'plans'],
   ['Clover', 'trim'],
   ['Clover', 'card'],
+  ['Bramble', 'costs'],
+  ['Bramble', 'fees'],
+  ['Bramble', 'joint'],
+  ['Bramble', 'finishes'],
+  ['Bramble', 'cheap'],
+  ['Fern', 'costs'],
+  ['Flock 3', 'groups'],
   ['', ''],
   ['', 'new'],
   ['', 'cuts'],
@@ -30,6 +37,10 @@ async function standAt(run: Running, tag: string, view: string): Promise<void> {
   if (tag) await openLot(run, tag, view)
   else await visit(run, `/${view}`)
   if (view === 'farm') await page.getByRole('group', { name: 'Kept copies' }).waitFor()
+  // What is folded away is looked at too.
+  await page.evaluate(() =>
+    document.querySelectorAll('main details').forEach((d) => ((d as HTMLDetailsElement).open = true)),
+  )
   await expect.poll(() => page.locator('main h2, main h3, main h1, main svg').count()).toBeGreaterThan(0)
 }
 

@@ -107,55 +107,57 @@ const minutes = (n: number) => `${Math.round(n)} min`
   <BlockTabs />
   <div class="stack">
     <div class="pane-head"><h2>Groups that are cut apart</h2></div>
-    <table v-if="table.groups.length > 0" class="plain" data-testid="groups">
-      <thead>
-        <tr>
-          <th>Group</th>
-          <th class="right">Animals</th>
-          <th class="right">Hanging</th>
-          <th class="right">Products</th>
-          <th class="right">Packed so far</th>
-          <th class="right">Bench</th>
-          <th><span class="visually-hidden">Its plan</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(g, i) in table.groups" :key="g.id">
-          <th scope="row">{{ g.name }}</th>
-          <td class="right">{{ sayAnimals(leaves[i]!) }}</td>
-          <td class="right"><WeightCell :figure="g.hanging" /></td>
-          <td class="right"><WeightCell :figure="g.products" /></td>
-          <td class="right">{{ words.mass(g.packed) }}</td>
-          <td class="right">{{ minutes(g.minutes) }}</td>
-          <td>
-            <Button
-              text
-              size="small"
-              label="Its plan"
-              :aria-label="`The plan of ${g.name}`"
-              @click="open(g.id)"
-            />
-          </td>
-        </tr>
-        <tr v-if="table.packedApart > 0">
-          <th scope="row">Packed of the whole lot</th>
-          <td colspan="3" class="muted">before it was split, or of several groups at once</td>
-          <td class="right">{{ words.mass(table.packedApart) }}</td>
-          <td colspan="2" />
-        </tr>
-      </tbody>
-      <tfoot>
-        <tr>
-          <th scope="row">All</th>
-          <td class="right">{{ lot!.count }}</td>
-          <td class="right"><WeightCell :figure="table.all.hanging" /></td>
-          <td class="right"><WeightCell :figure="table.all.products" /></td>
-          <td class="right">{{ words.mass(table.all.packed) }}</td>
-          <td class="right">{{ minutes(table.all.minutes) }}</td>
-          <td />
-        </tr>
-      </tfoot>
-    </table>
+    <div v-if="table.groups.length > 0" class="scroll">
+      <table class="plain" data-testid="groups">
+        <thead>
+          <tr>
+            <th>Group</th>
+            <th class="right">Animals</th>
+            <th class="right">Hanging</th>
+            <th class="right">Products</th>
+            <th class="right">Packed so far</th>
+            <th class="right">Bench</th>
+            <th><span class="visually-hidden">Its plan</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(g, i) in table.groups" :key="g.id">
+            <th scope="row">{{ g.name }}</th>
+            <td class="right">{{ sayAnimals(leaves[i]!) }}</td>
+            <td class="right"><WeightCell :figure="g.hanging" /></td>
+            <td class="right"><WeightCell :figure="g.products" /></td>
+            <td class="right">{{ words.mass(g.packed) }}</td>
+            <td class="right">{{ minutes(g.minutes) }}</td>
+            <td>
+              <Button
+                text
+                size="small"
+                label="Its plan"
+                :aria-label="`Its plan: ${g.name}`"
+                @click="open(g.id)"
+              />
+            </td>
+          </tr>
+          <tr v-if="table.packedApart > 0">
+            <th scope="row">Packed of the whole lot</th>
+            <td colspan="3" class="muted">before it was split, or of several groups at once</td>
+            <td class="right">{{ words.mass(table.packedApart) }}</td>
+            <td colspan="2" />
+          </tr>
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row">All</th>
+            <td class="right">{{ lot!.count }}</td>
+            <td class="right"><WeightCell :figure="table.all.hanging" /></td>
+            <td class="right"><WeightCell :figure="table.all.products" /></td>
+            <td class="right">{{ words.mass(table.all.packed) }}</td>
+            <td class="right">{{ minutes(table.all.minutes) }}</td>
+            <td />
+          </tr>
+        </tfoot>
+      </table>
+    </div>
     <p v-else class="muted">
       All {{ lot!.count === 1 ? 'of it is' : `${lot!.count} are` }} cut alike. Split them, and each group has
       its own ways, card, weights and packs; prices and costs stay those of the lot.

@@ -35,43 +35,45 @@ function take(door: Door) {
       <span style="flex: 1" />
       <PaperButtons :lot="lot!.id" place="booking" />
     </p>
-    <table class="plain doors">
-      <thead>
-        <tr>
-          <th>Door</th>
-          <th>As booked</th>
-          <th>Cannot be had so</th>
-          <th>The other way</th>
-          <th class="right">Take-home</th>
-          <th v-if="priced" class="right">Money</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="d in doors" :key="d.id" :data-door="d.id">
-          <th scope="row">{{ words.name(d.names) }}</th>
-          <td>{{ d.is }}</td>
-          <td>
-            <span v-if="d.shut.length > 0"
-              ><i class="pi pi-lock" aria-hidden="true" /> {{ list(d.shut) }}</span
-            ><span v-else class="muted">nothing</span>
-          </td>
-          <td>
-            <Button
-              text
-              size="small"
-              :label="d.other"
-              :aria-label="`${words.name(d.names)}: ${d.other}`"
-              @click="take(d)"
-            />
-            <small v-if="d.wouldShut.length > 0" class="muted block"
-              >would shut {{ list(d.wouldShut) }}</small
-            >
-          </td>
-          <td class="right">{{ words.massChange(d.takeHome) }}</td>
-          <td v-if="priced" class="right">{{ words.moneyChange(d.money) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="scroll" role="region" aria-label="Doors and what each shuts" tabindex="0">
+      <table class="plain doors">
+        <thead>
+          <tr>
+            <th>Door</th>
+            <th>As booked</th>
+            <th>Cannot be had so</th>
+            <th>The other way</th>
+            <th class="right">Take-home</th>
+            <th v-if="priced" class="right">Money</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="d in doors" :key="d.id" :data-door="d.id">
+            <th scope="row">{{ words.name(d.names) }}</th>
+            <td>{{ d.is }}</td>
+            <td>
+              <span v-if="d.shut.length > 0"
+                ><i class="pi pi-lock" aria-hidden="true" /> {{ list(d.shut) }}</span
+              ><span v-else class="muted">nothing</span>
+            </td>
+            <td>
+              <Button
+                text
+                size="small"
+                :label="d.other"
+                :aria-label="`${words.name(d.names)}: ${d.other}`"
+                @click="take(d)"
+              />
+              <small v-if="d.wouldShut.length > 0" class="muted block"
+                >would shut {{ list(d.wouldShut) }}</small
+              >
+            </td>
+            <td class="right">{{ words.massChange(d.takeHome) }}</td>
+            <td v-if="priced" class="right">{{ words.moneyChange(d.money) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </div>
 </template>
 

@@ -71,7 +71,7 @@ const sum = (method: JointMethod, of: 'cost' | 'margin') => {
     <p v-for="t in trouble" :key="t.m" class="field-issue" role="alert">
       {{ METHODS[t.m].head }}: {{ t.says }}
     </p>
-    <div class="scroll">
+    <div class="scroll" role="region" aria-label="The cost of each cut" tabindex="0">
       <table class="plain joint" data-testid="joint">
         <thead>
           <tr>
