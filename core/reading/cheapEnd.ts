@@ -1,12 +1,16 @@
 import { lookup, sidesOf, type Names, type SideName } from '#core/anatomy'
 import { sidesIn } from '#core/carcass'
+import type { Flow } from '#core/carcass'
 import { afterBench, lessWorth } from '#core/ledger'
-import { kg, minor, perKg, sumOf, type Kg, type Minor } from '#core/measure'
+import { interval, kg, minor, perKg, sumOf, type Interval, type Kg, type Minor } from '#core/measure'
 import type { Decision } from '#core/records'
 import { takePath } from '#core/plan'
 import { alternativesFor } from './alternatives.ts'
-import type { Reckoning } from './lot.ts'
+import { triedOn } from './groups.ts'
+import type { FarmFigures, LotState, Reckoning } from './lot.ts'
+import { drawnNets } from './money.ts'
 import { offered } from './offered.ts'
+import { reckon } from './reckon.ts'
 
 /** A part of which much sells near nothing, made a product: what that would leave over. */
 export interface Lift {
@@ -108,4 +112,34 @@ export function cheapEnd(read: Reckoning): Lift[] {
       }),
     )
     .sort((a, b) => b.extra - a.extra)
+}
+
+/** Draws that a lift is judged by: enough for its middle 80 %. */
+const DRAWS = 400
+
+/**
+ * The likely range of what each lift leaves over: both plans in the same draws, of the difference as much counted as sells.
+ * What is spent is taken as it is in the middle.
+ */
+export function liftRanges(
+  base: Flow,
+  lot: LotState,
+  farm: FarmFigures,
+  lifts: readonly Lift[],
+): (Interval | null)[] {
+  const netsOf = (read: Reckoning) => read.drawnNow && drawnNets(read.drawnNow, read.plan, read.cuts)
+  const now = reckon(base, lot, farm, DRAWS)
+  const before = netsOf(now)
+  return lifts.map((lift) => {
+    const then = reckon(base, triedOn(lot, lift.said), farm, DRAWS)
+    const after = netsOf(then)
+    if (!before || !after) return null
+    const spent = then.money.costs.total - now.money.costs.total
+    return interval(
+      after.map((net, d) => {
+        const more = net - before[d]!
+        return (more > 0 ? more * SELLS : more) - spent
+      }),
+    )
+  })
 }

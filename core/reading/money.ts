@@ -18,6 +18,15 @@ import type { CutFigure, FarmFigures, MoneyFigures, Uncovered } from './lot.ts'
 const kgOfAll = (cuts: readonly CutFigure[], counts: (c: CutFigure) => boolean): Kg =>
   sumOf(cuts, (c) => (counts(c) ? c.kg : kg(0)))
 
+/** What every draw brings at the prices in force: its cuts, its shares, or nothing; minor units, not rounded. */
+export function drawnNets(drawn: Drawn, plan: Plan, cuts: readonly CutFigure[]): Float64Array {
+  const { sale } = plan.verdict
+  const price = sale === 'live-shares-only' ? plan.sharePrice : null
+  if (price) return drawn.stages.aged.map((hung) => hung * perKg(price))
+  const sellable = sale === 'by-the-piece' ? cuts.filter((c) => c.price.milli > 0) : []
+  return drawnSums(drawn, sellable, (c, own) => takingsPerKg(c.price, c) * own)
+}
+
 /** What the lot cost, what it should bring, and whether that covers it. */
 export function moneyOf(
   plan: Plan,
@@ -52,9 +61,7 @@ export function moneyOf(
   }
   if (!drawn) return figures
   const { hot, aged } = drawn.stages
-  const nets = sharePrice
-    ? aged.map((hung) => hung * perKg(sharePrice))
-    : drawnSums(drawn, sellable, (c, own) => takingsPerKg(c.price, c) * own)
+  const nets = drawnNets(drawn, plan, cuts)
   const slope = feePerKg(plan.fees)
   const costIn = (d: number) =>
     costs.total + slope.hot * (hot[d]! - billed.hot) + slope.hanging * (aged[d]! - billed.hanging)

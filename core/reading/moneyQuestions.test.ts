@@ -4,7 +4,7 @@ import { fromKg, minor, priceOf, sumOf } from '#core/measure'
 import type { Said } from '#core/plan'
 import type { FactBody, Species } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
-import { cheapEnd, jointCost, oneMore, reckon, SELLS } from './index.ts'
+import { cheapEnd, dealOf, jointCost, liftRanges, oneMore, reckon, SELLS } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
 
 const cost = (amount: number): FactBody => ({ kind: 'cost', label: 'All of it', amount })
@@ -86,6 +86,22 @@ describe('the cheap end', () => {
     const dear = sumOf(r.cuts, (c) => (c.value > 0 && c.value / c.kg / soldFactor(c) > needed ? c.value : 0))
     for (const lift of cheapEnd(r)) expect(lift.drop).toBeCloseTo(lift.extra / dear, 2)
   })
+  it('says between what the extra likely lies: wider the less is known, and none that is far off its middle', () => {
+    const { lot, read: r } = read('hog')
+    const lifts = cheapEnd(r)
+    const at = (of: typeof lot) => liftRanges(flowOf('hog'), of, FARM_PAID, lifts)
+    const weighed = at(lot)
+    const guessed = at({ ...lot, weighings: lot.weighings.map((w) => ({ ...w, source: 'guess' as const })) })
+    expect(weighed).toHaveLength(lifts.length)
+    lifts.forEach((lift, i) => {
+      const { low, high } = weighed[i]!
+      expect(low).toBeLessThan(high)
+      const wide = high - low
+      expect(lift.extra).toBeGreaterThan(low - wide)
+      expect(lift.extra).toBeLessThan(high + wide)
+      expect(guessed[i]!.high - guessed[i]!.low).toBeGreaterThan(wide)
+    })
+  })
 })
 
 describe('one more', () => {
@@ -125,5 +141,21 @@ describe('an aim that is no sum', () => {
   it('needs no rate to say what an hour earns', () => {
     const { read: r } = read('hog', [], { ...FARM, hour: minor(0), mince: priceOf(1300, 'kg') })
     expect(r.money.earned.hour).toBe(Math.round((r.money.net - r.money.costs.total) / (r.minutes / 60)))
+  })
+})
+
+describe('a deal on a lot', () => {
+  it('has an interval on what was estimated, none on what was weighed; the amount is as wide as the weight', () => {
+    const lot = lotOf('hog', [], 'hot', 190)
+    const rows = dealOf(reckon(flowOf('hog'), lot, FARM), 250, 'hot')
+    const on = (basis: string) => rows.find((x) => x.basis === basis)!
+    expect(on('hot')).toMatchObject({ amount: 47_500, range: null, amounts: null })
+    expect(on('rebate').range).toBeNull()
+    for (const basis of ['live', 'cold', 'hanging']) {
+      const { kg: mass, range, amount, amounts } = on(basis)
+      expect(range!.low, basis).toBeLessThan(mass)
+      expect(range!.high, basis).toBeGreaterThan(mass)
+      expect(amounts!.high / amount, basis).toBeCloseTo(range!.high / mass, 3)
+    }
   })
 })

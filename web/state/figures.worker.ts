@@ -4,6 +4,7 @@ import { compile, type Flow } from '#core/carcass'
 import {
   cheapEnd,
   libraryOf,
+  liftRanges,
   massKey,
   finishOffers,
   oneMore,
@@ -20,6 +21,7 @@ import {
   type Replan,
   type Trouble,
 } from '#core/reading'
+import type { Interval } from '#core/measure'
 import type { Finish } from '#core/records'
 
 /** What a page may ask of this thread. Anatomies are learnt once, by their hash. */
@@ -30,7 +32,7 @@ export interface Reckoner {
   /** The best that is left of a lot's plan once something went wrong. */
   replan(hash: string, asked: string, trouble: Trouble): Replan
   /** What could be made of what sells near nothing. */
-  cheapEnd(hash: string, asked: string): Lift[]
+  cheapEnd(hash: string, asked: string): (Lift & { between: Interval | null })[]
   /** Every finish of a cut, valued. */
   finishOffers(hash: string, asked: string, cut: string, tried: string): FinishOffer[]
   /** What one more of each is worth. */
@@ -62,7 +64,10 @@ const reckoner: Reckoner = {
   },
   cheapEnd: (hash, asked) => {
     const { state, farm } = JSON.parse(asked) as Asked
-    return cheapEnd(reckon(flows.get(hash)!, state, farm, 0))
+    const flow = flows.get(hash)!
+    const lifts = cheapEnd(reckon(flow, state, farm, 0))
+    const ranges = liftRanges(flow, state, farm, lifts)
+    return lifts.map((lift, i) => ({ ...lift, between: ranges[i]! }))
   },
   finishOffers: (hash, asked, cut, tried) => {
     const { state, farm } = JSON.parse(asked) as Asked

@@ -80,7 +80,11 @@ const sideWords = (sides: readonly string[]) =>
               </td>
               <td class="right nowrap">{{ words.change(Math.round(l.minutes), 'min') }}</td>
               <td class="right">{{ words.change(l.packs, '') }}</td>
-              <td class="right nowrap up">{{ words.moneyChange(l.extra) }}</td>
+              <td class="right nowrap">
+                <span class="up">{{ words.moneyChange(l.extra) }}</span><template v-if="l.between"
+                  ><br /><small class="muted">{{ words.moneyRange(l.between) }}</small></template
+                >
+              </td>
               <td class="right nowrap">{{ words.percent(l.drop) }}</td>
               <td>
                 <Button

@@ -2,9 +2,10 @@
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
-import { dealOnEveryBasis } from '#core/ledger'
 import { sayIssue } from '#core/measure'
+import { dealOf } from '#core/reading'
 import { FEE_BASES, type FeeBasis } from '#core/records'
+import MassRange from '../../pieces/MassRange.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { BASIS_SAYS } from './feeWords.ts'
@@ -19,17 +20,7 @@ const bases = FEE_BASES.map((id) => ({ id, word: BASIS_SAYS[id] }))
 const typed = computed(() =>
   price.value.trim() === '' ? null : readMoney(words.currency.value)(price.value),
 )
-const rows = computed(() =>
-  typed.value?.ok
-    ? dealOnEveryBasis(
-        typed.value.value,
-        words.unit.value,
-        meant.value,
-        read.value.billed,
-        read.value.worth.takeHome,
-      )
-    : [],
-)
+const rows = computed(() => (typed.value?.ok ? dealOf(read.value, typed.value.value, meant.value) : []))
 const each = (amount: number) => `${words.money(Math.round(amount))}/${words.unit.value}`
 </script>
 
@@ -68,12 +59,14 @@ const each = (amount: number) => `${words.money(Math.round(amount))}/${words.uni
       <tbody>
         <tr v-for="r in rows" :key="r.basis" :class="{ now: r.basis === meant }">
           <td>
-            {{ BASIS_SAYS[r.basis] }}<br /><small class="muted">{{ words.mass(r.kg) }}</small>
+            {{ BASIS_SAYS[r.basis] }}<br /><small><MassRange :kg="r.kg" :range="r.range" inline /></small>
           </td>
           <td class="right nowrap">
-            {{ words.money(r.amount) }}<br /><small v-if="r.basis !== meant" class="muted">{{
-              words.moneyChange(r.difference)
-            }}</small>
+            <span :class="{ estimate: r.range }">{{ words.money(r.amount) }}</span><br /><small
+              v-if="r.amounts"
+              class="muted"
+              >{{ words.money(r.amounts.low) }}–{{ words.money(r.amounts.high) }}<br /></small
+            ><small v-if="r.basis !== meant" class="muted">{{ words.moneyChange(r.difference) }}</small>
           </td>
           <td class="right nowrap">{{ each(r.same) }}</td>
           <td class="right nowrap">{{ r.takeHome === null ? '' : each(r.takeHome) }}</td>

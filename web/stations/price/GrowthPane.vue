@@ -3,7 +3,8 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref } from 'vue'
 import { growthOf } from '#core/ledger'
-import { minorOf, parseMass, pricePer, sayIssue } from '#core/measure'
+import { kg, minorOf, parseMass, pricePer, sayIssue } from '#core/measure'
+import MassRange from '../../pieces/MassRange.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -20,6 +21,15 @@ const live = computed(() => read.value.stages.find((s) => s.id === 'live') ?? nu
 const growth = computed(() => {
   const { plan, count } = read.value
   return live.value && growthOf(plan.costs, start.value, live.value.kg, count, plan.killed)
+})
+/** At the likely least and most that it weighs now, while that is an estimate. */
+const between = computed(() => {
+  const { plan, count } = read.value
+  const range = live.value?.range
+  if (!range) return null
+  const at = (weight: number) => growthOf(plan.costs, start.value, kg(weight), count, plan.killed)
+  const [low, high] = [at(range.low), at(range.high)]
+  return low && high ? { low, high } : null
 })
 const perUnit = (perKg: number) =>
   `${words.money(Math.round(minorOf(pricePer(perKg, words.unit.value))))}/${words.unit.value}`
@@ -56,7 +66,7 @@ function keep() {
         @click="withdraw(...factOf((f) => f.kind === 'observation' && f.what === 'start'))"
       />
     </p>
-    <form v-else class="row" novalidate aria-label="What it weighed when it came" @submit.prevent="keep">
+    <form v-else class="fields" novalidate aria-label="What it weighed when it came" @submit.prevent="keep">
       <div class="field">
         <label for="start-mass">Weighed when it came, {{ words.unit.value }}</label>
         <InputText id="start-mass" v-model="fresh.mass" size="small" autocomplete="off" />
@@ -85,22 +95,44 @@ function keep() {
         <tr>
           <td>Gained</td>
           <td class="right">
-            <span :class="{ estimate: !live?.weighed }">{{ words.mass(growth.gain) }}</span>
+            <MassRange
+              :kg="growth.gain"
+              :range="between && { low: between.low.gain, high: between.high.gain }"
+            />
           </td>
         </tr>
         <tr v-if="growth.daily">
           <td>a day, each</td>
-          <td class="right">{{ words.mass(growth.daily) }}</td>
+          <td class="right">
+            <MassRange
+              :kg="growth.daily"
+              :range="between && { low: between.low.daily!, high: between.high.daily! }"
+            />
+          </td>
         </tr>
         <tr v-if="growth.conversion">
           <td>
             Feed for one of gain <small class="muted">{{ words.mass(growth.feed) }} fed</small>
           </td>
-          <td class="right">{{ growth.conversion.toFixed(2) }}</td>
+          <td class="right">
+            <span :class="{ estimate: between }">{{ growth.conversion.toFixed(2) }}</span><template
+              v-if="between"
+              ><br /><small class="muted"
+                >{{ between.high.conversion!.toFixed(2) }}–{{ between.low.conversion!.toFixed(2) }}</small
+              ></template
+            >
+          </td>
         </tr>
         <tr v-if="growth.feedPerKg">
           <td>Feed cost of gain</td>
-          <td class="right">{{ perUnit(growth.feedPerKg) }}</td>
+          <td class="right">
+            <span :class="{ estimate: between }">{{ perUnit(growth.feedPerKg) }}</span><template
+              v-if="between"
+              ><br /><small class="muted"
+                >{{ perUnit(between.high.feedPerKg!) }}–{{ perUnit(between.low.feedPerKg!) }}</small
+              ></template
+            >
+          </td>
         </tr>
         <tr v-if="growth.lost">
           <td>
@@ -110,7 +142,13 @@ function keep() {
         </tr>
         <tr>
           <td>All cost of gain</td>
-          <td class="right">{{ perUnit(growth.allPerKg) }}</td>
+          <td class="right">
+            <span :class="{ estimate: between }">{{ perUnit(growth.allPerKg) }}</span><template v-if="between"
+              ><br /><small class="muted"
+                >{{ perUnit(between.high.allPerKg) }}–{{ perUnit(between.low.allPerKg) }}</small
+              ></template
+            >
+          </td>
         </tr>
       </tbody>
     </table>
@@ -124,12 +162,3 @@ function keep() {
     >
   </section>
 </template>
-
-<style scoped>
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0.6rem;
-  align-items: end;
-}
-</style>
