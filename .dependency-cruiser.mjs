@@ -9,6 +9,7 @@ const CORE = [
   'plan',
   'ledger',
   'reading',
+  'hand',
   'papers',
 ]
 /** What the core may take from a registry: pure, and without a clock, a disk or a network. */

@@ -88,6 +88,32 @@ describe('the block card', () => {
   })
 })
 
+describe('the kit', () => {
+  it('stands ready shelf by shelf before the first cut, from the plan, by keyboard, and over a reload', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'block')
+    await page.getByRole('link', { name: 'Kit', exact: true }).click()
+    const shelf = (id: string) => page.locator(`[data-kit=${id}]`)
+    expect(await shelf('saw').innerText()).toMatch(/for .*loin/)
+    expect(await shelf('goes').innerText()).toMatch(/brine \d/)
+    expect(await shelf('tubs').innerText()).toMatch(/Roast\s+\d tubs?/)
+    await shelf('knife').getByRole('checkbox').press('Space')
+    await shelf('tubs').getByRole('checkbox').press('Space')
+    await expect.poll(() => page.getByTestId('kit-ready').innerText()).toMatch(/^2 of /)
+    await saved(page)
+    await page.reload()
+    await expect.poll(() => page.getByTestId('kit-ready').innerText()).toMatch(/^2 of /)
+    await shelf('tubs').getByRole('checkbox').press('Space')
+    await expect.poll(() => page.getByTestId('kit-ready').innerText()).toMatch(/^1 of /)
+    // A plan that takes less asks for less.
+    const bags = await shelf('bags').innerText()
+    await openLot(run, 'Flock 1', 'kit')
+    await shelf('ice').getByText('cools the birds').waitFor()
+    expect(await shelf('saw').count()).toBe(0)
+    expect(await shelf('bags').innerText()).not.toBe(bags)
+  })
+})
+
 describe('when something goes wrong', () => {
   it('plans again from what is left: saw down, what it costs, and taking it', async () => {
     const { page } = run

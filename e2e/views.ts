@@ -16,6 +16,7 @@ const VIEWS = [
   ['Alder', 'plans'],
   ['Clover', 'trim'],
   ['Clover', 'card'],
+  ['Bramble', 'kit'],
   ['Bramble', 'costs'],
   ['Bramble', 'fees'],
   ['Bramble', 'joint'],

@@ -1,7 +1,7 @@
 import same from 'fast-deep-equal'
 import { lookup, sidesOf, UNSURE, type Anatomy } from '#core/anatomy'
 import { gramsOf, issueOf, kgOf, minor, mm, type Issue, type Names } from '#core/measure'
-import type { Decision, FactBody, OneAnimal } from '#core/records'
+import { KIT_IDS, type Decision, type FactBody, type OneAnimal } from '#core/records'
 import { routesFor } from '#core/rules'
 import { readFacts, type FactRow } from './facts.ts'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
@@ -100,6 +100,7 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
               'break',
               ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`]),
               ...anatomy.cuts.map((c) => `finish-${c.id}`),
+              ...KIT_IDS.map((id) => `kit-${id}`),
             ].includes(fact.of)
       return known ? null : unknown('of', fact.what, fact.of)
     }

@@ -31,6 +31,21 @@ export type Quarter = (typeof QUARTERS)[number]
 export const TOOLS = ['knife', 'saw', 'grinder', 'cure', 'none'] as const
 export type Tool = (typeof TOOLS)[number]
 
+/** What is laid ready before the first cut, and ticked. */
+export const KIT_IDS = [
+  'knife',
+  'saw',
+  'grinder',
+  'cure',
+  'tubs',
+  'goes',
+  'bags',
+  'twine',
+  'casing',
+  'ice',
+] as const
+export type KitId = (typeof KIT_IDS)[number]
+
 export const TRIM_LEVELS = ['generous', 'standard', 'close', 'strict'] as const
 export type TrimLevel = (typeof TRIM_LEVELS)[number]
 

@@ -16,6 +16,7 @@ export const STATIONS = [
     page: () => import('./block/BlockStation.vue'),
     views: {
       trim: () => import('./block/TrimView.vue'),
+      kit: () => import('./block/KitView.vue'),
       card: () => import('./block/CardView.vue'),
       plans: () => import('./block/PlansView.vue'),
       groups: () => import('./block/GroupsView.vue'),

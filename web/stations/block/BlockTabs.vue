@@ -4,12 +4,13 @@ import RoomTabs from '../../pieces/RoomTabs.vue'
 import { useReading } from '../../state/lot.ts'
 import { canSplit } from './groups.ts'
 
-/** The rooms of the Block: deciding, comparing plans, following the meat, the card taken to the bench, and groups. */
+/** The rooms of the Block: deciding, comparing plans, following the meat, what must be ready, the card taken to the bench, and groups. */
 const { lot, body } = useReading()
 const TABS = [
   ['block', 'Ways'],
   ['plans', 'Plans compared'],
   ['trim', 'Trim and where it goes'],
+  ['kit', 'Kit'],
   ['card', 'Block card'],
 ] as const
 /** A lot of several may be cut in several ways; so may the two sides of a bird. */
