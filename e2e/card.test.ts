@@ -37,6 +37,17 @@ describe('the block card', () => {
     await expect.poll(() => page.getByTestId('progress').innerText()).toMatch(/^2 of /)
     await page.getByRole('button', { name: 'Leave floor mode' }).click()
   })
+  it('says how each step is done: where, with what, how it looks when it is right, each caution once', async () => {
+    const how = step('loin').first().locator('details')
+    await how.locator('summary').press('Enter')
+    const steps = how.locator('li')
+    expect(await steps.first().innerText()).toMatch(/Lay it\s*hands\s*chine towards you/)
+    await how.locator('[data-action=sawAcross]').getByText('25 mm').waitFor()
+    expect(await how.locator('[data-action=sawAcross]').innerText()).toMatch(/Right: .*Goes wrong: /s)
+    const cautions = await how.locator('.care').allInnerTexts()
+    expect(new Set(cautions).size).toBe(cautions.length)
+    expect(await steps.last().innerText()).toContain('Back into the cold')
+  })
   it('hands over block card and letter as PDF', async () => {
     const { page } = run
     for (const name of ['Block card', 'Letter to its buyer']) {

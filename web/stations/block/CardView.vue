@@ -10,6 +10,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { useFarm } from '../../state/farm.ts'
 import BlockTabs from './BlockTabs.vue'
+import HandSteps from './HandSteps.vue'
 import ReplanPane from './ReplanPane.vue'
 
 /** The plan as steps in the order of the bench, ticked off as they are done; large, for wet hands, in floor mode. */
@@ -129,6 +130,7 @@ function tick(step: CardStep) {
               >{{ c.name }} <b>{{ c.weight }}</b></span
             >
           </div>
+          <HandSteps :step="s" />
         </li>
       </ol>
       <p class="total">
