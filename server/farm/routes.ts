@@ -1,3 +1,4 @@
+import compression from 'compression'
 import { Router } from 'express'
 import { farmChangeSchema, type Home, type You } from '#contracts'
 import { callerOf } from '../devices/gate.ts'
@@ -9,7 +10,8 @@ const deviceOf = (you: You) => (you.machine ? null : you.device)
 /** The farm as its pages open with it, its settings, and what is told to open pages. */
 export function farmRoutes({ store, keeping, bell, access }: Served): Router {
   const api = Router()
-  api.get('/home', async (req, res) => {
+  // All cards of the rail are the first thing a device asks for, and much alike.
+  api.get('/home', compression(), async (req, res) => {
     const kept = await store.run('home', undefined)
     res.json({ ...kept, you: callerOf(req), devices: access.registry.names() } satisfies Home)
   })

@@ -124,13 +124,13 @@ function tick(step: CardStep) {
             <span v-if="s.caution" class="care"
               ><i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ s.caution }}</span
             >
+            <HandSteps :step="s" />
           </div>
           <div class="cuts">
             <span v-for="c in s.cuts" :key="c.name"
               >{{ c.name }} <b>{{ c.weight }}</b></span
             >
           </div>
-          <HandSteps :step="s" />
         </li>
       </ol>
       <p class="total">

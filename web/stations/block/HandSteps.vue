@@ -66,9 +66,6 @@ const cautionOf = (s: HandStep): string | undefined => {
 </template>
 
 <style scoped>
-.hand {
-  grid-column: 2 / -1;
-}
 summary {
   cursor: pointer;
   color: var(--accent);
