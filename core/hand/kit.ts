@@ -91,7 +91,7 @@ export function kitOf(read: Reckoning): Kit {
   const tied = sumOf(products, (c) => (isTied(read, c) ? c.pieces : 0))
   return {
     tools: toolsOf(read, today),
-    tubs: tubsOf(read.cuts),
+    tubs: tubsOf(read),
     goes: goesIn(read, today),
     bags: bagsOf(products),
     labels: sumOf(products, (c) => c.packs),
@@ -114,8 +114,9 @@ function toolsOf({ flow, plan }: Reckoning, today: readonly CutSlot[]): KitTool[
 }
 
 /** Tubs by destination: meat by what it becomes, bone, fat and waste apart; dust and drip need none. */
-function tubsOf(cuts: readonly CutFigure[]): KitTub[] {
-  const isInTub = (c: CutFigure) => c.cut.kind !== 'loss' || c.cut.id === 'inedible'
+function tubsOf({ cuts, flow }: Reckoning): KitTub[] {
+  const waste = flow.anatomy.roles.discard
+  const isInTub = (c: CutFigure) => c.cut.kind !== 'loss' || c.cut.id === waste
   return DESTINATIONS.flatMap((to): KitTub[] => {
     const own = cuts.filter((c) => c.cut.destination === to && isInTub(c))
     const mass = sumOf(own, (c) => c.remainingKg)

@@ -92,6 +92,7 @@ function tick(step: CardStep) {
         <button v-if="last" type="button" class="back" @click="tick(last)">
           <i class="pi pi-undo" aria-hidden="true" /> {{ last.title }} is not done yet
         </button>
+        <HandSteps :key="next.title + next.side + next.way" :step="next" class="by-hand" />
       </section>
       <div v-else-if="floor">
         <p class="huge">All steps are done.</p>
@@ -197,6 +198,12 @@ h2 {
 .floor .box {
   width: 64px;
   height: 64px;
+}
+.by-hand {
+  font-size: 1.2rem;
+}
+.by-hand :deep(summary) {
+  min-height: 56px;
 }
 .floor .steps li {
   grid-template-columns: 4.5rem 1fr 1.4fr;

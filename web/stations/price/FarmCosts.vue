@@ -46,7 +46,7 @@ const rows = computed(() =>
           </td>
           <td class="right nowrap">{{ words.money(r.sheet.body.amount) }}</td>
           <td class="right nowrap">{{ words.money(r.borne) }}</td>
-          <td class="right nowrap">{{ words.moneyChange(r.left).replace('+', '') }}</td>
+          <td class="right nowrap">{{ words.money(r.left) }}</td>
           <td class="right nowrap">
             <Button
               text

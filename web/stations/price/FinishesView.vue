@@ -3,7 +3,7 @@ import Checkbox from 'primevue/checkbox'
 import MultiSelect from 'primevue/multiselect'
 import { computed, reactive, ref } from 'vue'
 import { priceIn, priceOf, toKg } from '#core/measure'
-import { canBeFinished } from '#core/plan'
+import { canBeFinished, finishKind } from '#core/plan'
 import { ALLERGENS, FINISH_CHANGE, type Allergen, type Finish } from '#core/records'
 import { finishesFor, leavesBetween, productsOf, takeFinishes, type FinishFigures } from '#core/reading'
 import CautionNote from '../../pieces/CautionNote.vue'
@@ -94,9 +94,7 @@ const LACKS = { bone: 'has no bone', skin: 'has no rind', 'no-bone': 'has its bo
         @click="wanted = c.cut.id"
       >
         <span>{{ words.name(c.cut.names) }}</span>
-        <small v-for="f in c.finishes" :key="f.finish" class="done">{{
-          finishesFor(central, c.cut.id).find((r) => r.kind.id === f.finish)!.kind.word
-        }}</small>
+        <small v-for="f in c.finishes" :key="f.finish" class="done">{{ finishKind(f.finish).word }}</small>
       </button>
     </nav>
     <section class="stack">
