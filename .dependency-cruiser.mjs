@@ -10,7 +10,9 @@ const CORE = [
   'ledger',
   'reading',
   'hand',
+  'clock',
   'papers',
+  'practice',
 ]
 /** What the core may take from a registry: pure, and without a clock, a disk or a network. */
 const LIBRARIES = ['papaparse', 'zod', 'd3-array', 'd3-random', 'fast-deep-equal', 'minisearch']

@@ -8,7 +8,7 @@ import {
   storedSheetSchema,
 } from '#core/records'
 
-export const BUNDLE_VERSION = 7
+export const BUNDLE_VERSION = 8
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),

@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import { cutPlanSchema, ownAdditionsSchema, revisionSchema, sheetSchema } from '#core/records'
+import {
+  cutPlanSchema,
+  ownAdditionsSchema,
+  revisionSchema,
+  sheetSchema,
+  type Fault,
+  type Species,
+  type Work,
+} from '#core/records'
 
 /** Additions as they are sent: `base` is the newest version the page had heard of. */
 export const ownChangeSchema = z.object({ base: revisionSchema, body: ownAdditionsSchema })
@@ -23,5 +31,12 @@ export interface Shared {
   of: string
   amount: number
   lots: number
+}
+/** What was timed and what went wrong at the bench, over all lots that hang, in the order it was written. */
+export interface BenchRow {
+  lot: string
+  tag: string
+  species: Species
+  fact: Fault | Work
 }
 export type SheetChange = z.infer<typeof sheetChangeSchema>

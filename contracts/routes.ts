@@ -34,6 +34,7 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'put', path: '/plans/:id', body: planChangeSchema },
   { method: 'get', path: '/sheets' },
   { method: 'get', path: '/sheets/shared' },
+  { method: 'get', path: '/bench' },
   { method: 'put', path: '/sheets/:id', body: sheetChangeSchema },
   { method: 'get', path: '/own/:species' },
   { method: 'post', path: '/own', body: ownChangeSchema },

@@ -204,7 +204,7 @@ describe('papers', () => {
     const lot = await hang({ species: 'steer' })
     await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('hot', 700)).expect(200)
     const card = await textOf(await download((await paper(lot, 'block-card').expect(201)).body.id, 'pdf'))
-    expect(card).toContain('Break along the lines')
+    expect(card).toContain('Make ready')
     expect(card).toContain('1 steer')
     expect(card).toMatch(/All that is taken home: \d+\.\d lb/)
     const total = /All that is taken home: (\d+\.\d) lb/.exec(card)![1]!

@@ -10,6 +10,7 @@ import type { DepotFactors, Tilt } from './animal.ts'
 import { leaveOnBone } from './onBone.ts'
 import { partsInto, toWeighed } from './partWeights.ts'
 import { pour } from './pour.ts'
+import { moveSpoilt, type Spoilt } from './spoilt.ts'
 import { SidedMap, type Sided } from './sided.ts'
 import { tilt } from './tilt.ts'
 
@@ -101,6 +102,8 @@ export interface Hung {
   /** Parts that were weighed, and what was cut away of parts, bruised or condemned. */
   parts?: Sided<Kg>
   cutAway?: Sided<Kg>
+  /** What of a cut was spoilt and went another way. */
+  spoilt?: readonly Spoilt[]
 }
 
 const tissueOf = (of: (t: number) => number): TissueKg =>
@@ -116,7 +119,9 @@ export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   toWeighed(flow, setting.weighed, inputs, hung.carcass)
   const each = kg(hung.carcass / setting.hangs / (hung.count ?? 1))
   const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS)
-  const out = evaluate(flow, setting, inputs, newYield(flow))
+  const out = hung.spoilt?.length
+    ? moveSpoilt(flow, setting, inputs, hung.spoilt)
+    : evaluate(flow, setting, inputs, newYield(flow))
   return new Cutting(flow, choices, setting, inputs, stretches, out, lengthScale(flow, each))
 }
 

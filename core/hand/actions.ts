@@ -23,12 +23,12 @@ export interface Action {
   caution?: string
 }
 
-/** Every action that ways are made of (common practice). */
+/** Every action that ways are made of (common practice); `{knife}` and `{off}` are the hands, by who cuts. */
 export const ACTIONS = {
   lay: {
     word: 'Lay it',
     tool: 'hands',
-    how: 'Dry board, damp cloth under it; the side that is worked on towards you, the rest back in the cold.',
+    how: 'Dry board, damp cloth under it; the side that is worked on towards you, its thick end at your {off} hand, the rest back in the cold.',
     sign: 'It lies still when you press on it.',
     fault: 'It rocks, and the knife slips.',
   },
@@ -67,7 +67,7 @@ export const ACTIONS = {
     how: 'From its thick end forward, the point held to the bone; lift as you go and let it hang in its own weight.',
     sign: 'It comes away whole, with its head.',
     fault: 'A line cut first, and the head stays behind it.',
-    caution: 'Glove on the off hand; it lies behind the muscle you cannot see through.',
+    caution: 'Glove on the {off} hand; it lies behind the muscle you cannot see through.',
   },
   seam: {
     word: 'Part along the seam',
@@ -89,15 +89,16 @@ export const ACTIONS = {
     how: 'Blade against the bone all the way, short strokes; scrape rather than cut, and follow it round its ends.',
     sign: 'The bone is nearly white; what sticks to it would not fill a spoon.',
     fault: 'Meat left on it, or the point through the far side.',
-    caution: 'Cut away from the hand that holds the bone; glove on it. Stop the knife before the hand moves.',
+    caution:
+      'Cut away from the {off} hand, which holds the bone; glove on it. Stop the knife before the hand moves.',
   },
   ribsOut: {
     word: 'Lift the ribs off in one sheet',
     tool: 'boning knife',
-    how: 'Long strokes along the underside of the ribs from the backbone down, the sheet held up as it comes.',
+    how: 'Long strokes along the underside of the ribs from the backbone down, the sheet held up in the {off} hand as it comes.',
     sign: 'Ribs in one sheet, an even film of meat between them.',
     fault: 'Dipping between the ribs: holes in the eye.',
-    caution: 'Glove on the hand that lifts the sheet.',
+    caution: 'Glove on the {off} hand, which lifts the sheet.',
   },
   chine: {
     word: 'Take the chine off',
@@ -139,7 +140,7 @@ export const ACTIONS = {
   sliceAcross: {
     word: 'Cut across the grain',
     tool: 'breaking knife',
-    how: 'Look which way the fibres run, lay the blade across them, one long draw a slice.',
+    how: 'Look which way the fibres run, lay the blade across them, one long draw a slice, the {knife} elbow free.',
     sign: 'Slices stand by themselves, all as thick as the first.',
     fault: 'Along the grain: it stays tough however it is cooked.',
     caution: 'Fingertips behind the knuckles.',

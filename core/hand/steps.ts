@@ -8,10 +8,11 @@ import {
   type PathOutput,
 } from '#core/anatomy'
 import type { Names } from '#core/measure'
-import { portionFor } from '#core/plan'
+import { portionFor, type Schools } from '#core/plan'
 import { CLASS_OF, type Portion } from '#core/records'
 import { ACTIONS, type ActionId, type HandTool } from './actions.ts'
 import { placeOf, type Place } from './places.ts'
+import { inSchool } from './schooled.ts'
 
 /** One step of a way: what is done, where (a landmark, or what `of` is called, American), with what; `of` is the cut, part or way it is about. */
 export interface HandStep {
@@ -19,6 +20,8 @@ export interface HandStep {
   at: string
   tool: HandTool
   of: Names | null
+  /** How, where this farm does it otherwise than usual. */
+  how?: string
 }
 
 /** A part that a farm made itself has no landmarks but what it is opened out of. */
@@ -45,13 +48,17 @@ const isSold = (anatomy: Anatomy, o: PathOutput): Cut | null => {
 
 /**
  * How a way is done, step by step: composed of actions that are written once, at the landmarks of its part, from what comes
- * of it. Nothing is named after it is needed. `portions` are those of the plan, where they are not as usual.
+ * of it. Nothing is named after it is needed. `portions` are those of the plan, where they are not as usual; `schools` ways of
+ * working that are not the usual.
  */
-export function stepsOf(
+export const stepsOf = (
   anatomy: Anatomy,
   path: Path,
   portions: ReadonlyMap<string, Portion> = new Map(),
-): HandStep[] {
+  schools: Schools = new Map(),
+): HandStep[] => inSchool(asUsual(anatomy, path, portions), schools)
+
+function asUsual(anatomy: Anatomy, path: Path, portions: ReadonlyMap<string, Portion>): HandStep[] {
   const part = lookup(anatomy).part(path.part)!
   const place = OF_WAY[path.id] ?? placeOf(CLASS_OF[anatomy.species], part.id) ?? OWN
   const sold = path.outputs.flatMap((o) => {

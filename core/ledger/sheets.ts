@@ -1,7 +1,7 @@
 import { lookup, type Anatomy } from '#core/anatomy'
 import { minus, sumOf, type Minor } from '#core/measure'
 import type { Plan } from '#core/plan'
-import type { Fee, FeeSheet, Sheet, StoredSheet } from '#core/records'
+import type { Fee, FeeSheet, DatedSheet, StoredSheet } from '#core/records'
 import type { Billed } from './billed.ts'
 import { feesOf } from './costs.ts'
 
@@ -17,7 +17,7 @@ export function feesFor(anatomy: Anatomy, sheet: FeeSheet): Fee[] {
 }
 
 /** Of every processor, or place, the sheet that holds on a day: the last that began by then; one that begins later is not there yet. */
-export function inForceOn<B extends Sheet>(sheets: readonly StoredSheet<B>[], day: string): StoredSheet<B>[] {
+export function inForceOn<B extends DatedSheet>(sheets: readonly StoredSheet<B>[], day: string): StoredSheet<B>[] {
   const last = new Map<string, StoredSheet<B>>()
   for (const s of sheets) {
     const held = last.get(s.body.name)

@@ -78,6 +78,12 @@ interface IssueFigures {
   'split-beyond': { part: Names; typed: number; low: number; high: number }
   'pieces-too-many': { cut: Names; typed: number; most: number; length: Mm }
   'tool-gone': { tool: string }
+  /** A fault with a weight and no cut, or the other way round; with more than there was. */
+  'fault-half': Nothing
+  'fault-too-much': { cut: Names; typed: Kg; held: Kg }
+  'fault-nowhere': { cut: Names }
+  /** A step that cannot stand where it was put. */
+  'order-cannot': { step: Names; other: Names; why: string }
   'line-out-of-range': { line: Names; typed: Mm; low: Mm; high: Mm }
   'ribs-impossible': { what: Names; typed: number; low: number; high: number }
   'measure-impossible': { what: Names; typed: number; low: number; high: number; unit: string }

@@ -110,6 +110,18 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `${says.name(issue.figures.line)} lies at the ${small(issue.figures.part)}, which is cut in one piece over both sides: it cannot lie apart. Move it on both sides, or cut that part another way first.`
     case 'other-half':
       return `This is cut in one with the ${small(issue.figures.part)}, which is planned otherwise.`
+    case 'fault-half':
+      return 'A weight needs the cut it is of, and a cut its weight. Give both, or neither where nothing was lost.'
+    case 'fault-too-much': {
+      const { cut, typed, held } = issue.figures
+      return `${says.mass(typed)} is more than the ${says.mass(held)} of ${small(cut)} that this step gives. Check the figure and its unit.`
+    }
+    case 'fault-nowhere':
+      return `${says.name(issue.figures.cut)} does not come out of this step as it is planned. Choose one of its cuts.`
+    case 'order-cannot': {
+      const { step, other, why } = issue.figures
+      return `${says.name(step)} cannot come before ${small(other)}: ${why}`
+    }
     case 'tool-gone':
       return `The ${issue.figures.tool} is down. Say on the block card when it runs again.`
     case 'step-done':

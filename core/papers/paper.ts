@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { Path } from '#core/anatomy'
+import type { Line, Path } from '#core/anatomy'
 import { extentOf, type CutSlot, type Sided } from '#core/carcass'
 import { issueOf, type NameSet, type Outcome, type Says, type Tongue } from '#core/measure'
 import { paperWordsSchema, type Hold, type PaperWords, type Share } from '#core/records'
@@ -39,7 +39,14 @@ export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   /** For a part of the animal: whole, half, quarter. */
   shared?: boolean
   /** What is typed when it is asked for, with the words that stand there until a person writes others. */
-  wants: readonly { word: keyof PaperWords; asks: string; usual?: string; long?: boolean }[]
+  wants: readonly {
+    word: keyof PaperWords
+    asks: string
+    usual?: string
+    long?: boolean
+    /** One of a few, not typed: a part of the animal, or how large it is printed. */
+    choose?: 'part' | 'type'
+  }[]
   schema: S
   /** Step from each earlier form to the next. */
   up: Record<number, (data: Data) => Data>
@@ -141,20 +148,19 @@ export function routeWords({ read }: About): string {
   return rule ? `${rule.label}. ${rule.says}` : 'Route not stated yet'
 }
 
-/** Where each line lies on both sides, in words a cutter knows. */
-export const linePlaces = (about: About): { name: string; left: string; right: string }[] => {
+/** Where a line lies on both sides, in words a cutter knows. */
+export function linePlace(about: About, l: Line): { name: string; left: string; right: string } {
   const { flow, plan } = about.read
-  return flow.anatomy.lines.map((l) => {
-    const at = (asked: 'left' | 'right') => {
-      const [only, other] = extentOf(flow.anatomy, plan.hangs).sides
-      const side = other ? asked : only!
-      if (l.kind === 'along') return `${plan.choices.mm.get(l.id, side) ?? l.mm.usual} mm from the eye`
-      const id = plan.choices.lines.get(l.id, side) ?? l.fallback
-      return l.settings.find((s) => s.id === id)!.school
-    }
-    return { name: l.names[nameSet(about)], left: at('left'), right: at('right') }
-  })
+  const at = (asked: 'left' | 'right') => {
+    const [only, other] = extentOf(flow.anatomy, plan.hangs).sides
+    const side = other ? asked : only!
+    if (l.kind === 'along') return `${plan.choices.mm.get(l.id, side) ?? l.mm.usual} mm from the eye`
+    const id = plan.choices.lines.get(l.id, side) ?? l.fallback
+    return l.settings.find((s) => s.id === id)!.school
+  }
+  return { name: l.names[nameSet(about)], left: at('left'), right: at('right') }
 }
+export const linePlaces = (about: About) => about.read.flow.anatomy.lines.map((l) => linePlace(about, l))
 
 /** The ways a part is cut in, that of its front first. */
 export const waysOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>): Path[] =>

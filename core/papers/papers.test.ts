@@ -93,10 +93,22 @@ describe('the block card', () => {
   })
   it('frees a whole tenderloin before any line is cut, and has no such step with T-bones on both sides but for the butt ends', () => {
     const printed = card(read('steer', both('steer', 'short-loin', 'loin-strip')))
-    expect(printed.steps[0]!.title).toBe('Free the tenderloin first')
-    expect(printed.steps[1]!.title).toBe('Break along the lines')
+    const at = (c: BlockCard, target: string) => c.steps.findIndex((s) => s.marks[0]!.target === target)
+    expect(at(printed, 'free-tenderloin')).toBeLessThan(at(printed, 'line-sirloin-line'))
+    expect(printed.steps[at(printed, 'free-tenderloin')]!.title).toBe('Free the tenderloin first')
     const hog = card(read('hog'))
-    expect(hog.steps[0]!.title).toBe('Break along the lines')
+    expect(at(hog, 'free-tenderloin')).toBe(-1)
+    expect(at(hog, 'line-leg-line')).toBeGreaterThan(at(hog, 'off'))
+  })
+  it('has the steps of one part alone where it is asked for, and what comes out of it adds up', () => {
+    const r = read('steer')
+    const one = drawUp('block-card', { ...ABOUT, read: r, share: 1, words: { only: 'round' } })
+    const { steps, total } = (one as { value: BlockCard }).value
+    expect(steps.map((s) => s.marks[0]!.target)).toContain('knuckle')
+    expect(steps.map((s) => s.marks[0]!.target)).not.toContain('chuck')
+    const written = steps.flatMap((s) => s.cuts.map((c) => pounds(c.weight)))
+    expect(written.reduce((a, b) => a + b, 0)).toBeCloseTo(pounds(total), 6)
+    expect(pounds(total)).toBeGreaterThan(0)
   })
   it('is there before a carcass was drawn: the hanging weight, and nothing said of how likely', () => {
     const printed = card(reckon(flowOf('hog'), lotOf('hog', []), FARM, 0))
@@ -118,7 +130,7 @@ describe('the block card', () => {
     expect(said).toEqual([...new Set(said)])
   })
   it('a step is done when every side of it is ticked', () => {
-    const step = card(read('hog')).steps.find((s) => s.title.startsWith('Leg'))!
+    const step = card(read('hog')).steps.find((s) => s.marks[0]!.target === 'leg')!
     expect(stepDone(step, new SidedMap([LEFT]))).toBe(false)
     expect(stepDone(step, new SidedMap([LEFT, { ...LEFT, side: 'right' }]))).toBe(true)
   })

@@ -83,7 +83,17 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'days':
     case 'hands':
     case 'anatomy':
+    case 'closed':
+    case 'school':
+    case 'cuttingDay':
+    case 'crew':
       return null
+    case 'station':
+      return isTask(anatomy, d.target) ? null : unknown('target', 'step', d.target)
+    case 'order': {
+      const strange = d.value?.find((id) => !isTask(anatomy, id))
+      return strange === undefined ? null : unknown('value', 'step', strange)
+    }
   }
 }
 
@@ -96,12 +106,7 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
       const known =
         fact.what === 'cut'
           ? lookup(anatomy).cut(fact.of)
-          : [
-              'break',
-              ...anatomy.parts.flatMap((p) => [p.id, `free-${p.id}`]),
-              ...anatomy.cuts.map((c) => `finish-${c.id}`),
-              ...KIT_IDS.map((id) => `kit-${id}`),
-            ].includes(fact.of)
+          : ['break', ...KIT_IDS.map((id) => `kit-${id}`)].includes(fact.of) || isTask(anatomy, fact.of)
       return known ? null : unknown('of', fact.what, fact.of)
     }
     case 'animal':
@@ -115,10 +120,37 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
     }
     case 'cost':
       return oddRepeats(fact)
+    case 'check':
+    case 'work':
+      return isTask(anatomy, fact.of) ? null : unknown('of', 'step', fact.of)
+    case 'fault':
+      return unknownFault(anatomy, fact)
     case 'attachment':
     case 'withdrawal':
+    case 'closing':
       return null
   }
+}
+
+/** Steps that are of no part: what is done first, and last. */
+export const WHOLE_STEPS = ['ready', 'dress', 'cavity', 'glands', 'off', 'pack', 'wash'] as const
+/** What the steps of a card are called by, whichever plan they are of. */
+export const isTask = ({ parts, lines, cuts }: Anatomy, id: string): boolean =>
+  (WHOLE_STEPS as readonly string[]).includes(id) ||
+  parts.some((p) => p.id === id || `free-${p.id}` === id) ||
+  lines.some((l) => `line-${l.id}` === id) ||
+  cuts.some((c) => `finish-${c.id}` === id)
+
+function unknownFault(
+  anatomy: Anatomy,
+  { of, cut, to, shown }: Extract<FactBody, { kind: 'fault' }>,
+): Issue | null {
+  const find = lookup(anatomy)
+  if (!isTask(anatomy, of)) return unknown('of', 'step', of)
+  if ((cut === null) !== (shown === null)) return issueOf('fault-half', 'shown', {})
+  const isMade = (id: string) => find.cut(id) !== undefined || find.part(id) !== undefined
+  if (cut !== null && !isMade(cut)) return unknown('cut', 'cut', cut)
+  return to === null || isMade(to) ? null : unknown('to', 'cut', to)
 }
 
 /** A cost that comes again needs a first day and a last one, and comes to all its times. */
@@ -226,7 +258,8 @@ function frozenBy(anatomy: Anatomy, plan: Plan, d: Decision): Issue | null {
   if (d.field === 'finish' && plan.steps.get(`finish-${d.target}`, 'animal'))
     return issueOf('step-done', 'value', { part: lookup(anatomy).cut(d.target)!.names })
   const line = d.field === 'line' || d.field === 'mm'
-  return line && plan.steps.get('break', 'animal') ? issueOf('step-done', 'value', { part: LINE }) : null
+  const isBroken = plan.steps.get('break', 'animal') || plan.steps.get(`line-${d.target}`, 'animal')
+  return line && isBroken ? issueOf('step-done', 'value', { part: LINE }) : null
 }
 
 /** More of a cut kept and given than there is of it. */

@@ -156,7 +156,7 @@ export function adoptPlan(
     else kept.delete(part, side)
   }
   const splits = splitsOf(anatomy, plan, wanted, kept, leftOut)
-  const broken = plan.steps.has('break', 'animal')
+  const broken = [...plan.steps].some((s) => s.id === 'break' || s.id.startsWith('line-'))
   if (broken && (differ(lines, plan.choices.lines) || differ(mm, plan.choices.mm)))
     stays({ american: 'line', commonwealth: 'line' })
   return {

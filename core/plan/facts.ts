@@ -1,17 +1,21 @@
-import { SidedMap, type Conventions, type Measured, type Sided } from '#core/carcass'
+import { SidedMap, type Conventions, type Measured, type Sided, type Spoilt } from '#core/carcass'
 import { gramsOf, kgOf, minor, type Kg, type Minor } from '#core/measure'
 import {
   ALL_HANGS,
   inForce,
   type Hangs,
   type Attachment,
+  type Check,
+  type Closing,
   type Cost,
   type End,
   type Fact,
+  type Fault,
   type Fee,
   type Medicine,
   type OneAnimal,
   type Route,
+  type Work,
 } from '#core/records'
 import { verdictOf, type Verdict } from '#core/rules'
 
@@ -52,12 +56,19 @@ export interface Facts {
   /** Parts that were weighed, and what was cut away of a part, bruised or condemned. */
   parts: Sided<Kg>
   cutAway: Sided<Kg>
+  /** What of a cut was spoilt and went another way. */
+  spoilt: readonly Spoilt[]
   costs: CostLine[]
   fees: Readonly<Record<string, Fee>>
   /** Steps of the block card ticked off: what was cut stays as it was planned then. */
   steps: Sided<boolean>
   /** Cuts of which all packs are weighed. */
   done: ReadonlySet<string>
+  /** Check points signed; what went wrong; what happened to steps, in the order it was written; the card closed. */
+  checks: (Check & { id: string })[]
+  faults: (Fault & { id: string; at: string })[]
+  work: (Work & { id: string })[]
+  closing: Closing | null
   attachments: (Attachment & { id: string; at: string })[]
   withdrawn: boolean
 }
@@ -74,6 +85,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
   const done = new Set<string>()
   const parts = new SidedMap<Kg>()
   const cutAway = new SidedMap<Kg>()
+  const spoilt: Spoilt[] = []
   const medicines: Facts['medicines'] = []
   const animals: Facts['animals'] = []
   const fees: Record<string, Fee> = {}
@@ -98,10 +110,15 @@ export function readFacts(rows: readonly FactRow[]): Facts {
     start: null,
     parts,
     cutAway,
+    spoilt,
     costs: [],
     fees,
     steps,
     done,
+    checks: [],
+    faults: [],
+    work: [],
+    closing: null,
     attachments: [],
     withdrawn: false,
   }
@@ -171,6 +188,21 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         break
       case 'withdrawal':
         out.withdrawn = true
+        break
+      case 'check':
+        out.checks.push({ ...fact, id })
+        break
+      case 'fault': {
+        const { of: part, side, cut, to, shown } = fact
+        out.faults.push({ ...fact, id, at })
+        if (cut !== null && shown) spoilt.push({ part, side, cut, to, kg: kgOf(gramsOf(shown)) })
+        break
+      }
+      case 'work':
+        out.work.push({ ...fact, id })
+        break
+      case 'closing':
+        out.closing = fact
         break
     }
   }

@@ -32,7 +32,7 @@ export {
   usualFinish,
 } from './finishes.ts'
 export type { Finished, FinishKind } from './finishes.ts'
-export { allMinutes, minutesOf, WRAP_MINUTES } from './minutes.ts'
+export { allMinutes, alongOf, minutesOf, TAKES, WRAP_MINUTES } from './minutes.ts'
 export type { BenchMinutes } from './minutes.ts'
 export { NONE as NO_PIECES, packSize, portionFor, portionsOf } from './portions.ts'
 export {
@@ -58,4 +58,14 @@ export { housePlans } from './house.ts'
 export { hungWords } from './hungWords.ts'
 export { CATTLE_MONTHS, monthsBetween } from './age.ts'
 export { repeated, timesDue } from './repeats.ts'
-export { checkDecisions, contradictionIn, hangs, unknownFact, unknownIn } from './check.ts'
+export {
+  checkDecisions,
+  contradictionIn,
+  hangs,
+  isTask,
+  unknownFact,
+  unknownIn,
+  WHOLE_STEPS,
+} from './check.ts'
+export { schoolOf, SCHOOL_WORDS, schoolsFor, takesBy } from './schools.ts'
+export type { School, Schools } from './schools.ts'

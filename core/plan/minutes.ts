@@ -2,6 +2,7 @@ import type { Path } from '#core/anatomy'
 import { SidedMap, type CutSlot, type CutUp, type Sided } from '#core/carcass'
 import type { Hold, Skill } from '#core/records'
 import { isLater } from './holding.ts'
+import { takesBy, type Schools } from './schools.ts'
 
 /** Setting up and washing down, once for what is cut in a day; and one pack wrapped and labelled (docs/sources.md: minutes). */
 const SET_UP = 60
@@ -25,8 +26,10 @@ export const allMinutes = ({ hand, grind, finish, wrap, setUp }: BenchMinutes): 
   hand + grind + finish + wrap + setUp
 
 /** A figure of the ways a part is cut in, each by the length that is its own. */
-const alongOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>, of: (path: Path) => number): number =>
-  rear ? rear.at * of(path) + (1 - rear.at) * of(rear.path) : of(path)
+export const alongOf = (
+  { path, rear }: Pick<CutSlot, 'path' | 'rear'>,
+  of: (path: Path) => number,
+): number => (rear ? rear.at * of(path) + (1 - rear.at) * of(rear.path) : of(path))
 
 /**
  * What cutting `count` animals by a plan takes: every way once on each side it is taken on, growing with
@@ -41,6 +44,7 @@ export function minutesOf(
   held: Sided<Hold> = new SidedMap(),
   dayShare = 1,
   finish = 0,
+  schools: Schools = new Map(),
 ): BenchMinutes {
   const { anatomy } = cutting.flow
   const size = cutting.balance.carcass / cutting.hangs / count / anatomy.referenceKg
@@ -49,11 +53,11 @@ export function minutesOf(
   )
   return {
     hand:
-      taken.reduce((sum, s) => sum + alongOf(s, (p) => p.minutes), 0) *
+      taken.reduce((sum, s) => sum + alongOf(s, (p) => p.minutes * takesBy(schools, p)), 0) *
       size ** (2 / 3) *
       count *
       TAKES[hands],
-    grind: taken.reduce((sum, s) => sum + alongOf(s, (p) => p.perKg ?? 0) * s.kg, 0),
+    grind: taken.reduce((sum, s) => sum + alongOf(s, (p) => (p.perKg ?? 0) * takesBy(schools, p)) * s.kg, 0),
     finish,
     wrap: packs * WRAP_MINUTES,
     setUp: taken.length > 0 ? SET_UP * dayShare : 0,

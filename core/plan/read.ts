@@ -23,19 +23,23 @@ import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/me
 import {
   ALL_HANGS,
   type Aim,
+  type Crew,
   type Decision,
   type Ending,
   type Finish,
   type Hangs,
   type Hold,
   type OwnUse,
+  type SchoolId,
   type Skill,
+  type Station,
 } from '#core/records'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { readFacts, type Facts } from './facts.ts'
 import { finishingOf } from './finishes.ts'
 import { heldIn } from './holding.ts'
 import { inOnePiece } from './inOnePiece.ts'
+import type { Schools } from './schools.ts'
 import { LEAVES } from './minutes.ts'
 import { latest, type CommandRow, type Log } from './history.ts'
 
@@ -78,6 +82,14 @@ export interface Plan extends Facts {
   days: number
   /** Whose hands cut. */
   hands: Skill
+  /** The order that is wanted, where steps are done, stations that are not to be had, ways of working where not the usual. */
+  order: readonly string[]
+  stations: ReadonlyMap<string, Station>
+  closed: ReadonlySet<Station>
+  schools: Schools
+  /** The day of cutting, and who is there; null where nobody said. */
+  cuttingDay: string | null
+  crew: Crew | null
   target: Minor
   /** What is wanted instead of a sum: a margin, or pay for an hour; null for the sum. */
   aim: Aim | null
@@ -278,7 +290,19 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
   const byCut = <F extends Decision['field']>(field: F) =>
     new Map(saidOn(last, field).map(({ id, value }) => [id, value]))
   const ofLot = <
-    F extends 'hands' | 'trim' | 'lean' | 'days' | 'target' | 'aim' | 'unpaid' | 'ending' | 'sharePrice',
+    F extends
+      | 'hands'
+      | 'trim'
+      | 'lean'
+      | 'days'
+      | 'target'
+      | 'aim'
+      | 'unpaid'
+      | 'ending'
+      | 'sharePrice'
+      | 'order'
+      | 'cuttingDay'
+      | 'crew',
   >(
     field: F,
   ) => byCut(field).get('lot') ?? null
@@ -308,6 +332,12 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     held,
     without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
     portions: byCut('portion'),
+    order: ofLot('order') ?? [],
+    stations: byCut('station'),
+    closed: new Set(saidOn(last, 'closed').flatMap((d) => (d.value ? [d.id as Station] : []))),
+    schools: new Map(saidOn(last, 'school').map((d) => [d.id as SchoolId, d.value])),
+    cuttingDay: ofLot('cuttingDay'),
+    crew: ofLot('crew'),
     hands,
     days: ofLot('days') ?? anatomy.chain.days.usual,
     target: minor(ofLot('target') ?? 0),

@@ -60,6 +60,7 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
     tilts: read.animal.tilts,
     parts: read.plan.parts,
     cutAway: read.plan.cutAway,
+    spoilt: read.plan.spoilt,
     count: read.count,
   })
 
@@ -76,7 +77,7 @@ export function worthAs(read: Reckoning, cutting: CutUp): Worth {
     hot: weights?.hot ?? kg(0),
     hanging: weights?.aged ?? kg(0),
     minutes: allMinutes(
-      minutesOf(cutting, count, packs, plan.hands, plan.held, read.dayShare, finishing(cuts, plan.hands)),
+      minutesOf(cutting, count, packs, plan.hands, plan.held, read.dayShare, finishing(cuts, plan.hands), plan.schools),
     ),
   }
   return worthOf(cuts, plan, billed, farm.hour)

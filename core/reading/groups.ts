@@ -139,18 +139,30 @@ function added(parts: readonly (readonly FactRow[])[]): FactRow[] {
     const [first] = all
     if (first?.fact.kind !== 'observation' || !('shown' in first.fact)) return []
     if (first.fact.what === 'part' && all.length < parts.length) return []
-    const value = sumOf(all, ({ fact }) => ('shown' in fact ? kgOf(gramsOf(fact.shown)) : kg(0)))
+    const value = sumOf(all, ({ fact }) =>
+      fact.kind === 'observation' && 'shown' in fact ? kgOf(gramsOf(fact.shown)) : kg(0),
+    )
     return [{ ...first, fact: { ...first.fact, shown: { value, unit: 'kg' as const } } }]
   })
 }
 
-/** Steps ticked off of a group: of what was split, its carcasses were cut before; what was put together starts anew. */
+/**
+ * What was done at the bench of a group: of what was split, its carcasses were cut before, and what went wrong there is a
+ * share of it; what was put together starts anew.
+ */
 function stepFacts(lot: KeptLot, group: GroupRow): Of<FactRow>[] {
   const line = lineageOf(lot.groups, group.id)
   const since = line.findLastIndex((g) => g.joins.length > 0)
-  return of(lot.facts, line.slice(Math.max(0, since))).filter(
-    ({ fact, group: g }) => fact.kind === 'tick' && (fact.what === 'step' || g === group.id),
-  )
+  const shareOf = (id: string) => animalsIn(group) / animalsIn(lot.groups.find((g) => g.id === id) ?? group)
+  return of(lot.facts, line.slice(Math.max(0, since))).flatMap((f) => {
+    const { fact, group: g } = f
+    if (fact.kind === 'tick') return fact.what === 'step' || g === group.id ? [f] : []
+    if (fact.kind === 'closing') return g === group.id ? [f] : []
+    if (fact.kind === 'check' || fact.kind === 'work') return [f]
+    if (fact.kind !== 'fault') return []
+    const shown = fact.shown && { ...fact.shown, value: fact.shown.value * shareOf(g) }
+    return [{ ...f, fact: { ...fact, shown } }]
+  })
 }
 
 /** One group of a lot as it stands: what was decided and seen of the lot holds for it unless it has its own. */

@@ -99,6 +99,7 @@ function reckonOne(
       tilts: animal.tilts,
       parts: plan.parts,
       cutAway: plan.cutAway,
+      spoilt: plan.spoilt,
       count,
     })
   const asPlanned = cutAt(asHung)
@@ -159,6 +160,7 @@ function reckonOne(
         plan.held,
         dayShare,
         finishing(cuts, plan.hands),
+        plan.schools,
       ),
     },
     lot.packs,

@@ -1,9 +1,22 @@
 import { z } from 'zod'
 import { mm } from '#core/measure'
+import { crewSchema, orderSchema } from './bench.ts'
 import { entrySchema } from './entry.ts'
 import { amountSchema, figureSchema } from './figures.ts'
 import { finishesSchema } from './finishes.ts'
-import { ENDINGS, HALVES, HOLDS, SIDES, SKILLS, TOOLS, TRIM_LEVELS } from './lists.ts'
+import {
+  ENDINGS,
+  HALVES,
+  HOLDS,
+  SCHOOL_IDS,
+  SCHOOLS,
+  SIDES,
+  SKILLS,
+  STATIONS,
+  TOOLS,
+  TRIM_LEVELS,
+} from './lists.ts'
+import { daySchema } from './time.ts'
 import { portionSchema } from './portion.ts'
 import { unitPriceSchema } from './prices.ts'
 import { splitSchema } from './split.ts'
@@ -52,6 +65,25 @@ export const decisionSchema = z.discriminatedUnion('field', [
     side: whole,
     value: z.boolean().nullable(),
   }),
+  /** The order that steps are wanted in; where one is done; which stations are not to be had. */
+  z.object({ field: z.literal('order'), ...lot, value: orderSchema.nullable() }),
+  z.object({ field: z.literal('station'), ...onCut, value: z.enum(STATIONS).nullable() }),
+  z.object({
+    field: z.literal('closed'),
+    target: z.enum(STATIONS),
+    side: whole,
+    value: z.boolean().nullable(),
+  }),
+  /** A way of working: one of `SCHOOLS`. */
+  z
+    .object({ field: z.literal('school'), target: z.enum(SCHOOL_IDS), side: whole, value: id.nullable() })
+    .refine(({ target, value }) => value === null || (SCHOOLS[target] as readonly string[]).includes(value), {
+      path: ['value'],
+      message: 'There is no such way of working.',
+    }),
+  /** The day of cutting, and who is there. */
+  z.object({ field: z.literal('cuttingDay'), ...lot, value: daySchema.nullable() }),
+  z.object({ field: z.literal('crew'), ...lot, value: crewSchema.nullable() }),
   z.object({ field: z.literal('portion'), ...onCut, value: portionSchema.nullable() }),
   z.object({ field: z.literal('finish'), ...onCut, value: finishesSchema.nullable() }),
   z.object({ field: z.literal('index'), ...onCut, value: figureSchema(0, 50).nullable() }),

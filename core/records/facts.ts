@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { checkSchema, closingSchema, faultSchema, workSchema } from './bench.ts'
 import { hangsSchema } from './hangs.ts'
 import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './entry.ts'
 import { amountSchema, figureSchema, shownMassSchema } from './figures.ts'
@@ -168,6 +169,10 @@ export const factBodySchema = z.discriminatedUnion('kind', [
   tickSchema,
   attachmentSchema,
   withdrawalSchema,
+  checkSchema,
+  faultSchema,
+  workSchema,
+  closingSchema,
 ])
 export type FactBody = z.infer<typeof factBodySchema>
 
@@ -185,7 +190,7 @@ export type NewFact = z.infer<typeof newFactSchema>
 
 /**
  * What a fact is about: of one thing only one fact is in force, and the next one corrects it. Null for what there may be
- * any number of, costs and attachments.
+ * any number of: costs, attachments, faults, what happened to a step.
  */
 export function subjectOf(fact: FactBody): string | null {
   switch (fact.kind) {
@@ -198,11 +203,16 @@ export function subjectOf(fact: FactBody): string | null {
       return `animal ${fact.mark}`
     case 'tick':
       return `${fact.what} ${fact.of} ${fact.side satisfies SideName}`
+    case 'check':
+      return `check ${fact.check} ${fact.of} ${fact.side}`
     case 'withdrawal':
-      return 'withdrawal'
+    case 'closing':
+      return fact.kind
     case 'cost':
     case 'medicine':
     case 'attachment':
+    case 'fault':
+    case 'work':
       return null
   }
 }

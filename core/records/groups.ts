@@ -59,9 +59,27 @@ export function withinOf<G extends GroupRow>(groups: readonly G[], id: string): 
 }
 
 /** How the animals of a group are cut, and not what becomes of the whole lot: prices, days, hands are the lot’s. */
-const OF_GROUP = new Set<Field>(['path', 'line', 'mm', 'held', 'split', 'trim', 'lean', 'without', 'portion'])
+const OF_GROUP = new Set<Field>([
+  'path',
+  'line',
+  'mm',
+  'held',
+  'split',
+  'trim',
+  'lean',
+  'without',
+  'portion',
+  'order',
+  'station',
+  'closed',
+])
 export const isGroupField = (field: Field): boolean => OF_GROUP.has(field)
 
-/** What is ticked off, weighed of a part, or cut away of it, is of the group it was done to; all else is of the lot. */
+/** What is done, signed or goes wrong at the bench, weighed of a part, or cut away of it, is of the group it was done to; all else is of the lot. */
 export const isGroupFact = (fact: FactBody): boolean =>
-  fact.kind === 'tick' || (fact.kind === 'observation' && (fact.what === 'part' || fact.what === 'cut-away'))
+  fact.kind === 'tick' ||
+  fact.kind === 'check' ||
+  fact.kind === 'fault' ||
+  fact.kind === 'work' ||
+  fact.kind === 'closing' ||
+  (fact.kind === 'observation' && (fact.what === 'part' || fact.what === 'cut-away'))

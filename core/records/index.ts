@@ -5,6 +5,8 @@ export { daySchema, FIRST_YEAR, instantSchema, LAST_YEAR, zoneSchema } from './t
 export { amountSchema, currencySchema, figureSchema, shownMassSchema } from './figures.ts'
 export { authorSchema, correctable, entrySchema, inForce, revisionSchema, UNNAMED } from './entry.ts'
 export type { Author, Correctable, Entry } from './entry.ts'
+export { clockSchema, crewSchema } from './bench.ts'
+export type { Check, Closing, Crew, Fault, Work } from './bench.ts'
 export { newPackSchema, newWeighingSchema, packSchema, weighingSchema } from './weights.ts'
 export type { NewPack, NewWeighing, PackWeighing, Weighing } from './weights.ts'
 export {
@@ -64,7 +66,17 @@ export {
 } from './groups.ts'
 export type { GroupRow } from './groups.ts'
 export { feeSheetSchema, priceSheetSchema, sheetSchema, storedSheetSchema } from './sheets.ts'
-export type { FeeSheet, Overhead, PriceSheet, Sheet, StoredSheet } from './sheets.ts'
+export type {
+  DatedSheet,
+  Equipment,
+  FeeSheet,
+  Overhead,
+  PracticeSheet,
+  PriceSheet,
+  SchoolSheet,
+  Sheet,
+  StoredSheet,
+} from './sheets.ts'
 export { newPaperSchema, paperSchema, paperWordsSchema } from './papers.ts'
 export type { NewPaper, Paper, PaperWords } from './papers.ts'
 export { farmSchema, keptFarmSchema } from './farm.ts'

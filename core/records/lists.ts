@@ -46,6 +46,57 @@ export const KIT_IDS = [
 ] as const
 export type KitId = (typeof KIT_IDS)[number]
 
+/** Where at the bench a thing is done; `house` is what needs heat, salt or days. */
+export const STATIONS = ['rail', 'table', 'saw', 'grinder', 'house'] as const
+export type Station = (typeof STATIONS)[number]
+
+/** What is looked at and signed inside a step (docs/sources.md: check points). */
+export const CHECK_IDS = [
+  'route',
+  'fouled',
+  'heart',
+  'cavity',
+  'glands',
+  'cord',
+  'membrane',
+  'kneecap',
+  'tendon',
+  'swept',
+  'dust',
+  'even',
+  'sealed',
+  'cold',
+] as const
+export type CheckId = (typeof CHECK_IDS)[number]
+
+/** What happens to a step of the card as the day goes on. */
+export const WORK_EVENTS = ['started', 'paused', 'resumed', 'handed', 'skipped', 'done'] as const
+export type WorkEvent = (typeof WORK_EVENTS)[number]
+
+/** Ways of working that a farm chooses, and what there is to choose (common practice). */
+export const SCHOOLS = {
+  hand: ['right', 'left'],
+  saw: ['hand-saw', 'band-saw', 'knife-then-saw'],
+  aitch: ['boned', 'sawn'],
+  blade: ['above', 'tunnelled'],
+  roll: ['locked', 'middle'],
+  rind: ['before', 'after'],
+  membrane: ['backbone', 'cloth'],
+  grind: ['twice', 'once'],
+  stamp: ['left', 'trimmed'],
+  hide: ['hoisted', 'cradle'],
+  tripe: ['boiled', 'limed'],
+  scald: ['cooler', 'hotter'],
+  load: ['one', 'two'],
+  vent: ['above', 'below'],
+  crop: ['front', 'turned'],
+  feet: ['knife', 'shears'],
+  kidneys: ['left', 'scraped'],
+  tail: ['on', 'stock'],
+} as const
+export type SchoolId = keyof typeof SCHOOLS
+export const SCHOOL_IDS = Object.keys(SCHOOLS) as [SchoolId, ...SchoolId[]]
+
 export const TRIM_LEVELS = ['generous', 'standard', 'close', 'strict'] as const
 export type TrimLevel = (typeof TRIM_LEVELS)[number]
 

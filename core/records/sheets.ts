@@ -1,9 +1,10 @@
 import { z } from 'zod'
+import { schoolSheetShape } from './bench.ts'
 import { unitPriceSchema } from './prices.ts'
 import { revisionSchema } from './entry.ts'
 import { feeSchema } from './facts.ts'
-import { amountSchema } from './figures.ts'
-import { COST_KINDS, COST_SHARES, SPECIES } from './lists.ts'
+import { amountSchema, figureSchema } from './figures.ts'
+import { COST_KINDS, COST_SHARES, SPECIES, STATIONS } from './lists.ts'
 import { idSchema, keySchema, lineSchema } from './text.ts'
 import { daySchema, instantSchema } from './time.ts'
 
@@ -48,8 +49,56 @@ export const overheadSchema = z.object({
 })
 export type Overhead = z.infer<typeof overheadSchema>
 
-export const sheetSchema = z.discriminatedUnion('format', [feeSheetSchema, priceSheetSchema, overheadSchema])
+/** How this farm works on a species: its order, where each step is done, its ways of working. */
+export const schoolSheetSchema = z.object({
+  format: z.literal('ekko-school'),
+  version: z.literal(1),
+  name: lineSchema(80),
+  species: z.enum(SPECIES),
+  ...schoolSheetShape,
+})
+export type SchoolSheet = z.infer<typeof schoolSheetSchema>
+
+/** A thing of the cutting room: the station it makes, what goes through it, when it was last sharpened or tested, what is wrong with it. */
+export const equipmentSchema = z.object({
+  format: z.literal('ekko-equipment'),
+  version: z.literal(1),
+  name: lineSchema(80),
+  station: z.enum(STATIONS),
+  /** Whether it is one of those that make its station: without any that works the station is not to be had. */
+  makes: z.boolean(),
+  kgPerMinute: figureSchema(0.01, 500).nullable(),
+  sharpened: daySchema.nullable(),
+  fault: lineSchema(160).nullable(),
+  /** From whom, where it is borrowed. */
+  borrowed: lineSchema(80).nullable(),
+})
+export type Equipment = z.infer<typeof equipmentSchema>
+
+/** What a person tried in practice, the newest last. */
+export const practiceSchema = z.object({
+  format: z.literal('ekko-practice'),
+  version: z.literal(1),
+  /** The person. */
+  name: lineSchema(40),
+  tries: z
+    .array(z.object({ of: keySchema, at: instantSchema, right: z.boolean(), kg: figureSchema(0, 1000) }))
+    .max(2000),
+})
+export type PracticeSheet = z.infer<typeof practiceSchema>
+
+export const sheetSchema = z.discriminatedUnion('format', [
+  feeSheetSchema,
+  priceSheetSchema,
+  overheadSchema,
+  schoolSheetSchema,
+  equipmentSchema,
+  practiceSchema,
+])
 export type Sheet = z.infer<typeof sheetSchema>
+
+/** A sheet that holds from a day on. */
+export type DatedSheet = FeeSheet | PriceSheet | Overhead
 
 /** A sheet as kept. */
 export const storedSheetSchema = z.object({

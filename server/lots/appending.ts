@@ -13,7 +13,17 @@ import {
   unknownFact,
   type FactRow,
 } from '#core/plan'
-import { judgeGroupWeight, judgePacks, viewOf, weighedOnly } from '#core/reading'
+import type { Anatomy } from '#core/anatomy'
+import { judgeFault } from '#core/hand'
+import {
+  figuresOf,
+  judgeGroupWeight,
+  judgePacks,
+  reckon,
+  viewOf,
+  weighedOnly,
+  type LotState,
+} from '#core/reading'
 import {
   animalsIn,
   childrenOf,
@@ -235,6 +245,8 @@ function faultOf(facts: readonly FactRow[], sent: NewFact, shelf: Shelf): Issue 
   const { fact, corrects } = sent
   if (fact.kind === 'attachment' && sent.stands && !shelf.has(fact.hash))
     return issueOf('attachment-gone', 'hash', { name: fact.name })
+  if (fact.kind === 'fault' && sent.stands && fact.photo !== undefined && !shelf.has(fact.photo))
+    return issueOf('attachment-gone', 'photo', { name: fact.what })
   if (corrects === null) return null
   const named = facts.find((f) => f.id === corrects)
   const alike = named?.fact.kind === fact.kind && subjectOf(named.fact) === subjectOf(fact)
@@ -279,6 +291,9 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
   for (const [i, sent] of to.facts.entries()) {
     const issue = (sent.stands ? unknownFact(anatomy, sent.fact) : null) ?? faultOf(now, sent, shelf)
     if (issue) return refusedFor({ ...issue, field: `facts.${i}.${issue.field}` })
+    const wrong =
+      sent.stands && sent.fact.kind === 'fault' ? faultIn(anatomy, viewOf(lot, group.id), sent) : null
+    if (wrong) return refusedFor({ ...wrong, field: `facts.${i}.fact.${wrong.field}` })
     const clash = clashOf(now, sent)
     if (clash && isAgreed(clash)) continue
     if (clash) clashes.push(clash)
@@ -300,6 +315,14 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     await q.insertFact(tx, { ...entry, corrects, stands, fact })
   }
   return kept(tx, lot.id, lot.rev)
+}
+
+/** A fault is judged by the lot as it stood without the one that it corrects. */
+function faultIn(anatomy: Anatomy, lot: LotState, { corrects, fact }: NewFact) {
+  const facts = lot.facts.filter((f) => f.id !== corrects)
+  return fact.kind === 'fault'
+    ? judgeFault(reckon(flowOf(anatomy), { ...lot, facts }, figuresOf(null), 0), fact)
+    : null
 }
 
 const order = (list: readonly { id: string }[]) => list.toSorted((a, b) => (a.id < b.id ? -1 : 1))

@@ -35,6 +35,10 @@ export function lotRoutes(served: Served): Router {
     res.status(201).json(await store.run('lot', lot.id))
   })
 
+  api.get('/bench', async (_, res) => {
+    res.json(await store.run('bench', undefined))
+  })
+
   api.get('/lots/:id', async (req, res) => {
     const id = idOf(req.params.id, 'lot')
     const since = revisionSchema.safeParse(Number(req.query.since ?? Number.NaN))

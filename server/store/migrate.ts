@@ -15,6 +15,7 @@ import animals from './009-animals.sql?raw'
 import groups from './010-groups.sql?raw'
 import sheets from './011-sheets.sql?raw'
 import overhead from './012-overhead.sql?raw'
+import bench from './013-bench.sql?raw'
 
 interface Migration {
   id: number
@@ -112,6 +113,7 @@ const MIGRATIONS: Migration[] = [
   { id: 10, sql: groups },
   { id: 11, sql: sheets },
   { id: 12, sql: overhead },
+  { id: 13, sql: bench },
 ]
 
 /** The schema this program writes. */

@@ -5,6 +5,7 @@ import { exportBundle, importBundle } from '../bundle/operations.ts'
 import { home, saveFarm } from '../farm/operations.ts'
 import { selectFarm } from '../farm/queries.ts'
 import { decide, join, note, pack, split, weigh } from '../lots/appending.ts'
+import { bench } from '../lots/bench.ts'
 import { card, hangLot, lotSince } from '../lots/operations.ts'
 import { selectLot } from '../lots/queries.ts'
 import { rail } from '../lots/rail.ts'
@@ -26,6 +27,7 @@ export const reads = {
   paper: selectPaper,
   farm: (tx: Tx, _: undefined) => selectFarm(tx),
   sheets,
+  bench,
   sharedCosts,
   exportBundle,
 }

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed } from 'vue'
 import type { Clash } from '#contracts'
+import { CHECK_POINTS } from '#core/hand'
 import { finishKind, hungWords, sayPortion } from '#core/plan'
 import { readBy, type Decision, type FactBody } from '#core/records'
 import { ruleOf } from '#core/rules'
@@ -59,6 +60,10 @@ function sayDecision(d: Decision): Said {
     const at = d.value.at ? `, counted at ${words.price(d.value.at)}` : ''
     return { what, value: `${words.percent(d.value.share)}${at}` }
   }
+  if (d.field === 'order')
+    return { what: 'The order of steps', value: `${d.value.length} steps put in order` }
+  if (d.field === 'crew')
+    return { what: 'Who is there', value: d.value.map((p) => `${p.name} ${p.from}–${p.until}`).join(', ') }
   if (typeof d.value === 'object') return { what, value: words.price(d.value) }
   const path = d.field === 'path' ? anatomy.value?.paths.find((p) => p.id === d.value) : undefined
   return { what, value: path ? words.name(path.names) : String(d.value) }
@@ -83,6 +88,14 @@ function sayFact(f: FactBody): Said {
     }
     case 'attachment':
       return { what: 'Attached', value: f.name }
+    case 'check':
+      return { what: `${nameOf(f.of) ?? f.of}: ${CHECK_POINTS[f.check].word}`, value: `signed ${f.by}` }
+    case 'fault':
+      return { what: `${nameOf(f.of) ?? f.of}: ${f.what}`, value: f.lesson ?? f.cause }
+    case 'work':
+      return { what: `${nameOf(f.of) ?? f.of}: ${f.did}`, value: f.by }
+    case 'closing':
+      return { what: 'The block card', value: `closed by ${f.by}` }
     case 'withdrawal':
       return { what: 'The lot', value: 'taken off the rail' }
     case 'observation':
