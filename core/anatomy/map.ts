@@ -19,6 +19,14 @@ export interface LineMark {
   to: number
 }
 
+/** A quarter of a segment of the axis, as drawn. */
+export interface AxisLevel {
+  at: number
+  y: number
+  from: number
+  to: number
+}
+
 /** One half carcass as shapes in a 400 × 800 box; parts drawn later lie over earlier ones. */
 export interface HungSide {
   parts: PartShape[]
@@ -27,6 +35,8 @@ export interface HungSide {
   /** Seams between muscles, hinted. */
   seams: Point[][]
   marks: LineMark[]
+  /** Every quarter of a segment along the axis, from the head end: its height, and the back and belly edge there. */
+  levels: AxisLevel[]
   /** Long lines as drawn, and px per mm across them. */
   along: { line: string; path: Point[] }[]
   pxPerMm: number
@@ -206,6 +216,10 @@ function drawSide(anatomy: Anatomy, map: SidesMap, lines: LinesAt): HungSide {
         return { line: line.id, setting: s.id, y, from: back(y), to: belly(y) }
       }),
     ),
+    levels: Array.from({ length: axis.length * 4 + 1 }, (_, i) => {
+      const y = yOf(i / 4)
+      return { at: i / 4, y, from: back(y), to: belly(y) }
+    }),
     along: anatomy.lines
       .filter((l) => l.kind === 'along')
       .map((l) => {

@@ -49,6 +49,8 @@ describe('the forecast of a day', () => {
     const f = told('steer', [crew([one('A', '08:00', '09:30')])])
     expect(f.day.left.length).toBeGreaterThan(5)
     expect(Math.max(...f.day.runs.map((r) => r.until))).toBeLessThanOrEqual(clockMinutes('09:30'))
+    // How long it would take is told all the same, as if she stayed.
+    expect(f.finish).toBeCloseTo(told('steer', [crew([one('A', '08:00', '23:59')])]).finish!, 6)
   })
   it('its finish lies in an interval that is wider for a longer day, and the same for the same numbers', () => {
     const hog = told('hog', [crew([one('A')])], { draws: 200 })

@@ -43,7 +43,7 @@ export interface Forecast {
   day: Day
   /** How long each step takes as it is reckoned here, minutes. */
   minutes: ReadonlyMap<string, number>
-  /** When the last step is done; null where none is left that can be. */
+  /** When the last step is done if who is there last stays for it; null where none is left that can be. */
   finish: number | null
   range: Interval | null
   waits: Waits[]
@@ -89,20 +89,23 @@ export function forecast(read: Reckoning, { from, standing, paces, normal, draws
   // What can be nowhere, and all that needs it, waits.
   const stuck = new Set(left.filter((t) => work.at.get(t.id) === null).map((t) => t.id))
   const possible = jobs.filter((j) => !needsStuck(work, stuck, j.id))
-  const drawDay = (factor: (id: string) => number) =>
-    simulate(possible, hands, (j, h) => rest(j.id) * pace.get(h.id)! * factor(j.id), ROOMS, from)
-  const day = drawDay(() => 1)
+  const drawDay = (there: readonly Hand[], factor: (id: string) => number) =>
+    simulate(possible, there, (j, h) => rest(j.id) * pace.get(h.id)! * factor(j.id), ROOMS, from)
+  const day = drawDay(hands, () => 1)
+  // How long it takes is asked of a day without an evening: who is there last stays until all is done.
+  const last = Math.max(...hands.map((h) => h.until))
+  const staying = hands.map((h) => (h.until === last ? { ...h, until: Infinity } : h))
   const ends = Float64Array.from({ length: draws }, () => {
     const off = OF_THE_DAY * normal()
     const own = new Map(possible.map((j) => [j.id, Math.exp(off + OF_THE_STEP * normal())]))
-    return endOf(drawDay((id) => own.get(id)!)) ?? from
+    return endOf(drawDay(staying, (id) => own.get(id)!)) ?? from
   })
   const blocked = left.filter((t) => !possible.some((j) => j.id === t.id)).map((t) => t.id)
   return {
     work,
     minutes,
     day: { runs: day.runs, left: [...day.left, ...blocked] },
-    finish: endOf(day),
+    finish: endOf(drawDay(staying, () => 1)),
     range: draws > 0 && day.runs.length > 0 ? interval(ends) : null,
     waits: waitsOf(read, work, day, standing),
   }

@@ -121,7 +121,7 @@ export function workOf(read: Reckoning): Work {
           task(
             'off',
             'off',
-            both('Ends off'),
+            both('Neck, feet and hocks off'),
             ends.map((p) => p.id),
             ['rail', 'table'],
           ),
@@ -207,7 +207,9 @@ export function besides(anatomy: Anatomy, line: Line): { ahead: string[]; behind
   for (const { spans } of anatomy.bands)
     spans.forEach((s, i) => {
       if (line.kind === 'along') {
-        if (s.below?.line === line.id) ahead.add(s.part) && behind.add(s.below.part)
+        if (s.below?.line !== line.id) return
+        ahead.add(s.part)
+        behind.add(s.below.part)
         return
       }
       const next = spans[i + 1]

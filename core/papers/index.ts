@@ -47,7 +47,7 @@ export function readPaper(paper: Pick<Paper, 'kind' | 'data'>): z.ZodSafeParseRe
 }
 
 export { priceGroupsOf }
-export { stepDone } from './block-card/index.ts'
+export { isLine, stepDone } from './block-card/index.ts'
 export type { BlockCard, CardStep } from './block-card/index.ts'
 export type { CutSheet } from './cut-sheet/index.ts'
 export type { Letter } from './letter/index.ts'

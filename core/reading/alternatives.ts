@@ -77,7 +77,16 @@ export function worthAs(read: Reckoning, cutting: CutUp): Worth {
     hot: weights?.hot ?? kg(0),
     hanging: weights?.aged ?? kg(0),
     minutes: allMinutes(
-      minutesOf(cutting, count, packs, plan.hands, plan.held, read.dayShare, finishing(cuts, plan.hands), plan.schools),
+      minutesOf(
+        cutting,
+        count,
+        packs,
+        plan.hands,
+        plan.held,
+        read.dayShare,
+        finishing(cuts, plan.hands),
+        plan.schools,
+      ),
     ),
   }
   return worthOf(cuts, plan, billed, farm.hour)

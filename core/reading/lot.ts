@@ -22,6 +22,7 @@ import {
   type Finish,
   type OwnUse,
   type PackWeighing,
+  type Station,
   type Weighing,
 } from '#core/records'
 
@@ -62,6 +63,8 @@ export interface FarmFigures {
   pack: Kg
   /** What an hour at the bench costs; 0 counts none. */
   hour: Minor
+  /** Stations that nothing of the farm's equipment makes now: all of it is broken. */
+  down?: readonly Station[]
 }
 
 /** What a farm says of itself that figures need. */

@@ -1,3 +1,4 @@
+import type { Station } from '#core/records'
 import {
   animalOf,
   chainUnder,
@@ -62,6 +63,16 @@ function costsShared(plan: Plan, { share, count }: Pick<GroupState, 'share' | 'c
   }
 }
 
+/** A station of which everything is broken is closed, and what is cut with it is shut out. */
+const withDown = (plan: Plan, down: readonly Station[]): Plan =>
+  down.length === 0
+    ? plan
+    : {
+        ...plan,
+        closed: new Set([...plan.closed, ...down]),
+        without: new Set([...plan.without, ...down.filter((s) => s === 'saw' || s === 'grinder')]),
+      }
+
 const isGroup = (lot: LotState): lot is GroupState => 'share' in lot
 
 /** One lot, or one group; the `nth` is drawn by other animals than its sisters, on the same day. */
@@ -75,7 +86,7 @@ function reckonOne(
   const { count } = lot
   const farm = { ...given, mince: given.minces?.[base.anatomy.species] ?? given.mince }
   const read = readPlan(base.anatomy, lot)
-  const plan = isGroup(lot) ? costsShared(read, lot) : read
+  const plan = withDown(isGroup(lot) ? costsShared(read, lot) : read, farm.down ?? [])
   const flow = flowWithRibs(base, plan.ribs)
   const weighed = evidenceOf(lot.weighings)
   const shared = isGroup(lot) ? lot.shared : []

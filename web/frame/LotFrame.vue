@@ -8,6 +8,7 @@ import { isOfGroup, isOfWhole, stationOf, STATIONS } from '../stations/registry.
 import { useFarm } from '../state/farm.ts'
 import { useLots } from '../state/lots.ts'
 import { useKeys } from '../state/keys.ts'
+import { useEquipment } from '../state/bench.ts'
 import { provideLot } from '../state/lot.ts'
 import NotFood from '../pieces/NotFood.vue'
 import OtherLots from './OtherLots.vue'
@@ -30,6 +31,7 @@ const open = provideLot(
   () => isOfWhole(route.name),
 )
 const { by, lot, reading, groups, group, undoable, redoable, undo, redo } = open
+useEquipment()
 const helping = ref(false)
 const finding = ref(false)
 const moving = ref(false)

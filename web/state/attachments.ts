@@ -13,25 +13,30 @@ export function useAttachments(lot: () => string) {
   const issues = ref<FieldIssue[]>([])
   const busy = ref(false)
 
-  async function attach(file: File) {
+  /** Its hash, once its bytes are kept; null where they could not be. */
+  async function attach(file: File): Promise<string | null> {
     issues.value = []
     const type = ATTACHMENT_TYPES.find((t) => t === file.type)
+    const refuse = (says: string) => {
+      issues.value = [fieldIssue('file', says)]
+      return null
+    }
     if (!type)
-      return void (issues.value = [
-        fieldIssue('file', `“${file.name}” is no picture (JPEG, PNG, WebP) and no PDF. Choose another file.`),
-      ])
+      return refuse(`“${file.name}” is no picture (JPEG, PNG, WebP) and no PDF. Choose another file.`)
     if (file.size === 0 || file.size > MOST_BYTES)
-      return void (issues.value = [
-        fieldIssue('file', `“${file.name}” has ${(file.size / 1e6).toFixed(1)} MB; up to 16 MB can be kept.`),
-      ])
+      return refuse(`“${file.name}” has ${(file.size / 1e6).toFixed(1)} MB; up to 16 MB can be kept.`)
     busy.value = true
     const bytes = new Uint8Array(await file.arrayBuffer())
     const hash = bytesToHex(sha256(bytes))
     const answer = await askBytes(`/attachments/${hash}`, bytes, {}, 'PUT')
     busy.value = false
-    if (answer.kind !== 'ok') return void (issues.value = issuesOf(answer))
+    if (answer.kind !== 'ok') {
+      issues.value = issuesOf(answer)
+      return null
+    }
     const name = file.name.slice(0, 120)
     store.note(lot(), [{ kind: 'attachment', name, type, bytes: file.size, hash }])
+    return hash
   }
   const addressOf = (a: Pick<Attachment, 'hash' | 'type'>) =>
     `/api/attachments/${a.hash}?type=${encodeURIComponent(a.type)}`

@@ -17,6 +17,7 @@ import {
   wholeOf,
   type Decision,
   type FactBody,
+  type Station,
 } from '#core/records'
 import { ask } from './api.ts'
 import { ME } from './device.ts'
@@ -273,6 +274,9 @@ export const useLots = defineStore('lots', () => {
   /** A lot as it stands with what is still on its way; or one group of it. */
   const stateOf = (lot: Lot, group: string | null = null): LotState => viewOf(keptOf(lot), group)
 
+  /** Stations that nothing of the farm's equipment makes now (state/bench.ts). */
+  const down = shallowRef<readonly Station[]>([])
+
   /** Groups are made and put together at once: what is decided next is decided for them. */
   const split = (lot: string, body: Split) =>
     farm.keep<LotChange>(`/lots/${lot}/groups`, { id: body.into[0]!.id, ...body }, merge)
@@ -283,7 +287,8 @@ export const useLots = defineStore('lots', () => {
     flows,
     oldPins,
     missing,
-    figures: computed(() => figuresOf(farm.farm)),
+    figures: computed(() => ({ ...figuresOf(farm.farm), down: down.value })),
+    down,
     fetchFlow,
     open,
     decide,

@@ -16,6 +16,8 @@ export const STATIONS = [
     page: () => import('./block/BlockStation.vue'),
     views: {
       trim: () => import('./block/TrimView.vue'),
+      order: () => import('./block/OrderView.vue'),
+      day: () => import('./block/DayView.vue'),
       kit: () => import('./block/KitView.vue'),
       card: () => import('./block/CardView.vue'),
       plans: () => import('./block/PlansView.vue'),

@@ -10,8 +10,10 @@ const TABS = [
   ['block', 'Ways'],
   ['plans', 'Plans compared'],
   ['trim', 'Trim and where it goes'],
+  ['order', 'Order'],
   ['kit', 'Kit'],
   ['card', 'Block card'],
+  ['day', 'The day'],
 ] as const
 /** A lot of several may be cut in several ways; so may the two sides of a bird. */
 const tabs = computed(() => [

@@ -1,24 +1,41 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
 import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import { drawUp, stepDone, type BlockCard, type CardStep } from '#core/papers'
+import { taskMinutes } from '#core/hand'
+import { drawUp, isLine, stepDone, type BlockCard, type CardStep } from '#core/papers'
 import type { FactBody } from '#core/records'
 import { kg, PLAIN } from '#core/measure'
 import PaperButtons from '../../pieces/PaperButtons.vue'
-import { useReading } from '../../state/lot.ts'
+import { initials, useBench } from '../../state/bench.ts'
 import { useWords } from '../../state/words.ts'
 import { useFarm } from '../../state/farm.ts'
 import BlockTabs from './BlockTabs.vue'
+import CardClosing from './CardClosing.vue'
+import CheckSigns from './CheckSigns.vue'
+import FaultPane from './FaultPane.vue'
 import HandSteps from './HandSteps.vue'
 import ReplanPane from './ReplanPane.vue'
+import StepClock from './StepClock.vue'
 
 /** The plan as steps in the order of the bench, ticked off as they are done; large, for wet hands, in floor mode. */
-const { lot, read, note, withdraw, factOf } = useReading()
+const { lot, read, note, withdraw, factOf, work, standing, paces, faults } = useBench()
 const words = useWords()
 const store = useFarm()
 const mode = useLocalStorage('ekko-floor', false)
 const floor = computed(() => store.isFloor || mode.value)
+const by = initials()
+/** Whether steps are timed here: the clock stands beside each. */
+const timed = useLocalStorage('ekko-timed', false)
+const minutes = computed(() => taskMinutes(read.value, work.value.tasks))
+const usual = (s: CardStep) => {
+  const of = s.marks[0]!.target
+  return (minutes.value.get(of) ?? 0) * (paces.value.get(of)?.by ?? 1)
+}
+const standingOf = (s: CardStep) => standing.value.get(s.marks[0]!.target)!
+/** How often a farm has timed a step: its own minutes by then. */
+const learnt = (s: CardStep) => paces.value.get(s.marks[0]!.target)?.n ?? 0
 
 /** The card as it would be printed now; empty before there is a weight. */
 const card = computed<BlockCard | null>(() => {
@@ -32,16 +49,36 @@ const done = (step: CardStep) => stepDone(step, read.value.plan.steps)
 const count = computed(() => steps.value.filter(done).length)
 const next = computed(() => steps.value.find((s) => !done(s)) ?? null)
 const isMarkOf = (step: CardStep) => (f: FactBody) =>
-  f.kind === 'tick' && f.what === 'step' && step.marks.some((m) => m.target === f.of && m.side === f.side)
+  f.kind === 'tick' &&
+  f.what === 'step' &&
+  step.marks.some((m) => (m.target === f.of && m.side === f.side) || (isLine(m) && f.of === 'break'))
 /** The step ticked last: with wet hands the wrong one is soon pressed. */
 const last = computed(() => {
   const [newest] = factOf((f) => f.kind === 'tick' && f.what === 'step').slice(-1)
   return newest ? (steps.value.find((s) => done(s) && isMarkOf(s)(newest.fact)) ?? null) : null
 })
-/** Ticks a step off on every side it is for; ticked already, the ticks are withdrawn. */
+/** Ticks a step off on every side it is for, and stops its clock with the last of them; ticked already, the ticks are withdrawn. */
 function tick(step: CardStep) {
-  if (done(step)) withdraw(...factOf(isMarkOf(step)))
-  else note(...step.marks.map((m): FactBody => ({ kind: 'tick', what: 'step', of: m.target, side: m.side })))
+  if (done(step)) return withdraw(...factOf(isMarkOf(step)))
+  const of = step.marks[0]!.target
+  const { state } = standingOf(step)
+  const isLast = steps.value.every((s) => s === step || s.marks[0]!.target !== of || done(s))
+  const stopped: FactBody[] =
+    isLast && (state === 'running' || state === 'paused')
+      ? [
+          {
+            ...{ kind: 'work', of, did: 'done', when: new Date().toISOString() },
+            ...{
+              by: by.value.trim() || 'somebody',
+              usual: Math.round((minutes.value.get(of) ?? 0) * 100) / 100,
+            },
+          },
+        ]
+      : []
+  note(
+    ...step.marks.map((m): FactBody => ({ kind: 'tick', what: 'step', of: m.target, side: m.side })),
+    ...stopped,
+  )
 }
 </script>
 
@@ -57,6 +94,25 @@ function tick(step: CardStep) {
         <h2>{{ card.what }}, {{ words.mass(read.weights?.aged ?? kg(0)) }} hanging</h2>
         <span class="muted" data-testid="progress">{{ count }} of {{ steps.length }} steps done</span>
         <span style="flex: 1" />
+        <label class="row"
+          >Signed as
+          <InputText
+            v-model="by"
+            size="small"
+            maxlength="12"
+            class="by"
+            autocomplete="off"
+            placeholder="initials"
+          />
+        </label>
+        <Button
+          size="small"
+          :outlined="!timed"
+          icon="pi pi-stopwatch"
+          label="Time the steps"
+          :aria-pressed="timed"
+          @click="timed = !timed"
+        />
         <Button
           v-if="!store.isFloor"
           size="small"
@@ -77,7 +133,8 @@ function tick(step: CardStep) {
       <section v-if="floor && next" class="now" aria-label="Next step">
         <p class="huge">{{ next.title }}</p>
         <p class="big">
-          {{ next.way }}<template v-if="next.side">, {{ next.side }}</template>
+          {{ next.way }}<template v-if="next.side">, {{ next.side }}</template
+          ><template v-if="next.station"> · at the {{ next.station }}</template>
         </p>
         <p class="big">{{ next.how }}</p>
         <p v-if="next.caution" class="care">
@@ -86,6 +143,15 @@ function tick(step: CardStep) {
         <p v-for="c in next.cuts" :key="c.name" class="big">
           <b>{{ c.name }}</b> {{ c.weight }}<template v-if="c.pieces > 0">, {{ c.pieces }} pieces</template>
         </p>
+        <CheckSigns :key="`c${next.marks[0]!.target}${next.side}`" :step="next" />
+        <StepClock
+          v-if="timed"
+          :key="`t${next.marks[0]!.target}`"
+          :of="next.marks[0]!.target"
+          :name="next.title"
+          :standing="standingOf(next)"
+          :usual="usual(next)"
+        />
         <button type="button" class="tick" @click="tick(next)">
           <i class="pi pi-check" aria-hidden="true" /> Done
         </button>
@@ -119,6 +185,12 @@ function tick(step: CardStep) {
           </button>
           <div>
             <b>{{ s.title }}</b> <span class="muted">{{ s.side }}</span><br />{{ s.way }}
+            <span class="muted place"
+              ><template v-if="s.station">{{ s.station }}</template
+              ><b v-else class="bad">nowhere today</b
+              ><template v-if="s.minutes >= 0.5">, {{ Math.round(s.minutes) }} min</template
+              ><template v-if="learnt(s) > 0">, timed {{ learnt(s) }} ×</template></span
+            >
           </div>
           <div class="how">
             {{ s.how }}
@@ -126,6 +198,15 @@ function tick(step: CardStep) {
               ><i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ s.caution }}</span
             >
             <HandSteps :step="s" />
+            <CheckSigns :step="s" />
+            <StepClock
+              v-if="timed"
+              :of="s.marks[0]!.target"
+              :name="s.title"
+              :standing="standingOf(s)"
+              :usual="usual(s)"
+            />
+            <FaultPane :step="s" :rows="faults" />
           </div>
           <div class="cuts">
             <span v-for="c in s.cuts" :key="c.name"
@@ -137,6 +218,7 @@ function tick(step: CardStep) {
       <p class="total">
         All that is taken home: <b>{{ card.total }}</b>
       </p>
+      <CardClosing />
     </template>
   </div>
 </template>
@@ -186,6 +268,18 @@ h2 {
 .room {
   margin: 0;
   padding: 0.4rem 0;
+}
+.by {
+  width: 6.5rem;
+}
+.place {
+  display: block;
+}
+.now :deep(.checks button),
+.now :deep(.clock button) {
+  min-height: 64px;
+  font-size: 1.3rem;
+  padding: 0 1.1rem;
 }
 .total {
   font-size: 1.1rem;

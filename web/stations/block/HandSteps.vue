@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { ACTIONS, stepsOf, type HandStep } from '#core/hand'
+import { ACTIONS, sayHandStep, stepsOf, type HandStep } from '#core/hand'
 import type { CardStep } from '#core/papers'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -18,25 +18,15 @@ const ways = computed(() => {
   })
   return [...new Set(paths)].map((path) => ({
     path,
-    steps: stepsOf(flow.anatomy, path, plan.portions),
+    steps: stepsOf(flow.anatomy, path, plan.portions, plan.schools).map((s) => ({
+      action: s.action,
+      said: sayHandStep(s, words.says.value, plan.schools),
+    })),
   }))
 })
-/** "Free it first: tenderloin": what is made of it, where the landmark does not say so. */
-const head = (s: HandStep) => {
-  const made =
-    s.of && !s.at.includes(s.of.american.toLowerCase()) ? `: ${words.name(s.of).toLowerCase()}` : ''
-  return `${ACTIONS[s.action].word}${made}`
-}
-/** Where: a landmark, or what it is about, by the farm’s own name of it. */
-const place = (s: HandStep) =>
-  s.of ? s.at.replace(s.of.american.toLowerCase(), words.name(s.of).toLowerCase()) : s.at
 /** A caution is said once, where it is first needed. */
-const isFirst = (steps: readonly HandStep[], i: number) =>
+const isFirst = (steps: readonly Pick<HandStep, 'action'>[], i: number) =>
   steps.findIndex((x) => ACTIONS[x.action] === ACTIONS[steps[i]!.action]) === i
-const cautionOf = (s: HandStep): string | undefined => {
-  const action = ACTIONS[s.action]
-  return 'caution' in action ? action.caution : undefined
-}
 </script>
 
 <template>
@@ -46,17 +36,15 @@ const cautionOf = (s: HandStep): string | undefined => {
       <h3 v-if="ways.length > 1">{{ words.name(w.path.names) }}</h3>
       <ol>
         <li v-for="(s, i) in w.steps" :key="i" :data-action="s.action">
-          <b>{{ head(s) }}</b>
-          <span class="tool">{{ s.tool }}</span>
-          <span class="at">{{ place(s) }}</span>
+          <b>{{ s.said.head }}</b>
+          <span class="tool">{{ s.said.tool }}</span>
+          <span class="at">{{ s.said.at }}</span>
           <template v-if="isFirst(w.steps, i)">
-            <span>{{ ACTIONS[s.action].how }}</span>
-            <span class="sign"
-              ><i class="pi pi-check" aria-hidden="true" /> Right: {{ ACTIONS[s.action].sign }}</span
-            >
-            <span class="muted">Goes wrong: {{ ACTIONS[s.action].fault }}</span>
-            <span v-if="cautionOf(s)" class="care"
-              ><i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ cautionOf(s) }}</span
+            <span>{{ s.said.how }}</span>
+            <span class="sign"><i class="pi pi-check" aria-hidden="true" /> Right: {{ s.said.sign }}</span>
+            <span class="muted">Goes wrong: {{ s.said.fault }}</span>
+            <span v-if="s.said.caution" class="care"
+              ><i class="pi pi-exclamation-triangle" aria-hidden="true" /> {{ s.said.caution }}</span
             >
           </template>
         </li>

@@ -9,6 +9,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 import BlockTabs from './BlockTabs.vue'
+import EquipmentPane from './EquipmentPane.vue'
 
 /** What must be ready before the first cut, from the plan: each shelf is ticked when it stands there. */
 const { read, note, withdraw, factOf } = useReading()
@@ -163,6 +164,7 @@ const fill = (most: number, tubs: number) => `${Math.round((most / (tubs * TUB))
       the first cut. Curing salt is weighed, never guessed. What the inspector or your licensed plant asks for
       comes first.</CautionNote
     >
+    <EquipmentPane />
   </div>
 </template>
 
