@@ -1,6 +1,7 @@
+import { v7 as uuid } from 'uuid'
 import { DEVICE_HEADER, type FarmChange, type Lot } from '#contracts'
 import { priceOf } from '#core/measure'
-import type { Decision, FactBody, Finish } from '#core/records'
+import type { Decision, Equipment, FactBody, Finish, Sheet, Station } from '#core/records'
 import { jobs, others } from './others.ts'
 import {
   hang,
@@ -15,6 +16,8 @@ import {
   measured,
   line,
   lot,
+  signed,
+  timed,
   type Post,
 } from './said.ts'
 
@@ -150,12 +153,48 @@ export async function loadFallowmere(address: string): Promise<void> {
     { kind: 'tick', what: 'cut', of: 'boneless-chop', side: 'animal' },
     { kind: 'tick', what: 'cut', of: 'back-ribs', side: 'animal' },
   )
+  await clover.say(
+    ...timed('leg', '2026-11-22T14:00:00Z', 31, 24),
+    ...timed('belly', '2026-11-22T14:40:00Z', 16, 12),
+    signed('glands', 'glands'),
+    signed('swept', 'loin', 'left'),
+    {
+      ...{
+        kind: 'fault',
+        of: 'loin',
+        side: 'left',
+        what: 'Chops cut thin',
+        cut: null,
+        to: null,
+        shown: null,
+      },
+      ...{ cause: 'no stop at the table', lesson: 'Set the stop before the first chop', lost: 640 },
+    },
+  )
 
+  await room((body) => send('PUT', `/sheets/${uuid()}`, { base: 0, body, withdrawn: false }))
   await lambs(post)
   await steer(post)
   await flocks(post)
   await others(post)
   await jobs(post)
+}
+
+/** What the cutting room has, and how hogs are cut here. */
+async function room(keep: (body: Sheet) => Promise<unknown>) {
+  const thing = (name: string, station: Station, more: Partial<Equipment> = {}): Equipment => ({
+    ...{ format: 'ekko-equipment', version: 1, name, station, makes: true },
+    ...{ kgPerMinute: null, sharpened: null, fault: null, borrowed: null, ...more },
+  })
+  await keep(thing('Band saw', 'saw', { sharpened: '2026-10-30' }))
+  await keep(thing('Bench grinder, ½ hp', 'grinder', { kgPerMinute: 1.8, sharpened: '2026-11-14' }))
+  await keep(thing('Boning knives', 'table', { sharpened: '2026-11-20' }))
+  await keep(thing('Vacuum sealer', 'table', { makes: false, borrowed: 'Mill Lane' }))
+  await keep({
+    ...{ format: 'ekko-school', version: 1, name: 'Fallowmere hogs', species: 'hog' },
+    ...{ order: ['belly', 'spare-ribs', 'loin', 'leg'], stations: [] },
+    schools: [{ of: 'saw', way: 'knife-then-saw' }],
+  })
 }
 
 /** One left whole for a saddle with racks of eight ribs; one split, its racks of seven. */

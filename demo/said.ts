@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { Append, Facts, Lot, NewPack, NewWeighing, Split } from '#contracts'
 import type { Species } from '#core/anatomy'
-import type { Cost, Decision, FactBody, Hangs, Route } from '#core/records'
+import type { CheckId, Cost, Decision, FactBody, Hangs, Route, SideName } from '#core/records'
 import type { Said } from '#core/plan'
 
 /** What is told of a lot of the demo, in short: each as a page would send it. */
@@ -130,3 +130,16 @@ export const cutFee = (cents: number): FactBody => ({
 })
 export const hungAs = (value: Hangs): FactBody => ({ kind: 'observation', what: 'hangs', value })
 export const of = (value: string): FactBody => ({ kind: 'observation', what: 'mother', value })
+
+/** A step timed from its start to its end, minutes; `usual` is what the model had for it. */
+export const timed = (of: string, from: string, minutes: number, usual: number): FactBody[] => {
+  const body = { kind: 'work', of, by: 'AF', usual } as const
+  const until = new Date(Date.parse(from) + minutes * 60_000).toISOString()
+  return [
+    { ...body, did: 'started', when: from },
+    { ...body, did: 'done', when: until },
+  ]
+}
+export const signed = (check: CheckId, of: string, side: SideName = 'animal'): FactBody => ({
+  ...{ kind: 'check', check, of, side, by: 'AF' },
+})

@@ -9,8 +9,8 @@ describe('the block card', () => {
     const { page } = run
     await openLot(run, 'Bramble', 'block')
     await page.getByRole('link', { name: 'Block card' }).click()
-    await page.getByText('Break along the lines').waitFor()
-    await step('break').getByRole('checkbox').click()
+    await page.getByText('Make ready', { exact: true }).first().waitFor()
+    await step('line-shoulder-line').getByRole('checkbox').click()
     await step('jowl').getByRole('checkbox').click()
     await expect.poll(() => page.getByTestId('progress').innerText()).toMatch(/^2 of /)
     await saved(page)
@@ -38,7 +38,7 @@ describe('the block card', () => {
     await page.getByRole('button', { name: 'Leave floor mode' }).click()
   })
   it('says how each step is done: where, with what, how it looks when it is right, each caution once', async () => {
-    const how = step('loin').first().locator('details')
+    const how = step('loin').first().locator('details.hand')
     await how.locator('summary').press('Enter')
     const steps = how.locator('li')
     expect(await steps.first().innerText()).toMatch(/Lay it\s*hands\s*chine towards you/)

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { SPECIES, type Species } from '#core/anatomy'
 import { ANATOMIES } from '#core/species'
+import { CHECK_POINTS } from '#core/hand'
 import { takePath } from '#core/plan'
 import { reckon } from '#core/reading'
 import {
@@ -11,6 +12,7 @@ import {
   type PaperData,
   type PriceList,
 } from '#core/papers'
+import type { PaperWords } from '#core/records'
 import { flowOf } from '../core/carcass/testing.ts'
 import { routed, way } from '../core/plan/testing.ts'
 import { FARM, lotOf } from '../core/reading/testing.ts'
@@ -31,7 +33,12 @@ const WORDS = {
   collection: 'Saturday from nine.',
   instructions: 'Bones for the dog.',
 }
-async function printed<K extends PaperData['kind']>(species: Species, kind: K, currency = 'USD') {
+async function printed<K extends PaperData['kind']>(
+  species: Species,
+  kind: K,
+  currency = 'USD',
+  more: PaperWords = {},
+) {
   const read = reckon(
     flowOf(species),
     lotOf(species, [routed('inspected'), ...(LONG[species] ?? [])]),
@@ -46,7 +53,14 @@ async function printed<K extends PaperData['kind']>(species: Species, kind: K, c
     nameSet: 'american',
     currency,
   } as const
-  const out = drawUp(kind, { read, farm, lot: 'Bramble', date: '2026-11-24', share: 2, words: WORDS })
+  const out = drawUp(kind, {
+    read,
+    farm,
+    lot: 'Bramble',
+    date: '2026-11-24',
+    share: 2,
+    words: { ...WORDS, ...more },
+  })
   if (!out.ok) throw new Error(out.issues[0]!.code)
   const pages = await pagesOf(await paperPdf(out.value))
   return { data: out.value as Extract<PaperData, { kind: K }>, pages, text: pages.join(' ') }
@@ -91,6 +105,16 @@ describe.each(SPECIES)('papers of a %s, read back', (species) => {
     )
     expect(on.reduce((s, n) => s + n, 0)).toBeGreaterThanOrEqual(steps.length)
     if (steps.length > 2) expect(Math.min(...on)).toBeGreaterThan(1)
+  })
+  it('block card of one part in large type: each step as a hand does it, a box for every signature', async () => {
+    const only = ANATOMIES[species].parts[0]!.id
+    const { data, text } = await printed(species, 'block-card', 'USD', { only, type: 'large' })
+    const { steps } = data as BlockCard
+    expect(steps[0]!.by.length).toBeGreaterThan(2)
+    // Lines that break have their number between their halves: the beginning of each is enough to find it.
+    for (const line of steps[0]!.by) expect(squeezed(text)).toContain(squeezed(line).slice(0, 22))
+    for (const s of steps) for (const c of s.checks) expect(text).toContain(CHECK_POINTS[c].word)
+    expect(text).toContain('Signed by all')
   })
   it('price list: one page in two columns, each price with its unit and a line to order on', async () => {
     const { data, pages, text } = await printed(species, 'price-list')

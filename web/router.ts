@@ -19,6 +19,11 @@ export const router = createRouter({
       name: 'cut',
       component: () => withEverySpecies(import('./places/cuts/CutPage.vue')),
     },
+    {
+      path: '/practice',
+      name: 'practice',
+      component: () => withEverySpecies(import('./places/practice/PracticePlace.vue')),
+    },
     { path: '/farm', name: 'farm', component: () => import('./places/farm/FarmPlace.vue') },
     {
       path: '/lots/:id',

@@ -17,7 +17,10 @@ export function feesFor(anatomy: Anatomy, sheet: FeeSheet): Fee[] {
 }
 
 /** Of every processor, or place, the sheet that holds on a day: the last that began by then; one that begins later is not there yet. */
-export function inForceOn<B extends DatedSheet>(sheets: readonly StoredSheet<B>[], day: string): StoredSheet<B>[] {
+export function inForceOn<B extends DatedSheet>(
+  sheets: readonly StoredSheet<B>[],
+  day: string,
+): StoredSheet<B>[] {
   const last = new Map<string, StoredSheet<B>>()
   for (const s of sheets) {
     const held = last.get(s.body.name)

@@ -10,9 +10,9 @@ export const paperWordsSchema = z.object({
   greeting: textSchema(600).optional(),
   collection: textSchema(300).optional(),
   instructions: textSchema(600).optional(),
-  /** The part it is of, where it is not of the whole plan; and whether it is printed large. */
+  /** The part it is of, where it is not of the whole plan; and whether it is printed large, or with how a hand does each step. */
   only: keySchema.optional(),
-  type: z.literal('large').optional(),
+  type: z.enum(['large', 'steps']).optional(),
 })
 export type PaperWords = z.infer<typeof paperWordsSchema>
 

@@ -13,7 +13,7 @@ const CAUTIONS = {
   chill:
     'Surface at or below 4 °C (40 °F) within 24 h, deep in the leg at or below 7 °C (45 °F) within 48 h. Write temperatures down. The plant’s own plan comes first.',
   block:
-    'Room at or below 12 °C (54 °F), meat at or below 7 °C (45 °F). One primal on the block, the rest back in the cold. Glove on the off hand; cut away from the body.',
+    'Room at or below 12 °C (54 °F), meat at or below 7 °C (45 °F): the rule of the European Union, where none of yours is stricter. One primal on the block, the rest back in the cold. Glove on the off hand; cut away from the body.',
   pack: 'Cold meat only into the freezer: it takes about 1–1.4 kg per 28 L a day (2–3 lb per cubic foot); hold the rest at or below 2 °C (36 °F).',
   labels: 'Whole cuts: cook to 63 °C (145 °F) and rest 3 minutes. Ground or sausage: 71 °C (160 °F).',
 } as const

@@ -1,21 +1,25 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
+import Select from 'primevue/select'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import Textarea from 'primevue/textarea'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import type { papersAt } from '#core/papers'
+import { orderedWork } from '#core/hand'
 import { SHARES, type PaperWords, type Share } from '#core/records'
 import { useLot } from '../state/lot.ts'
 import { usePapers } from '../state/papers.ts'
+import { useWords } from '../state/words.ts'
 import FieldIssues from './FieldIssues.vue'
 
 /** What is typed before a paper is printed: for whom it is, and the farm's own words; they are kept in the paper. */
 const { lot, paper } = defineProps<{ lot: string; paper: ReturnType<typeof papersAt>[number] }>()
 const emit = defineEmits<{ close: [] }>()
-const { group } = useLot()
+const { group, central } = useLot()
+const says = useWords()
 const { issues, busy, take } = usePapers(
   () => lot,
   () => group.value,
@@ -23,7 +27,21 @@ const { issues, busy, take } = usePapers(
 /** Words typed before: the farm's own stand again on the next paper, whom it was for on the next of this lot. */
 const farms = useLocalStorage<PaperWords>('ekko-paper-words', {})
 const ofLot = useLocalStorage<Record<string, PaperWords>>('ekko-paper-customers', {})
-const isOfLot = (word: keyof PaperWords) => ['customer', 'telephone', 'instructions'].includes(word)
+const isOfLot = (word: keyof PaperWords) => ['customer', 'telephone', 'instructions', 'only'].includes(word)
+/** What is chosen rather than typed: nothing chosen is the whole plan, in the usual type. */
+const choices = computed(() => ({
+  part: [
+    { v: '', w: 'the whole plan' },
+    ...(central.value ? orderedWork(central.value).tasks : []).flatMap((t) =>
+      t.kind === 'open' ? [{ v: t.id, w: `${says.name(t.names)} alone` }] : [],
+    ),
+  ],
+  type: [
+    { v: '', w: 'usual' },
+    { v: 'steps', w: 'usual, with how each step is done' },
+    { v: 'large', w: 'large, to be read at two metres' },
+  ],
+}))
 const words = reactive<Record<string, string>>(
   Object.fromEntries(
     paper.wants.map(({ word, usual = '' }) => [
@@ -75,8 +93,17 @@ async function print() {
       </div>
       <div v-for="w in paper.wants" :key="w.word" class="field">
         <label :for="`paper-${w.word}`">{{ w.asks }}</label>
+        <Select
+          v-if="w.choose"
+          v-model="words[w.word]"
+          :input-id="`paper-${w.word}`"
+          :options="choices[w.choose]"
+          option-label="w"
+          option-value="v"
+          :aria-label="w.asks"
+        />
         <Textarea
-          v-if="w.long"
+          v-else-if="w.long"
           :id="`paper-${w.word}`"
           v-model="words[w.word]"
           rows="2"

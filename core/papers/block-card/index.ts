@@ -306,7 +306,13 @@ function stepsFor(
         return opening(about, lookup(anatomy).part(task.id)!, rows, weight)
       case 'finish':
         return finishingStep(about, task)
-      default:
+      case 'ready':
+      case 'dress':
+      case 'cavity':
+      case 'glands':
+      case 'off':
+      case 'pack':
+      case 'wash':
         return wholeStep(about, task)
     }
   })()

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { ACTIONS, sayHandStep, stepsOf, type HandStep } from '#core/hand'
 import type { CardStep } from '#core/papers'
+import ActionDrawing from './ActionDrawing.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -40,6 +41,7 @@ const isFirst = (steps: readonly Pick<HandStep, 'action'>[], i: number) =>
           <span class="tool">{{ s.said.tool }}</span>
           <span class="at">{{ s.said.at }}</span>
           <template v-if="isFirst(w.steps, i)">
+            <ActionDrawing :action="s.action" />
             <span>{{ s.said.how }}</span>
             <span class="sign"><i class="pi pi-check" aria-hidden="true" /> Right: {{ s.said.sign }}</span>
             <span class="muted">Goes wrong: {{ s.said.fault }}</span>

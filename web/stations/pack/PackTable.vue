@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
+import { signersOf } from '#core/hand'
 import type { CutFigure } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
@@ -23,6 +24,8 @@ const widest = computed(() =>
   Math.max(...rows.value.flatMap((c) => [c.range?.high ?? c.expectedKg, c.weighedKg])),
 )
 const at = (kg: number) => `${(100 * kg) / widest.value}%`
+/** Who signed at the bench for what goes into the packs of each cut. */
+const signers = computed(() => new Map(rows.value.map((c) => [c.cut.id, signersOf(read.value, c.cut.id)])))
 /** Weighed and done, yet outside what was likely: worth a second look before it is believed. */
 const odd = (c: CutFigure) =>
   c.range !== null && ((c.done && c.weighedKg < c.range.low) || c.weighedKg > c.range.high)
@@ -47,6 +50,9 @@ const odd = (c: CutFigure) =>
         <tr v-for="c in rows" :key="c.cut.id" :class="{ done: c.done }" :data-cut="c.cut.id">
           <td>
             <span class="cut"><DestinationMark :to="c.cut.destination" /> {{ words.name(c.cut.names) }}</span>
+            <small v-if="signers.get(c.cut.id)!.length > 0" class="muted"
+              >signed {{ signers.get(c.cut.id)!.join(', ') }}</small
+            >
           </td>
           <td class="lane" aria-hidden="true">
             <span class="expected" :style="{ width: at(c.expectedKg) }" />
