@@ -35,7 +35,8 @@ export const CHECK_POINTS: { readonly [C in CheckId]: CheckPoint } = {
   sealed: { word: 'Bags sealed', right: 'Sealed twice, no crease in the seal.' },
   cold: {
     word: 'Cold on the probe',
-    right: 'At or below 4 °C (40 °F, the rule of the United States) in the middle; time out of the cold written.',
+    right:
+      'At or below 4 °C (40 °F, the rule of the United States) in the middle; time out of the cold written.',
     probe: true,
   },
 }

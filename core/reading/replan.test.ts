@@ -36,6 +36,14 @@ describe('planning again from here', () => {
       expect(way(after)).toBe(way(read))
     },
   )
+  it('of one side of an animal it plans that side again: found on a hog side, where nothing could be had', () => {
+    const side: Said = { kind: 'observation', what: 'hangs', value: { as: 'side', side: 'left' } }
+    const { found, after } = again('hog', { kind: 'tool', tool: 'saw' }, [side])
+    expect(found.stuck).toEqual([])
+    expect(found.changes.length).toBeGreaterThan(1)
+    for (const c of found.changes) expect(c.sides.filter((s) => s === 'right')).toEqual([])
+    for (const slot of after.cutting.slots) if (slot.holds) expect(slot.path.tool, slot.part).not.toBe('saw')
+  })
   it('the difference shown is that of the two plans evaluated apart', () => {
     const { read, found, after } = again('steer', { kind: 'tool', tool: 'saw' })
     expect(found.difference.takeHome).toBeCloseTo(after.balance.products - read.balance.products, 9)

@@ -1,5 +1,5 @@
-import { isUncut, lookup, sidesOf, type SideName, type Tool } from '#core/anatomy'
-import { SidedMap, type Split } from '#core/carcass'
+import { isUncut, lookup, type SideName, type Tool } from '#core/anatomy'
+import { SidedMap, sidesIn, type Split } from '#core/carcass'
 import { afterBench, lessWorth, type Worth } from '#core/ledger'
 import type { Plan } from '#core/plan'
 import type { Decision, Half } from '#core/records'
@@ -55,7 +55,8 @@ export function replan(read: Reckoning, trouble: Trouble): Replan {
   }
   now = { ...now, choices: { ...now.choices, splits: splitsLeft(read, now, trouble) } }
   for (const part of read.flow.anatomy.parts) {
-    const sides = sidesOf(part).filter((s) => concerned(read, now, trouble, part.id, s))
+    const here = sidesIn(read.flow.anatomy, plan.hangs, part.id)
+    const sides = here.filter((s) => concerned(read, now, trouble, part.id, s))
     for (const group of alike(sides, (s) => pathIn(read, now, part.id, s))) {
       const cutting = cutAs(read, now.choices)
       if (!group.some((side) => cutting.slot(part.id, side)?.holds)) continue
@@ -110,7 +111,9 @@ const changesOf = (read: Reckoning, now: Plan): Change[] =>
       from: pathIn(read, read.plan, part.id, side),
       to: pathIn(read, now, part.id, side),
     })
-    const changed = sidesOf(part).filter((side) => way(side).from !== way(side).to)
+    const changed = sidesIn(read.flow.anatomy, read.plan.hangs, part.id).filter(
+      (side) => way(side).from !== way(side).to,
+    )
     const groups = alike(changed, (side) => `${way(side).from} ${way(side).to}`)
     return groups.map((sides) => ({ part: part.id, sides, ...way(sides[0]!) }))
   })

@@ -159,6 +159,7 @@ function tick(step: CardStep) {
           <i class="pi pi-undo" aria-hidden="true" /> {{ last.title }} is not done yet
         </button>
         <HandSteps :key="next.title + next.side + next.way" :step="next" class="by-hand" />
+        <FaultPane :key="`f${next.title}${next.side}`" :step="next" :rows="faults" class="by-hand" />
       </section>
       <div v-else-if="floor">
         <p class="huge">All steps are done.</p>
@@ -166,6 +167,7 @@ function tick(step: CardStep) {
           <i class="pi pi-undo" aria-hidden="true" /> {{ last.title }} is not done yet
         </button>
       </div>
+      <ReplanPane v-if="floor" class="wide-buttons" />
       <ol class="steps">
         <li
           v-for="s in steps"
@@ -292,6 +294,11 @@ h2 {
 .floor .box {
   width: 64px;
   height: 64px;
+}
+.wide-buttons :deep(.p-button),
+.wide-buttons :deep(.p-select) {
+  min-height: 56px;
+  font-size: 1.1rem;
 }
 .by-hand {
   font-size: 1.2rem;

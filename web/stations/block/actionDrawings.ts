@@ -53,7 +53,7 @@ export const DRAWINGS: Partial<Record<ActionId, readonly Stroke[]>> = {
     meat('M6 40C30 34 62 30 96 40C112 46 114 60 102 64C80 66 36 50 6 40Z'),
     move('M106 52C116 44 112 34 100 32'),
     knife(92, 34, 188),
-    word(84, 76, 'thick end first'),
+    word(30, 77, 'thick end first'),
   ],
   membrane: [
     meat('M8 24H112V72H8Z'),
