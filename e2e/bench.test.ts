@@ -114,7 +114,7 @@ describe('worked from the card alone', () => {
     await page.getByRole('button', { name: 'Close the card' }).tap()
     await page.getByText('Closed by MK.').waitFor()
     await context.close()
-  })
+  }, 300_000)
 
   it('a steer’s hind quarter, on the clock: started, paused, handed over, done; what went wrong moves its weight, and is learnt', async () => {
     const { page } = run
@@ -224,7 +224,7 @@ describe('the order of work', () => {
     await page.getByRole('button', { name: 'Keep order and ways of working' }).click()
     await page.getByTestId('farm-school').getByText('Left-handed', { exact: true }).waitFor()
     await openLot(run, 'Clover', 'order')
-    await page.getByRole('button', { name: 'Work like Left-handed' }).click()
+    await page.getByRole('button', { name: 'Work like this: Left-handed' }).click()
     await expect.poll(() => page.locator('[data-school=hand]').innerText()).toContain('left')
     await openLot(run, 'Clover', 'card')
     const how = step(page, 'loin').first().locator('details.hand')

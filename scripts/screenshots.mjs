@@ -27,20 +27,20 @@ const views = {
   rail: '/',
   hang: `/lots/${id.Alder}/hang`,
   block: `/lots/${id.Juniper}/block`,
-  'block-steer': `/lots/${id.Alder}/block`,
   groups: `/lots/${id['Flock 3']}/groups`,
-  casualty: `/lots/${id.Fern}/hang`,
   plans: `/lots/${id.Alder}/plans`,
   flow: `/lots/${id.Bramble}/trim`,
+  order: `/lots/${id.Bramble}/order`,
   kit: `/lots/${id.Bramble}/kit`,
   card: `/lots/${id.Alder}/card`,
+  steps: `/lots/${id.Bramble}/card`,
+  floor: `/lots/${id.Clover}/card`,
+  day: `/lots/${id.Alder}/day`,
   price: `/lots/${id.Bramble}/price`,
   costs: `/lots/${id.Bramble}/costs`,
-  fees: `/lots/${id.Bramble}/fees`,
-  finishes: `/lots/${id.Bramble}/finishes`,
-  cheap: `/lots/${id.Bramble}/cheap`,
   pack: `/lots/${id.Clover}/pack`,
   cuts: '/cuts',
+  practice: '/practice',
   new: '/new',
   farm: '/farm',
 }
@@ -66,10 +66,35 @@ await fetch(`${url}/api/devices/code`, {
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify({ floor: true }),
 })
+/** What a person does before the picture is taken. */
+const POSES = {
+  steps: async () => {
+    const loin = page.locator('[data-step=loin]').first()
+    await loin.locator('details.hand').evaluate((d) => (d.open = true))
+    await loin.evaluate((e) => e.scrollIntoView())
+  },
+  floor: async () => {
+    await page.getByLabel('Signed as').fill('AF')
+    await page.getByRole('button', { name: 'Floor mode' }).click()
+    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Done', exact: true }).click()
+    await page.waitForTimeout(600)
+    await page.evaluate(() => scrollTo(0, 170))
+  },
+  day: async () => {
+    await page.evaluate(() => localStorage.setItem('ekko-floor', 'false'))
+    await page.getByRole('button', { name: 'Another hand' }).click()
+    await page.waitForTimeout(600)
+  },
+  practice: async () => {
+    await page.getByRole('button', { name: 'Cut here' }).click()
+    await page.waitForTimeout(600)
+  },
+}
 for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
   await page.waitForSelector('#main')
   await page.waitForTimeout(name === 'price' ? 1200 : 500)
+  await POSES[name]?.()
   await page.screenshot({ path: join(out, `${name}.png`) })
 }
 await browser.close()

@@ -140,10 +140,23 @@ function childOf(path: Path, child: Part | undefined, id: string, parent: Part |
 }
 
 /** The part another comes out of; null for what hangs by itself, and for pools that several parts feed. */
-export function openedFrom(a: Pick<Anatomy, 'paths'>, part: string): string | null {
-  const from = new Set(a.paths.filter((p) => p.outputs.some((o) => o.part === part)).map((p) => p.part))
-  return from.size === 1 ? [...from][0]! : null
+export function openedFrom({ paths }: Pick<Anatomy, 'paths'>, part: string): string | null {
+  let from = sources.get(paths)
+  if (!from) {
+    from = new Map()
+    for (const p of paths)
+      for (const o of p.outputs) {
+        if (o.part === undefined) continue
+        if (!from.has(o.part)) from.set(o.part, new Set())
+        from.get(o.part)!.add(p.part)
+      }
+    sources.set(paths, from)
+  }
+  const own = from.get(part)
+  return own?.size === 1 ? [...own][0]! : null
 }
+/** The parts that each part comes out of, worked out once for the ways of an anatomy. */
+const sources = new WeakMap<readonly Path[], Map<string, Set<string>>>()
 
 /** Parts in order, each behind all that open into it; the parts left over come out of themselves. */
 export function partOrder(a: Pick<Anatomy, 'parts' | 'paths'>): { ordered: string[]; cyclic: string[] } {

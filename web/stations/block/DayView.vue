@@ -182,6 +182,7 @@ const isWide = (minutes: number) => (minutes / (span.value.until - span.value.fr
   border-bottom: 1px solid var(--rule-strong);
   padding: 1.4rem 0 0.5rem;
   position: relative;
+  overflow-x: clip;
 }
 .axis {
   position: absolute;

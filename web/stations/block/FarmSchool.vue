@@ -68,13 +68,18 @@ function take({ body: b }: StoredSheet<SchoolSheet>) {
     </p>
     <div v-for="s in own" :key="s.id" class="row">
       <b>{{ s.body.name }}</b>
-      <Button size="small" label="Work like this" :aria-label="`Work like ${s.body.name}`" @click="take(s)" />
+      <Button
+        size="small"
+        label="Work like this"
+        :aria-label="`Work like this: ${s.body.name}`"
+        @click="take(s)"
+      />
       <Button
         size="small"
         text
         severity="secondary"
         label="Put away"
-        :aria-label="`Put ${s.body.name} away`"
+        :aria-label="`Put away ${s.body.name}`"
         @click="putAway(s)"
       />
     </div>
