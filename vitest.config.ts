@@ -26,6 +26,7 @@ export default defineConfig({
       {
         test: {
           name: 'api',
+          isolate: false,
           include: ['server/**/*.test.ts'],
           globalSetup: 'server/setup.ts',
           ...SLOW_MACHINE,
@@ -34,6 +35,7 @@ export default defineConfig({
       {
         test: {
           name: 'browser',
+          isolate: false,
           include: ['e2e/**/*.test.ts'],
           globalSetup: 'e2e/setup.ts',
           expect: { poll: { timeout: 30_000, interval: 150 } },

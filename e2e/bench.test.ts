@@ -88,7 +88,7 @@ describe('worked from the card alone', () => {
     await page.getByRole('button', { name: 'Floor mode' }).tap()
     const done = page.getByRole('button', { name: 'Done', exact: true })
     const count = async () => figure(await progress(page))
-    const now = page.locator('.now')
+    const now = page.getByRole('region', { name: 'Next step' })
     const next = async () => {
       await sign(page, now, 'tap')
       const before = await count()

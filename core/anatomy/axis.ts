@@ -38,6 +38,27 @@ export function linePositions(
   return { at, bands }
 }
 
+/** Lines that are cut through a part that is freed before them: meat of it lies on both sides. `at`: where they lie, in segments. */
+export function linesThrough(
+  anatomy: Anatomy,
+  part: string,
+  at: Readonly<Record<string, number>>,
+): CrossLine[] {
+  const band = anatomy.bands.find((b) => b.id === anatomy.parts.find((p) => p.id === part)?.extraction?.band)
+  if (!band) return []
+  return anatomy.lines.filter((l): l is CrossLine => {
+    const place = l.kind === 'across' ? at[l.id] : undefined
+    if (place === undefined) return false
+    const ahead = band.along.lean.reduce(
+      (sum, share, i) => sum + share * Math.min(1, Math.max(0, place - i)),
+      0,
+    )
+    return ahead > A_SCRAP && ahead < 1 - A_SCRAP
+  })
+}
+/** Less of it on one side is nothing a line would spoil. */
+const A_SCRAP = 0.01
+
 /** Length in mm between two places on the axis, at the reference carcass. */
 export function lengthBetween(axis: readonly Segment[], from: number, to: number): Mm {
   return mm(axis.reduce((sum, s, i) => sum + s.mm * Math.max(0, Math.min(to, i + 1) - Math.max(from, i)), 0))

@@ -48,7 +48,7 @@ export {
   writtenDepots,
 } from './composition.ts'
 export type { DepotShares } from './composition.ts'
-export { lengthBetween, linePositions, positionOf, withRibs } from './axis.ts'
+export { lengthBetween, linePositions, linesThrough, positionOf, withRibs } from './axis.ts'
 export { lookup, sidesOf } from './lookup.ts'
 export type { Lookup } from './lookup.ts'
 export { openedFrom, partOrder, validateAnatomy } from './validate.ts'

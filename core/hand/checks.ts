@@ -12,7 +12,7 @@ export interface CheckPoint {
   probe?: boolean
 }
 
-/** docs/sources.md: check points (common practice). */
+/** docs/sources.md: check-points (common practice). */
 export const CHECK_POINTS: { readonly [C in CheckId]: CheckPoint } = {
   route: {
     word: 'Mark and tag',

@@ -1,4 +1,5 @@
 import {
+  linesThrough,
   lookup,
   openedFrom,
   sidesOf,
@@ -328,23 +329,9 @@ function mustsOf(read: Reckoning, tasks: readonly Task[]): Must[] {
 const unique = (musts: readonly Must[]): Must[] =>
   [...new Map(musts.toReversed().map((m) => [`${m.first} ${m.then}`, m])).values()].toReversed()
 
-/** Lines that would be cut through a part that lies along the axis: meat of it on both sides. */
-function crossing(read: Reckoning, part: string): Line[] {
-  const { anatomy } = read.flow
-  const band = anatomy.bands.find((b) => b.id === lookup(anatomy).part(part)?.extraction?.band)
-  if (!band) return []
-  const at = read.cutting.lineAt(read.cutting.freed(part)[0] ?? 'left')
-  return anatomy.lines.filter((l) => {
-    if (l.kind !== 'across') return false
-    const place = at[l.id]
-    if (place === undefined) return false
-    const ahead = band.along.lean.reduce(
-      (sum, share, i) => sum + share * Math.min(1, Math.max(0, place - i)),
-      0,
-    )
-    return ahead > 0.01 && ahead < 0.99
-  })
-}
+/** Lines that would be cut through a part that is freed before them. */
+const crossing = (read: Reckoning, part: string): Line[] =>
+  linesThrough(read.flow.anatomy, part, read.cutting.lineAt(read.cutting.freed(part)[0] ?? 'left'))
 
 /** A step that was wanted earlier than it can be. */
 export interface Bent {

@@ -2,7 +2,7 @@ import type { Says } from '#core/measure'
 import { schoolOf, type Schools } from '#core/plan'
 import type { SchoolId } from '#core/records'
 import { ACTIONS, type Action, type ActionId, type HandTool } from './actions.ts'
-import type { HandStep } from './steps.ts'
+import type { HandStep } from './handStep.ts'
 
 /** What a way of working changes of an action: how it is done and with what, everywhere or at some landmarks. */
 interface Swap {

@@ -10,19 +10,10 @@ import {
 import type { Names } from '#core/measure'
 import { portionFor, type Schools } from '#core/plan'
 import { CLASS_OF, type Portion } from '#core/records'
-import { ACTIONS, type ActionId, type HandTool } from './actions.ts'
+import { ACTIONS, type ActionId } from './actions.ts'
 import { placeOf, type Place } from './places.ts'
+import type { HandStep } from './handStep.ts'
 import { inSchool } from './schooled.ts'
-
-/** One step of a way: what is done, where (a landmark, or what `of` is called, American), with what; `of` is the cut, part or way it is about. */
-export interface HandStep {
-  action: ActionId
-  at: string
-  tool: HandTool
-  of: Names | null
-  /** How, where this farm does it otherwise than usual. */
-  how?: string
-}
 
 /** A part that a farm made itself has no landmarks but what it is opened out of. */
 const OWN: Place = { lies: 'flat', find: 'its thick end and its grain', from: 'what it was opened out of' }

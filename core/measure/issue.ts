@@ -78,6 +78,8 @@ interface IssueFigures {
   'split-beyond': { part: Names; typed: number; low: number; high: number }
   'pieces-too-many': { cut: Names; typed: number; most: number; length: Mm }
   'tool-gone': { tool: string }
+  /** A part that would be freed whole, through which a line was cut already. */
+  'cut-through': { part: Names }
   /** A fault with a weight and no cut, or the other way round; with more than there was. */
   'fault-half': Nothing
   'fault-too-much': { cut: Names; typed: Kg; held: Kg }

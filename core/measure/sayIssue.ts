@@ -110,6 +110,8 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `${says.name(issue.figures.line)} lies at the ${small(issue.figures.part)}, which is cut in one piece over both sides: it cannot lie apart. Move it on both sides, or cut that part another way first.`
     case 'other-half':
       return `This is cut in one with the ${small(issue.figures.part)}, which is planned otherwise.`
+    case 'cut-through':
+      return `A line was cut through the ${small(issue.figures.part)} already: it cannot be freed whole any more. Choose a way that leaves it where it lies.`
     case 'fault-half':
       return 'A weight needs the cut it is of, and a cut its weight. Give both, or neither where nothing was lost.'
     case 'fault-too-much': {

@@ -1,4 +1,6 @@
 import {
+  linePositions,
+  linesThrough,
   lookup,
   openedFrom,
   sidesOf,
@@ -399,6 +401,8 @@ export function refusalOf(
   if (plan.without.has(path.tool) && !cut) return issueOf('tool-gone', 'path', { tool: path.tool })
   const door = closed(anatomy, [...(partData.needs ?? []), ...(path.needs ?? [])], plan.conventions)
   if (door) return door
+  const late = cut ? null : tooLate(anatomy, plan, path, sides)
+  if (late) return late
   const gone = notHere(anatomy, plan.hangs, path, sides) ?? inTwo(anatomy, plan.half, pathId)
   if (gone) return gone
   if (path.pair && sides.length < 2) return issueOf('both-sides', 'path', {})
@@ -416,6 +420,21 @@ export function refusalOf(
       }
     }
   }
+  return null
+}
+
+/** A part that this way would free whole, through which a line was cut already; null where it is freed, or can still be. */
+function tooLate(anatomy: Anatomy, plan: Plan, path: Path, sides: readonly SideName[]): Issue | null {
+  const isCut = (line: string) =>
+    plan.steps.has('break', 'animal') || plan.steps.has(`line-${line}`, 'animal')
+  for (const x of path.extracts ?? [])
+    for (const side of sides) {
+      const frees = (p: Path) => p.extracts?.some((y) => y.part === x.part) ?? false
+      if (anatomy.parts.some((p) => waysOf(anatomy, plan, p.id, side).some(frees))) continue
+      const { at } = linePositions(anatomy, (l) => plan.choices.lines.get(l.id, side))
+      if (linesThrough(anatomy, x.part, at).some((l) => isCut(l.id)))
+        return issueOf('cut-through', 'path', { part: lookup(anatomy).part(x.part)!.names })
+    }
   return null
 }
 

@@ -44,6 +44,13 @@ describe('planning again from here', () => {
     for (const c of found.changes) expect(c.sides.filter((s) => s === 'right')).toEqual([])
     for (const slot of after.cutting.slots) if (slot.holds) expect(slot.path.tool, slot.part).not.toBe('saw')
   })
+  it('frees no tenderloin whole through which a line was cut already: found on a hog side half way', () => {
+    const lines = (on: boolean): Said[] => (on ? [{ ...ticked('line-leg-line', 'animal') }] : [])
+    const frees = (on: boolean) =>
+      again('hog', { kind: 'tool', tool: 'saw' }, lines(on)).after.cutting.freed('tenderloin').length
+    expect(frees(false)).toBe(2)
+    expect(frees(true)).toBe(0)
+  })
   it('the difference shown is that of the two plans evaluated apart', () => {
     const { read, found, after } = again('steer', { kind: 'tool', tool: 'saw' })
     expect(found.difference.takeHome).toBeCloseTo(after.balance.products - read.balance.products, 9)

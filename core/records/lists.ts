@@ -50,7 +50,7 @@ export type KitId = (typeof KIT_IDS)[number]
 export const STATIONS = ['rail', 'table', 'saw', 'grinder', 'house'] as const
 export type Station = (typeof STATIONS)[number]
 
-/** What is looked at and signed inside a step (docs/sources.md: check points). */
+/** What is looked at and signed inside a step (docs/sources.md: check-points). */
 export const CHECK_IDS = [
   'route',
   'fouled',
