@@ -8,10 +8,13 @@ import {
   drawLot,
   evidenceOf,
   NO_CHOICES,
+  normalsOf,
   sampleChain,
   type CutUp,
   type Flow,
 } from '#core/carcass'
+import { forecast } from '#core/clock'
+import { orderedWork } from '#core/hand'
 import { gramsOf, interval, kg, minor, priceOf } from '#core/measure'
 import {
   alternativesFor,
@@ -178,6 +181,20 @@ function benchSpecies(species: Species, liveKg: number, part: string) {
       against(() => void finishOffers(flow, lot, farm, read, dearest), reading, 5),
       'readings',
       '≤ 10',
+    ],
+    ['the order of work', against(() => void orderedWork(read), reading, 20), 'readings', '≤ 2'],
+    [
+      'the day told, drawn 120 times',
+      against(
+        () =>
+          void forecast(read, {
+            ...{ from: 480, standing: new Map(), paces: new Map(), normal: normalsOf(), draws: 120 },
+          }),
+        reading,
+        3,
+      ),
+      'readings',
+      '',
     ],
     ['prices solved', against(() => void solveLot(read), reading, 20), 'readings', '≤ 1'],
     [`${DRAWS} draws, warm`, against(() => draw(cutting), warmFloor, 1, 5), 'sampling floor', '≤ 2'],

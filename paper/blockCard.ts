@@ -1,7 +1,7 @@
 import type { Content } from 'pdfmake/interfaces.js'
 import { CHECK_POINTS } from '#core/hand'
 import type { BlockCard, CardStep } from '#core/papers'
-import { box, headOf, heads, longTable, markWords, small, tick, typed } from './design.ts'
+import { box, breakingTable, headOf, heads, longTable, markWords, small, tick, typed } from './design.ts'
 
 /** Type for two metres, one step after another; or a table of the whole plan. */
 const USUAL = { title: 11, text: 9.5, hand: 8.5 } as const
@@ -63,7 +63,7 @@ export function blockCardPaper(card: BlockCard): Content[] {
       : []),
     ...typed('Note', card.said.instructions),
     ...(large
-      ? longTable(
+      ? breakingTable(
           [18, '*', 120],
           heads('', 'Step', 'Expected, weighed left and right'),
           card.steps.map((s) => [
@@ -73,7 +73,7 @@ export function blockCardPaper(card: BlockCard): Content[] {
           ]),
           total,
         )
-      : longTable(
+      : (isByHand ? breakingTable : longTable)(
           [14, 104, '*', 104, 54, 54],
           heads('', 'Step', 'How', 'Expected', 'Left', 'Right'),
           card.steps.map((s) => [tick(), named(s), how(s), cuts(s), left(s), right(s)]),

@@ -117,6 +117,14 @@ export const tick = (): Content => ({
 
 /** So many of the last rows stay together, with what stands under them: no row is alone on a page. */
 const TOGETHER = 3
+/** A table of rows that may each be longer than a page: they break where they must. What is kept whole and does not fit is not printed at all. */
+export const breakingTable = (
+  widths: ContentTable['table']['widths'],
+  header: TableCell[],
+  rows: TableCell[][],
+  under: Content[] = [],
+): Content[] => [{ table: { headerRows: 1, widths, body: [header, ...rows] }, layout: ruled }, ...under]
+
 /** A table whose last rows are never torn from each other. `widths` are fixed, so that both halves line up. */
 export function longTable(
   widths: ContentTable['table']['widths'],

@@ -118,7 +118,7 @@ export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   const inputs = pouredOf(flow, setting, choices, hung)
   toWeighed(flow, setting.weighed, inputs, hung.carcass)
   const each = kg(hung.carcass / setting.hangs / (hung.count ?? 1))
-  const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS)
+  const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS, choices.kerf)
   const out = hung.spoilt?.length
     ? moveSpoilt(flow, setting, inputs, hung.spoilt)
     : evaluate(flow, setting, inputs, newYield(flow))

@@ -95,6 +95,8 @@ export interface Choices {
   finishes?: ReadonlyMap<string, Finishing>
   /** Share of the lean of a boned part that stays on its bones beside what a skilled hand leaves; 0 when not said. */
   leaves?: number
+  /** Of the usual kerf of a saw, what it takes as the farm works; 1 when not said. */
+  kerf?: number
   /** Parts that are cut two ways: `paths` their front, and another way behind a place along them. */
   splits?: Sided<Split>
 }

@@ -49,7 +49,7 @@ function slices(usable: number, sawn: Extract<Portion, { kind: 'sawn' }>, kerf: 
 
 /**
  * Lays the cuts of a plan along their parts, on a carcass of `each` kg (one animal): lengths go with its third root.
- * Every row takes its own stretch, so no length is cut twice. Answers by row; the share of a row that the saw turns to
+ * `kerfs` is what a saw takes beside the usual. Every row takes its own stretch, so no length is cut twice. Answers by row; the share of a row that the saw turns to
  * dust, and ends that are opened for the trim, go into the setting. Anatomies older than types have their dust in the shares of their ways.
  */
 export function lay(
@@ -57,6 +57,7 @@ export function lay(
   setting: FlowSetting,
   each: Kg,
   portions: Portions,
+  kerfs = 1,
 ): ReadonlyMap<number, Stretch> {
   const { anatomy } = flow
   const { slots, rowCut, lengths, axisMm } = flow[LAID]
@@ -89,7 +90,7 @@ export function lay(
         const usable = Math.max(0, whole - ends)
         const vertebrae = Math.floor(length.vertebrae * (to - from) + 1e-9)
         const sawn = portion?.kind === 'sawn' ? portion : null
-        const kerf = sawn && path.tool === 'saw' ? sawn.kerfMm : 0
+        const kerf = sawn && path.tool === 'saw' ? sawn.kerfMm * kerfs : 0
         const pieces = sawn ? slices(usable, sawn, kerf) : portion?.kind === 'snapped' ? vertebrae : 0
         const slice = sawn?.even ? usable / Math.max(1, pieces) : (sawn?.thicknessMm ?? 0) + kerf
         const left = sawn ? Math.max(0, whole - pieces * slice) : 0

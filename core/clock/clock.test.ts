@@ -43,6 +43,8 @@ describe('the forecast of a day', () => {
     const [alone, two] = [of([one('A')]), of([one('A'), one('B')])]
     expect(two).toBeLessThan(alone)
     expect(two).toBeGreaterThanOrEqual(alone / 2)
+    // Wrapping is most of it, and shared: two come near to half.
+    expect(two).toBeLessThan(alone * 0.75)
     expect(of([one('A', '00:00', '23:59', 'beginner')])).toBeCloseTo(3 * alone, 6)
   })
   it('a helper who leaves leaves work for tomorrow, and says which', () => {

@@ -99,3 +99,15 @@ describe('ice for birds', () => {
     expect(kit('hog').ice).toBeNull()
   })
 })
+
+describe('the grinder', () => {
+  it('runs as long as its throughput in the register says, or between two rates where it is not known', () => {
+    const r = read('hog')
+    const usual = kitOf(r).grinder!
+    const own = kitOf(r, 1.8).grinder!
+    expect(own.low).toBe(own.high)
+    expect(own.low).toBeCloseTo(own.kg / 1.8, 9)
+    expect(usual.low).toBeLessThan(own.low)
+    expect(usual.high).toBeGreaterThan(own.low)
+  })
+})

@@ -78,8 +78,11 @@ export function iceFor(birds: Kg): Ice {
   return { cool, water, reserve: kg(Math.max(0, birds - cool - water)) }
 }
 
-/** Everything that the plan of today asks for, from the model; what waits for another day is left out. */
-export function kitOf(read: Reckoning): Kit {
+/**
+ * Everything that the plan of today asks for, from the model; what waits for another day is left out. `grinds` is what goes
+ * through the farm's own grinder, kg a minute, where that is known.
+ */
+export function kitOf(read: Reckoning, grinds: number | null = null): Kit {
   const { anatomy } = read.flow
   const today = read.cutting.slots.filter(
     (s) => s.holds && !s.path.leaves && !isLater(anatomy, read.plan.held, s.part, s.side),
@@ -97,7 +100,10 @@ export function kitOf(read: Reckoning): Kit {
     labels: sumOf(products, (c) => c.packs),
     twine: tied > 0 ? { pieces: tied, metres: tied * TWINE_M } : null,
     casing: filled > 0 ? { kg: filled, metres: filled * CASING_M } : null,
-    grinder: ground > 0 ? { kg: ground, low: ground / GRINDS.high, high: ground / GRINDS.low } : null,
+    grinder:
+      ground > 0
+        ? { kg: ground, low: ground / (grinds ?? GRINDS.high), high: ground / (grinds ?? GRINDS.low) }
+        : null,
     ice: CLASS_OF[anatomy.species] === 'poultry' && read.weights ? iceFor(read.weights.hot) : null,
   }
 }

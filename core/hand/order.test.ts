@@ -237,6 +237,19 @@ describe('ways of working', () => {
     expect(band.find((s) => s.action === 'sawAcross')!.how).toContain('guard down')
     expect(usual.find((s) => s.action === 'sawAcross')!.how).toBeUndefined()
   })
+  it('less dust is lost where the knife goes first, and everything still adds up', () => {
+    const dust = (value: string | null) => {
+      const said: Said[] = value ? [{ field: 'school', target: 'saw', side: 'animal', value }] : []
+      const { balance } = read('hog', [...both('loin', 'loin-chops'), ...said]).cutting
+      expect(balance.carcass + balance.kept + balance.added).toBeCloseTo(
+        balance.products + balance.byProducts + balance.losses,
+        6,
+      )
+      return balance.losses
+    }
+    expect(dust('band-saw')).toBeLessThan(dust(null))
+    expect(dust('knife-then-saw')).toBeLessThan(dust('band-saw'))
+  })
   it('a tool that is down is no station: both are said apart', () => {
     const r = read('hog', [down('saw')])
     expect(r.plan.without.has('saw')).toBe(true)

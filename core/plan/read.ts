@@ -41,7 +41,7 @@ import { readFacts, type Facts } from './facts.ts'
 import { finishingOf } from './finishes.ts'
 import { heldIn } from './holding.ts'
 import { inOnePiece } from './inOnePiece.ts'
-import type { Schools } from './schools.ts'
+import { dustBy, type Schools } from './schools.ts'
 import { LEAVES } from './minutes.ts'
 import { latest, type CommandRow, type Log } from './history.ts'
 
@@ -309,6 +309,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     field: F,
   ) => byCut(field).get('lot') ?? null
   const hands = ofLot('hands') ?? 'skilled'
+  const schools: Schools = new Map(saidOn(last, 'school').map((d) => [d.id as SchoolId, d.value]))
   const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions, facts.hangs, log.half)
   const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
   const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
@@ -327,6 +328,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
       trim: ofLot('trim') ?? 'standard',
       ...leanOf(ofLot('lean')),
       leaves: LEAVES[hands],
+      kerf: dustBy(schools),
       portions: byCut('portion'),
       splits: settled.splits,
       finishes: new Map([...finishes].map(([id, all]) => [id, finishingOf(all)])),
@@ -337,7 +339,7 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     order: ofLot('order') ?? [],
     stations: byCut('station'),
     closed: new Set(saidOn(last, 'closed').flatMap((d) => (d.value ? [d.id as Station] : []))),
-    schools: new Map(saidOn(last, 'school').map((d) => [d.id as SchoolId, d.value])),
+    schools,
     cuttingDay: ofLot('cuttingDay'),
     crew: ofLot('crew'),
     hands,

@@ -16,8 +16,10 @@ export type Schools = ReadonlyMap<SchoolId, string>
 export interface School {
   word: string
   on: readonly AnimalClass[]
-  /** Each way: its word and what it changes; how much longer what is done with a tool takes. */
-  ways: Readonly<Record<string, { word: string; says: string; takes?: { tool: Tool; by: number } }>>
+  /** Each way: its word and what it changes; how much longer what is done with a tool takes, and of the usual dust, how much. */
+  ways: Readonly<
+    Record<string, { word: string; says: string; takes?: { tool: Tool; by: number }; dust?: number }>
+  >
 }
 
 const CARCASSES: AnimalClass[] = ['swine', 'sheep', 'goats', 'cattle']
@@ -43,11 +45,13 @@ export const SCHOOL_WORDS: { readonly [S in SchoolId]: School } = {
         word: 'band saw',
         says: 'At the saw: less time, finer dust, guard down and no gloves.',
         takes: { tool: 'saw', by: 0.7 },
+        dust: 0.8,
       },
       'knife-then-saw': {
         word: 'knife first, then saw',
         says: 'The knife through all meat, the saw through bone only: less dust, a little longer.',
         takes: { tool: 'saw', by: 1.1 },
+        dust: 0.6,
       },
     },
   },
@@ -225,3 +229,7 @@ export const takesBy = (schools: Schools, { tool }: Pick<Path, 'tool'>): number 
     const takes = SCHOOL_WORDS[id].ways[way]?.takes
     return takes?.tool === tool ? by * takes.by : by
   }, 1)
+
+/** Of the usual dust of a saw, what it makes as this farm works. */
+export const dustBy = (schools: Schools): number =>
+  [...schools].reduce((by, [id, way]) => by * (SCHOOL_WORDS[id].ways[way]?.dust ?? 1), 1)

@@ -2,8 +2,8 @@ import { latest } from '#core/plan'
 import { inForce, type Decision, type FactBody } from '#core/records'
 import type { LotState } from './lot.ts'
 
-/** Decisions that move money and no mass. */
-const MONEY: ReadonlySet<Decision['field']> = new Set<Decision['field']>([
+/** Decisions that move money, or say when and where the work is done, and move no mass. */
+const WEIGHTLESS: ReadonlySet<Decision['field']> = new Set<Decision['field']>([
   'index',
   'price',
   'lock',
@@ -18,22 +18,30 @@ const MONEY: ReadonlySet<Decision['field']> = new Set<Decision['field']>([
   'unpaid',
   'ending',
   'sharePrice',
+  'order',
+  'station',
+  'closed',
+  'cuttingDay',
+  'crew',
 ])
-/** Facts that move money and no mass. */
-const PAID: ReadonlySet<FactBody['kind']> = new Set<FactBody['kind']>([
+/** Facts that move money, or say who signed and when, and move no mass. */
+const UNWEIGHED: ReadonlySet<FactBody['kind']> = new Set<FactBody['kind']>([
   'cost',
   'fee',
   'attachment',
   'withdrawal',
+  'check',
+  'work',
+  'closing',
 ])
 
 /**
  * What every mass of a lot follows from, as text: equal for two states of it, their masses and draws are the same. A
- * price, a cost, a fee is not in it (common practice: what a cut is sold for does not change what it weighs).
+ * price, a cost, a fee, a signature is not in it (common practice: what a cut is sold for does not change what it weighs).
  */
 export function massKey(lot: LotState): string {
-  const decided = [...latest(lot.commands).values()].filter((c) => !MONEY.has(c.decision.field))
-  const seen = inForce(lot.facts).filter((f) => !PAID.has(f.fact.kind))
+  const decided = [...latest(lot.commands).values()].filter((c) => !WEIGHTLESS.has(c.decision.field))
+  const seen = inForce(lot.facts).filter((f) => !UNWEIGHED.has(f.fact.kind))
   return JSON.stringify([
     lot.count,
     lot.weighings.map((w) => w.id),

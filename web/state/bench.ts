@@ -1,4 +1,4 @@
-import { useLocalStorage, useNow } from '@vueuse/core'
+import { createSharedComposable, useLocalStorage, useNow } from '@vueuse/core'
 import { computed, shallowRef, watchEffect } from 'vue'
 import type { BenchRow } from '#contracts'
 import { pacesOf, standings, timedOf, type Pace, type Took } from '#core/clock'
@@ -60,12 +60,12 @@ export const stationsDown = (sheets: readonly Pick<StoredSheet<Equipment>, 'body
     return makes.length > 0 && makes.every((s) => s.body.fault !== null)
   })
 
-/** What the cutting room has. Readings know which of its stations are down. */
-export function useEquipment() {
+/** What the cutting room has, one register for all who look at it. Readings know which of its stations are down. */
+export const useEquipment = createSharedComposable(() => {
   const lots = useLots()
   const register = useSheets('ekko-equipment')
   watchEffect(() => {
     if (register.state.value === 'ready') lots.down = stationsDown(register.sheets.value)
   })
   return register
-}
+})

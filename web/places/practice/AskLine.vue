@@ -47,7 +47,13 @@ function check() {
   answer.value = placedLine(read, asked.value, at.value, school.value)
   emit('tried', answer.value.right, Math.abs(answer.value.kg))
 }
-const ribs = (n: number) => `${Math.abs(n)} ${Math.abs(n) === 1 ? 'rib' : 'ribs'}`
+/** Behind the ribs vertebrae are counted. */
+const counted = computed(() =>
+  anatomy.value.axis[Math.round(lies.value) - 1]?.rib
+    ? (['rib', 'ribs'] as const)
+    : (['vertebra', 'vertebrae'] as const),
+)
+const ribs = (n: number) => `${Math.abs(n)} ${counted.value[Math.abs(n) === 1 ? 0 : 1]}`
 const mass = (x: number) => words.mass(kg(Math.abs(x)))
 </script>
 
@@ -104,7 +110,7 @@ const mass = (x: number) => words.mass(kg(Math.abs(x)))
       </div>
       <label class="field">
         <span class="label"
-          >Press on the carcass, or move it with the arrow keys: a quarter of a rib each</span
+          >Press on the carcass, or move it with the arrow keys: a quarter of a rib or vertebra each</span
         >
         <input
           v-model.number="at"
@@ -123,7 +129,7 @@ const mass = (x: number) => words.mass(kg(Math.abs(x)))
       <div v-if="answer" class="answer" role="status" data-testid="answer">
         <p :class="answer.right ? 'good' : 'bad'">
           <b v-if="answer.off === 0">Right on it.</b>
-          <b v-else-if="answer.right">Right, within half a rib.</b>
+          <b v-else-if="answer.right">Right, within half a {{ counted[0] }}.</b>
           <b v-else>{{ ribs(answer.off) }} too far {{ answer.off > 0 ? 'back' : 'forward' }}.</b>
           It lies {{ schoolSays.school }}.
         </p>
@@ -132,7 +138,7 @@ const mass = (x: number) => words.mass(kg(Math.abs(x)))
           {{ words.moneyChange(answer.money) }} at the farm’s prices.
         </p>
         <p class="muted">
-          One rib here is {{ mass(answer.perSegment.kg) }} and
+          One {{ counted[0] }} here is {{ mass(answer.perSegment.kg) }} and
           {{ words.moneyChange(answer.perSegment.money) }}, of a
           {{ words.name(anatomy.names).toLowerCase() }} of {{ words.mass(kg(anatomy.referenceKg)) }}.
         </p>

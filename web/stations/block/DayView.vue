@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
-import { crewOf, forecast, clockMinutes, OUT_AT_MOST, sayClock } from '#core/clock'
+import { crewOf, forecast, clockMinutes, OUT_AT_MOST, sayClock, taskOf } from '#core/clock'
 import { normalsOf } from '#core/carcass'
 import { useBench } from '../../state/bench.ts'
 import { useFarm } from '../../state/farm.ts'
@@ -35,7 +35,7 @@ const told = computed(() =>
     ...{ normal: normalsOf(), draws: DRAWS },
   }),
 )
-const nameOf = (id: string) => words.name(work.value.tasks.find((t) => t.id === id)!.names)
+const nameOf = (job: string) => words.name(work.value.tasks.find((t) => t.id === taskOf(job))!.names)
 const partName = (id: string) => words.name(body.value.anatomy.parts.find((p) => p.id === id)!.names)
 /** Who does what, in the order it is begun. */
 const rows = computed(() =>

@@ -5,6 +5,7 @@ import { kitOf, TUB } from '#core/hand'
 import type { FactBody, KitId } from '#core/records'
 import CautionNote from '../../pieces/CautionNote.vue'
 import DestinationMark from '../../pieces/DestinationMark.vue'
+import { useEquipment } from '../../state/bench.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
@@ -14,7 +15,14 @@ import EquipmentPane from './EquipmentPane.vue'
 /** What must be ready before the first cut, from the plan: each shelf is ticked when it stands there. */
 const { read, note, withdraw, factOf } = useReading()
 const words = useWords()
-const kit = computed(() => kitOf(read.value))
+/** The farm’s own grinder, where its throughput stands in the register and it works. */
+const { sheets } = useEquipment()
+const grinder = computed(
+  () =>
+    sheets.value.find(({ body: b }) => b.station === 'grinder' && b.kgPerMinute !== null && b.fault === null)
+      ?.body ?? null,
+)
+const kit = computed(() => kitOf(read.value, grinder.value?.kgPerMinute))
 const TOOL_WORDS = { knife: 'Knife', saw: 'Saw', grinder: 'Grinder', cure: 'Cure' } as const
 
 const isReady = (id: KitId) => read.value.plan.steps.get(`kit-${id}`, 'animal') ?? false
@@ -34,7 +42,7 @@ const span = (low: number, high: number) => [...new Set([low, high].map(Math.cei
 const metres = (m: number) => `${Math.ceil(m)} m`
 /** Everything but the tubs, in the order it is laid out. */
 const shelves = computed((): Shelf[] => {
-  const { tools, goes, bags, labels, twine, casing, grinder, ice } = kit.value
+  const { tools, goes, bags, labels, twine, casing, grinder: ground, ice } = kit.value
   const size = (i: number) =>
     i === bags.length - 1 && bags[i]!.upTo >= TUB ? 'larger' : `to ${words.mass(bags[i]!.upTo)}`
   return [
@@ -44,8 +52,10 @@ const shelves = computed((): Shelf[] => {
       says: [
         t.with,
         ...(t.parts.length > 0 ? [`for ${names(t.parts)}`] : []),
-        ...(t.id === 'grinder' && grinder
-          ? [`${words.mass(grinder.kg)}: ${span(grinder.low, grinder.high)} min with half a horsepower`]
+        ...(t.id === 'grinder' && ground
+          ? [
+              `${words.mass(ground.kg)}: ${span(ground.low, ground.high)} min with ${grinder.value?.name ?? 'half a horsepower'}`,
+            ]
           : []),
       ].join('; '),
     })),
