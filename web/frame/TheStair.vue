@@ -15,7 +15,7 @@ const STEPS: { id: StageFigure['id']; word: string; station: string; empty: stri
   { id: 'packed', word: 'Packed', station: 'pack', empty: 'nothing packed' },
 ]
 const route = useRoute()
-const { reading, hangs } = useLot()
+const { reading, hangs, isDrawn } = useLot()
 /** Only a whole animal was weighed alive; a part that came in a box never hung. */
 const has = (id: StageFigure['id']) => {
   if (id === 'live') return hangs.value.as === 'whole'
@@ -43,10 +43,16 @@ const spoken = (s: (typeof stages.value)[number]) =>
     ? `${words.known(s.figure.kg, s.figure.range)}, ${s.figure.weighed ? 'weighed' : `estimate${s.figure.range ? `, likely ${words.massRange(s.figure.range)}` : ''}`}`
     : s.empty
 const held = computed(() => (reading.value ? heldMass(reading.value) : kg(0)))
-/** Below a step: how far it may lie off, and what of the cut is held. */
+/** How a figure is known: weighed, or how far it may lie off, which takes a moment to draw. */
+const known = ({ range, weighed }: StageFigure): string => {
+  if (weighed) return 'weighed'
+  if (range) return words.massRange(range)
+  return isDrawn.value ? 'estimate' : 'likely range…'
+}
+/** Below a step: how it is known, and what of the cut is held. */
 const under = (s: (typeof stages.value)[number]) =>
   [
-    s.figure ? (s.figure.range ? words.massRange(s.figure.range) : 'weighed') : '',
+    s.figure ? known(s.figure) : '',
     s.id === 'cut' && held.value > 0 ? `${words.mass(held.value)} held` : '',
   ]
     .filter(Boolean)
