@@ -51,10 +51,7 @@ const known = ({ range, weighed }: StageFigure): string => {
 }
 /** Below a step: how it is known, and what of the cut is held. */
 const under = (s: (typeof stages.value)[number]) =>
-  [
-    s.figure ? known(s.figure) : '',
-    s.id === 'cut' && held.value > 0 ? `${words.mass(held.value)} held` : '',
-  ]
+  [s.figure ? known(s.figure) : '', s.id === 'cut' && held.value > 0 ? `${words.mass(held.value)} held` : '']
     .filter(Boolean)
     .join(' · ')
 /** Notches: what went between a step and the one before it. */
