@@ -47,6 +47,20 @@ async function sign(page: Page, within: ReturnType<Page['locator']>, press: 'Ent
   }
 }
 
+/** Every step down the card, signed and ticked by keyboard, and the card closed. */
+async function workToTheEnd(page: Page) {
+  const rows = page.locator('ol.steps > li')
+  const all = await rows.count()
+  for (let i = 0; i < all; i++) {
+    await sign(page, rows.nth(i), 'Enter')
+    await rows.nth(i).getByRole('checkbox').press('Space')
+    await expect.poll(() => progress(page)).toMatch(new RegExp(`^${i + 1} of`))
+  }
+  await page.getByRole('button', { name: 'Close the card' }).press('Enter')
+  await page.getByText('Closed by JB.').waitFor()
+  await saved(page)
+}
+
 describe('worked from the card alone', () => {
   it('a whole lamb, by keyboard: each step done, each check point signed, the card closed; and it survives a reload', async () => {
     const { page } = run
@@ -60,14 +74,7 @@ describe('worked from the card alone', () => {
     const order = await rows.evaluateAll((list) => list.map((l) => (l as HTMLElement).dataset.step!))
     for (const first of ['cavity', 'glands'])
       expect(order.indexOf(first)).toBeLessThan(order.findIndex((s) => s.startsWith('line-')))
-    for (let i = 0; i < all; i++) {
-      await sign(page, rows.nth(i), 'Enter')
-      await rows.nth(i).getByRole('checkbox').press('Space')
-      await expect.poll(() => progress(page)).toMatch(new RegExp(`^${i + 1} of`))
-    }
-    await page.getByRole('button', { name: 'Close the card' }).press('Enter')
-    await page.getByText('Closed by JB.').waitFor()
-    await saved(page)
+    await workToTheEnd(page)
     await page.reload()
     await page.getByText('Closed by JB.').waitFor()
     expect(await page.getByTestId('signed').innerText()).toMatch(/^(\d+) of \1 /)
@@ -149,16 +156,7 @@ describe('worked from the card alone', () => {
     await faults.getByText('Cut into the cap').waitFor()
     await expect.poll(total).toBeLessThan(before)
     // All of it, step by step down the card.
-    const rows = page.locator('ol.steps > li')
-    const all = await rows.count()
-    for (let i = 0; i < all; i++) {
-      await sign(page, rows.nth(i), 'Enter')
-      await rows.nth(i).getByRole('checkbox').press('Space')
-      await expect.poll(() => progress(page)).toMatch(new RegExp(`^${i + 1} of`))
-    }
-    await page.getByRole('button', { name: 'Close the card' }).press('Enter')
-    await page.getByText('Closed by JB.').waitFor()
-    await saved(page)
+    await workToTheEnd(page)
     // The card of the next one says what was learnt; so does the list of what goes wrong here.
     await hung('Rush', 'steer', 300)
     await openLot(run, 'Rush', 'card')

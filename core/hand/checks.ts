@@ -12,6 +12,9 @@ export interface CheckPoint {
   probe?: boolean
 }
 
+/** What is put away is no warmer, °C (docs/sources.md: check-points). */
+export const COLD_C = 4
+
 /** docs/sources.md: check-points (common practice). */
 export const CHECK_POINTS: { readonly [C in CheckId]: CheckPoint } = {
   route: {

@@ -2,15 +2,17 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
-import { CHECK_POINTS, openChecks } from '#core/hand'
-import { initials, useBench } from '../../state/bench.ts'
+import { CHECK_POINTS, openChecks, type Ordered } from '#core/hand'
+import { initials } from '../../state/bench.ts'
+import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** The card is closed when every check point is signed; with one open only for a reason, which is kept. */
-const { central: read, work, note, withdraw, factOf } = useBench()
+const { work } = defineProps<{ work: Ordered }>()
+const { central: read, note, withdraw, factOf } = useReading()
 const words = useWords()
 const by = initials()
-const checks = computed(() => openChecks(read.value, work.value))
+const checks = computed(() => openChecks(read.value, work))
 /** "Glands out: leg, shoulder", check point by check point. */
 const open = computed(() => {
   const by = new Map<string, string[]>()

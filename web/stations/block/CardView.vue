@@ -220,7 +220,7 @@ function tick(step: CardStep) {
       <p class="total">
         All that is taken home: <b>{{ card.total }}</b>
       </p>
-      <CardClosing />
+      <CardClosing :work="work" />
     </template>
   </div>
 </template>

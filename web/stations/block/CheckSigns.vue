@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref } from 'vue'
-import { CHECK_POINTS } from '#core/hand'
+import { CHECK_POINTS, COLD_C } from '#core/hand'
 import type { CardStep } from '#core/papers'
 import type { CheckId } from '#core/records'
 import { initials } from '../../state/bench.ts'
@@ -48,7 +48,7 @@ function press(check: CheckId) {
     return refuse('Time out of the cold is missing, or no number of minutes up to 1,440.')
   note({ ...body, celsius, minutes })
 }
-const warm = (c: number | undefined) => c !== undefined && c > 4
+const warm = (c: number | undefined) => c !== undefined && c > COLD_C
 </script>
 
 <template>
@@ -79,7 +79,7 @@ const warm = (c: number | undefined) => c !== undefined && c > 4
       </button>
       <span v-if="r.signed?.celsius !== undefined" :class="warm(r.signed.celsius) ? 'bad' : 'muted'"
         >{{ r.signed.celsius }} °C, {{ r.signed.minutes }} min out<template v-if="warm(r.signed.celsius)"
-          >: warmer than 4 °C. Colder now, and look at it again.</template
+          >: warmer than {{ COLD_C }} °C. Colder now, and look at it again.</template
         ></span
       >
       <span v-if="issue?.check === r.check" class="field-issue" role="alert">{{ issue.says }}</span>
