@@ -1,4 +1,5 @@
 import { defineConfig } from 'vitest/config'
+import { SHORT_LIVED } from './scripts/browser.mjs'
 
 const SLOW_MACHINE = { testTimeout: 120_000, hookTimeout: 120_000 }
 
@@ -26,6 +27,7 @@ export default defineConfig({
       {
         test: {
           name: 'api',
+          execArgv: SHORT_LIVED,
           isolate: false,
           include: ['server/**/*.test.ts'],
           globalSetup: 'server/setup.ts',

@@ -2,7 +2,7 @@ import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { startServer } from '../scripts/browser.mjs'
+import { SHORT_LIVED, startServer } from '../scripts/browser.mjs'
 import { figure, newFolder, openLot, running, saved, savedAs, stage } from './testing.ts'
 
 const run = running({ demo: true })
@@ -149,7 +149,7 @@ describe('take away, stop, start, restore', () => {
   })
 
   it('a second process on the folder is refused with a reason', async () => {
-    const second = startServer(['--data', run.folder])
+    const second = startServer(['--data', run.folder], SHORT_LIVED)
     const ended = new Promise((resolve) => second.child.on('exit', resolve))
     await expect(second.url).rejects.toThrow(/Another Ekko has the folder/)
     expect(await ended).toBe(3)
@@ -163,7 +163,7 @@ describe('take away, stop, start, restore', () => {
     const file = await savedAs(download)
     const folder = newFolder()
     execFileSync('npm', ['run', '-s', 'restore', '--', file, join(folder, 'farm')])
-    const second = startServer(['--data', join(folder, 'farm')])
+    const second = startServer(['--data', join(folder, 'farm')], SHORT_LIVED)
     const url = await second.url
     const bundle = async (from: string) => JSON.parse(await (await fetch(`${from}/api/bundle`)).text())
     expect(await bundle(url)).toEqual(await bundle(run.url))

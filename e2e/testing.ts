@@ -2,7 +2,7 @@ import { rmSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { chromium, type Browser, type BrowserContext, type Download, type Page } from 'playwright-core'
 import { afterAll, beforeAll, expect, inject } from 'vitest'
-import { startServer } from '../scripts/browser.mjs'
+import { SHORT_LIVED, startServer } from '../scripts/browser.mjs'
 import { copyPrepared, scratchFolder } from '../scripts/prepared.mjs'
 
 /** The built application on a folder of its own, and a headless browser that fails the test on any page error. */
@@ -49,7 +49,7 @@ export function running(
   const start = async () => {
     // Started again it has the address it had: an open page goes on, with what it holds.
     const port = state.url ? ['--port', new URL(state.url).port] : []
-    state.server = startServer(['--data', state.folder, ...port, ...(options.flags ?? [])])
+    state.server = startServer(['--data', state.folder, ...port, ...(options.flags ?? [])], SHORT_LIVED)
     state.url = await state.server.url
   }
   state.restart = async (how) => {
