@@ -3,12 +3,13 @@ import { issuedPaperSchema } from '#core/papers'
 import {
   keptFarmSchema,
   lotSchema,
+  packEventSchema,
   ownVersionSchema,
   storedPlanSchema,
   storedSheetSchema,
 } from '#core/records'
 
-export const BUNDLE_VERSION = 8
+export const BUNDLE_VERSION = 9
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),
@@ -21,6 +22,8 @@ export const bundleSchema = z.object({
     plans: z.array(storedPlanSchema),
     sheets: z.array(storedSheetSchema),
     lots: z.array(lotSchema),
+    /** What was done with packs after they were made. */
+    packEvents: z.array(packEventSchema),
     papers: z.array(issuedPaperSchema),
     /** Bytes of what is attached, in base64, by their hash. */
     attachments: z.record(z.string(), z.base64()),

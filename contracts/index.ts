@@ -16,7 +16,9 @@ export type {
   NewFact,
   NewLot,
   NewPack,
+  NewPackEvent,
   NewWeighing,
+  PackEvent,
   OwnVersion,
   StoredPlan,
 } from '#core/records'
@@ -25,6 +27,7 @@ export * from './copies.ts'
 export * from './devices.ts'
 export * from './farm.ts'
 export * from './lots.ts'
+export * from './packs.ts'
 export * from './plans.ts'
 export * from './problem.ts'
 export * from './routes.ts'

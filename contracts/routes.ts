@@ -5,6 +5,7 @@ import { rehearsalSchema, sealSchema, secondPlaceSchema } from './copies.ts'
 import { codeAskedSchema, deviceChangeSchema, pairingSchema } from './devices.ts'
 import { farmChangeSchema } from './farm.ts'
 import { appendSchema, factsSchema, joinSchema, splitSchema } from './lots.ts'
+import { packEventsSchema } from './packs.ts'
 import { ownChangeSchema, planChangeSchema, sheetChangeSchema } from './plans.ts'
 
 /** Every address of the API, below /api, with the form of what it is sent: what a test that tries them all goes by. */
@@ -28,6 +29,9 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'post', path: '/lots/:id/facts', body: factsSchema },
   { method: 'post', path: '/lots/:id/groups', body: splitSchema },
   { method: 'post', path: '/lots/:id/groups/joined', body: joinSchema },
+  { method: 'get', path: '/packs' },
+  { method: 'get', path: '/packs/:number' },
+  { method: 'post', path: '/packs/events', body: packEventsSchema },
   { method: 'get', path: '/anatomies/:hash' },
   { method: 'put', path: '/attachments/:hash' },
   { method: 'get', path: '/attachments/:hash' },

@@ -434,7 +434,7 @@ describe('the bundle', () => {
   it.each([
     ['cut off', (t: string) => t.slice(0, t.length / 2), 'bundle-damaged'],
     ['altered', (t: string) => t.replace('Fallowmere', 'Fellowmere'), 'bundle-damaged'],
-    ['of a later version', (t: string) => t.replace(/"version":\d+/, '"version":9'), 'bundle-version'],
+    ['of a later version', (t: string) => t.replace(/"version":\d+/, '"version":99'), 'bundle-version'],
     ['something else', () => '[1,2]', 'bundle-damaged'],
   ])('%s is refused before anything is changed', async (_, spoil, code) => {
     const text = JSON.stringify((await store.run('exportBundle', undefined)) satisfies Bundle)

@@ -136,6 +136,7 @@ const parameter = (name: string): fc.Arbitrary<string> => {
     id,
     hash: fc.constantFrom('0'.repeat(64), 'x'),
     species: fc.constantFrom(...SPECIES),
+    number: fc.integer({ min: 0, max: 12 }).map(String),
     name: id.chain((i) => fc.constantFrom(`${i}.pdf`, `${i}.csv`, i, 'day-2026-11-02.json.gz')),
   }
   return fc.oneof(

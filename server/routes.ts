@@ -5,6 +5,7 @@ import { deviceRoutes } from './devices/routes.ts'
 import { farmRoutes } from './farm/routes.ts'
 import { keepingRoutes } from './keeping/routes.ts'
 import { lotRoutes } from './lots/routes.ts'
+import { packRoutes } from './packs/routes.ts'
 import { paperRoutes } from './papers/routes.ts'
 import { planRoutes } from './plans/routes.ts'
 import { sheetRoutes } from './sheets/routes.ts'
@@ -20,6 +21,7 @@ const RESOURCES = [
   attachmentRoutes,
   planRoutes,
   sheetRoutes,
+  packRoutes,
   paperRoutes,
   keepingRoutes,
 ]

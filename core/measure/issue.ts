@@ -101,6 +101,10 @@ interface IssueFigures {
   'packed-above-carcass': { packed: Kg; carcass: Kg }
   'packed-above-species': { packed: Kg; most: Kg; what: Names; count: number }
   'packs-unlikely': { cut: Names; expected: Interval; packed: Kg }
+  /** Packs named by number that are not there: never made here, voided, corrected or opened already. */
+  'packs-gone': { numbers: readonly number[] }
+  /** Packs of a weighing to correct that were put away or opened since. */
+  'packs-moved': { numbers: readonly number[] }
   'packs-too-light': { shown: TypedMass; packs: number; eachGrams: number }
   'base-ahead': Nothing
   'nothing-to-undo': Nothing

@@ -3,6 +3,9 @@ import type { Names } from './names.ts'
 import { PLAIN, saysFor, type Says } from './says.ts'
 import { minor } from './units.ts'
 
+const packsWord = (numbers: readonly number[]) =>
+  numbers.length === 1 ? `Pack ${numbers[0]!} is` : `Packs ${numbers.join(', ')} are`
+
 const STAGE_WORD: Record<WeightStage, string> = {
   live: 'Live weight',
   shrunk: 'Fasted live weight',
@@ -202,6 +205,10 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       const { cut, expected, packed } = issue.figures
       return `Expected ${says.massRange(expected)} of ${says.name(cut).toLowerCase()}; with this you have ${says.mass(packed)}. Keep it if the scale said so.`
     }
+    case 'packs-gone':
+      return `${packsWord(issue.figures.numbers)} not there: opened, voided or corrected before, or of another animal. Look the number up under Packs.`
+    case 'packs-moved':
+      return `${packsWord(issue.figures.numbers)} put away or opened since this was weighed. Open it and weigh again: the new entry names the old pack.`
     case 'packs-too-light': {
       const { shown, packs, eachGrams } = issue.figures
       return `${shown.value} ${shown.unit} in ${packs} packs would be ${eachGrams.toFixed(1)} g a pack. Check the weight and the number of packs.`

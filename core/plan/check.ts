@@ -128,6 +128,7 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
     case 'attachment':
     case 'withdrawal':
     case 'closing':
+    case 'void':
       return null
   }
 }

@@ -204,6 +204,9 @@ export function readFacts(rows: readonly FactRow[]): Facts {
       case 'closing':
         out.closing = fact
         break
+      // What is voided is read with the packs (core/records/units.ts).
+      case 'void':
+        break
     }
   }
   return { ...out, verdict: verdictOf(out) }

@@ -3,7 +3,6 @@ import type { CutUp, Drawn } from '#core/carcass'
 import { priceInForce, valueOf, type ValuedCut } from '#core/ledger'
 import { interval, kg, kgOf, minus, plus, sumOf, type Kg } from '#core/measure'
 import { finishMinutes, NO_PIECES, portionsOf, type CutTerms, type Plan } from '#core/plan'
-import { inForce } from '#core/records'
 import type { CutFigure, FarmFigures, PackRow } from './lot.ts'
 
 /** Less than a microgram is no cut. */
@@ -67,6 +66,7 @@ export function cutFigures(
   plan: Plan,
   count: number,
   farm: FarmFigures,
+  /** Those in force. */
   packs: readonly PackRow[],
   known: {
     /** What packs teach: kg of every cut; null with no packs. */
@@ -75,11 +75,10 @@ export function cutFigures(
     drawnNow: Drawn | null
   },
 ): CutFigure[] {
-  const packed = inForce(packs)
   const sale = plan.verdict.sale
   return plannedCuts(cutting, plan, count, farm).flatMap((planned): CutFigure[] => {
     const { cut, pieces, price, sold, rest, finishes, own: kept, given, endKg, endMm } = planned
-    const own = packed.filter((p) => p.cut === cut.id)
+    const own = packs.filter((p) => p.cut === cut.id)
     if (planned.kg <= NOTHING && own.length === 0) return []
     const weighedKg = sumOf(own, (p) => kgOf(p.grams))
     const weighedPacks = sumOf(own, (p) => p.packs)

@@ -51,7 +51,7 @@ export type WeighingRow = Pick<
 >
 export type PackRow = Pick<
   PackWeighing,
-  'id' | 'cut' | 'shown' | 'grams' | 'packs' | 'corrects' | 'stands' | 'at'
+  'id' | 'cut' | 'shown' | 'grams' | 'packs' | 'number' | 'outOf' | 'corrects' | 'stands' | 'at'
 >
 
 export interface FarmFigures {

@@ -1,6 +1,6 @@
 import { heaviestCarcass, type Flow } from '#core/carcass'
 import { issueOf, kg, kgOf, plus, sumOf, times, type Issue } from '#core/measure'
-import { inForce } from '#core/records'
+import { packedIn } from '#core/records'
 import { figuresOf, type LotState, type PackRow, type Reckoning } from './lot.ts'
 import { reckon } from './reckon.ts'
 
@@ -31,7 +31,7 @@ export function judgePacks(base: Flow, lot: LotState, added: PackRow): Issue | n
     return issueOf('packs-too-light', 'packs', { shown, packs, eachGrams: grams / packs })
   const farm = { ...figuresOf(null), massUnit: shown.unit }
   const all = [...lot.packs, added]
-  const packed = sumOf(inForce(all), (p) => kgOf(p.grams))
+  const packed = sumOf(packedIn(all, lot.facts), (p) => kgOf(p.grams))
   // Judged against what hung, not against what these packs would make of it.
   const hung = (draws?: number) => {
     const read = reckon(base, beforePacking(lot), farm, draws)
@@ -61,7 +61,7 @@ function unlikely(
   id: string,
 ): Issue | null {
   const weighed = (packs: readonly PackRow[]) =>
-    sumOf(inForce(packs), (p) => (p.cut === id ? kgOf(p.grams) : kg(0)))
+    sumOf(packedIn(packs, lot.facts), (p) => (p.cut === id ? kgOf(p.grams) : kg(0)))
   const [before, packed] = [weighed(lot.packs), weighed(all)]
   const of = (read: Reckoning) => read.cuts.find((c) => c.cut.id === id)
   const middle = of(central)

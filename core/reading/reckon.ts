@@ -1,4 +1,4 @@
-import type { Station } from '#core/records'
+import { packedIn, type Station } from '#core/records'
 import {
   animalOf,
   chainUnder,
@@ -114,7 +114,8 @@ function reckonOne(
       count,
     })
   const asPlanned = cutAt(asHung)
-  const lesson = points && lessonOf(asPlanned, lot.packs, plan.done, count, points)
+  const packed = packedIn(lot.packs, lot.facts)
+  const lesson = points && lessonOf(asPlanned, packed, plan.done, count, points)
   const taught = (lesson && asHung && lesson.central(asHung)) ?? null
   const weights = taught?.weights ?? asHung
   const cutting = taught && taught.weights.aged !== asHung!.aged ? cutAt(taught.weights) : asPlanned
@@ -141,7 +142,7 @@ function reckonOne(
     return { drawn, drawnNow: (drawn && lesson?.draws(drawn)) ?? drawn }
   }
   const { drawn, drawnNow } = typeof draws === 'number' ? drawAnew(draws) : draws
-  const cuts = cutFigures(cutting, plan, count, farm, lot.packs, {
+  const cuts = cutFigures(cutting, plan, count, farm, packed, {
     taught: taught?.kg ?? null,
     drawn,
     drawnNow,
@@ -174,7 +175,7 @@ function reckonOne(
         plan.schools,
       ),
     },
-    lot.packs,
+    packed,
   )
 }
 

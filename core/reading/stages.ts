@@ -1,7 +1,6 @@
 import type { Drawn, Evidence, Stage } from '#core/carcass'
 import { interval, sumOf } from '#core/measure'
 import type { Plan } from '#core/plan'
-import { inForce } from '#core/records'
 import { drawnSums } from './cuts.ts'
 import type { CutFigure, PackRow, StageFigure, Weights } from './lot.ts'
 
@@ -35,7 +34,7 @@ export function stagesOf(
       range: drawn && !all ? interval(drawnSums(drawn, products, (_, kg) => kg)) : null,
       weighed: all,
     })
-  if (inForce(packs).length > 0)
+  if (packs.length > 0)
     stages.push({ id: 'packed', kg: sumOf(products, (c) => c.weighedKg), range: null, weighed: true })
   return stages
 }

@@ -1,7 +1,6 @@
 import type { Cut } from '#core/anatomy'
 import { missedAt, STAGES, type ChainPoint, type CutUp, type Drawn, type Stage } from '#core/carcass'
 import { kg, kgOf, type Kg } from '#core/measure'
-import { inForce } from '#core/records'
 import type { PackRow, Weights } from './lot.ts'
 
 /** What was weighed of a cut: so much of it, and whether that is all there is. */
@@ -76,7 +75,7 @@ function knownOf(
   done: ReadonlySet<string>,
 ): (Known | null)[] {
   const weighed = new Map<string, Kg>()
-  for (const p of inForce(packs)) weighed.set(p.cut, kg((weighed.get(p.cut) ?? 0) + kgOf(p.grams)))
+  for (const p of packs) weighed.set(p.cut, kg((weighed.get(p.cut) ?? 0) + kgOf(p.grams)))
   return cuts.map(({ id }) => {
     const [own, all] = [weighed.get(id), done.has(id)]
     return own === undefined && !all ? null : { kg: own ?? 0, all }

@@ -69,6 +69,7 @@ export const packOf = (cut: string, lb: number, packs = 1, more: Partial<PackRow
     shown,
     grams: gramsOf(shown),
     packs,
+    number: null,
     corrects: null,
     stands: true,
     at: '',

@@ -1,10 +1,10 @@
 import { STAGES, type CutUp, type Drawn, type Evidence } from '#core/carcass'
 import { valueOf, waysTogether } from '#core/ledger'
 import { interval, kg, kgOf, mm, plus, sumOf, type Kg } from '#core/measure'
-import { inForce } from '#core/records'
+import { packedIn } from '#core/records'
 import { saleTerms } from './cuts.ts'
 import { finished } from './finish.ts'
-import type { CutFigure, GroupRead, GroupState, LotState, Reckoning, Weights } from './lot.ts'
+import type { CutFigure, GroupRead, GroupState, LotState, PackRow, Reckoning, Weights } from './lot.ts'
 
 const max = (of: readonly number[]) => of.reduce((most, x) => Math.max(most, x), 0)
 
@@ -95,9 +95,14 @@ function evidenceOfAll(own: Reckoning, reads: readonly Reckoning[]): Evidence[] 
 }
 
 /** A cut of all groups: what each expects of it, less what was packed before they were groups. */
-function cutOf(own: Reckoning, each: readonly CutFigure[], lot: LotState, drawn: Drawn | null): CutFigure {
+function cutOf(
+  own: Reckoning,
+  each: readonly CutFigure[],
+  packed: readonly PackRow[],
+  drawn: Drawn | null,
+): CutFigure {
   const { cut } = each[0]!
-  const packs = inForce(lot.packs).filter((p) => p.cut === cut.id)
+  const packs = packed.filter((p) => p.cut === cut.id)
   const weighedKg = sumOf(packs, (p) => kgOf(p.grams))
   const weighedPacks = sumOf(packs, (p) => p.packs)
   const done = own.plan.done.has(cut.id) || each.every((c) => c.done)
@@ -157,13 +162,14 @@ export function together(
     ? (Object.fromEntries(STAGES.map((s) => [s, sumOf(reads, (r): Kg => r.weights![s])])) as Weights)
     : null
   const cutting = cuttingOf(reads.map((r) => r.cutting))
-  const packed = new Set(inForce(lot.packs).map((p) => p.cut))
+  const packed = packedIn(lot.packs, lot.facts)
   const cuts = own.flow.anatomy.cuts.flatMap((cut) => {
     const each = reads.flatMap((r) => r.cuts.find((c) => c.cut === cut) ?? [])
     // A cut that no group is planned to give any more, packed before they were split.
-    const before = each.length === 0 && packed.has(cut.id) ? own.cuts.filter((c) => c.cut === cut) : []
+    const before =
+      each.length === 0 && packed.some((p) => p.cut === cut.id) ? own.cuts.filter((c) => c.cut === cut) : []
     const all = each.length > 0 ? each : before.map((c) => ({ ...c, kg: kg(0), expectedKg: kg(0), packs: 0 }))
-    return all.length > 0 ? [cutOf(own, all, lot, each.length > 0 ? drawnNow : null)] : []
+    return all.length > 0 ? [cutOf(own, all, packed, each.length > 0 ? drawnNow : null)] : []
   })
   return finished(
     {
@@ -183,7 +189,7 @@ export function together(
         setUp: max(reads.map((r) => r.bench.setUp / r.dayShare)),
       },
     },
-    lot.packs,
+    packed,
     waysTogether(reads.map((r) => r.billed.ways ?? new Map())),
   )
 }

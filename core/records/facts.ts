@@ -20,6 +20,7 @@ import {
 } from './lists.ts'
 import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.ts'
 import { daySchema } from './time.ts'
+import { packNumberSchema } from './weights.ts'
 
 /**
  * What was seen of the animal: what of it hangs and of which lot or farm it is, its tag or ear number, the day it was killed and the plant, its route, its type, how it was dressed, what was measured, how many ribs it has, what a
@@ -157,6 +158,13 @@ export const attachmentSchema = z.object({
 })
 export type Attachment = z.infer<typeof attachmentSchema>
 
+/** A pack that is no pack: thrown away, given no label, counted twice. Withdrawn, it is one again. */
+export const voidSchema = z.object({
+  kind: z.literal('void'),
+  pack: packNumberSchema,
+  why: textSchema(200),
+})
+
 /** The lot was hung by mistake: it leaves the rail, and all its records stay. */
 export const withdrawalSchema = z.object({ kind: z.literal('withdrawal'), why: textSchema(300) })
 
@@ -173,6 +181,7 @@ export const factBodySchema = z.discriminatedUnion('kind', [
   faultSchema,
   workSchema,
   closingSchema,
+  voidSchema,
 ])
 export type FactBody = z.infer<typeof factBodySchema>
 
@@ -205,6 +214,8 @@ export function subjectOf(fact: FactBody): string | null {
       return `${fact.what} ${fact.of} ${fact.side satisfies SideName}`
     case 'check':
       return `check ${fact.check} ${fact.of} ${fact.side}`
+    case 'void':
+      return `void ${fact.pack}`
     case 'withdrawal':
     case 'closing':
       return fact.kind

@@ -7,8 +7,18 @@ export { authorSchema, correctable, entrySchema, inForce, revisionSchema, UNNAME
 export type { Author, Correctable, Entry } from './entry.ts'
 export { clockSchema, crewSchema } from './bench.ts'
 export type { Check, Closing, Crew, Fault, Work } from './bench.ts'
-export { newPackSchema, newWeighingSchema, packSchema, weighingSchema } from './weights.ts'
-export type { NewPack, NewWeighing, PackWeighing, Weighing } from './weights.ts'
+export {
+  newPackEventSchema,
+  newPackSchema,
+  newWeighingSchema,
+  packEventSchema,
+  packNumberSchema,
+  packSchema,
+  weighingSchema,
+} from './weights.ts'
+export type { NewPack, NewPackEvent, NewWeighing, PackEvent, PackWeighing, Weighing } from './weights.ts'
+export { gramsEach, packedIn, unitsOf } from './units.ts'
+export type { Unit } from './units.ts'
 export {
   attachmentSchema,
   costSchema,

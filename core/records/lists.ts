@@ -117,6 +117,18 @@ export type HangingBasis = (typeof HANGING_BASES)[number]
 export const SOURCES = ['scale', 'plant', 'tape', 'guess'] as const
 export type Source = (typeof SOURCES)[number]
 
+/** What a pack is wrapped in; how long it keeps goes by it. */
+export const WRAPS = ['vacuum', 'shrink', 'zip', 'paper', 'jar', 'tub'] as const
+export type Wrap = (typeof WRAPS)[number]
+
+/** What became of a pack: it is there, its weighing was corrected, it was voided, or opened for others. */
+export const UNIT_STATES = ['here', 'corrected', 'void', 'opened'] as const
+export type UnitState = (typeof UNIT_STATES)[number]
+
+/** What is said of a pack after it was made: where it lies now, that its label was printed. */
+export const PACK_EVENTS = ['put', 'label'] as const
+export type PackEventKind = (typeof PACK_EVENTS)[number]
+
 /** How the animal is slaughtered, and so what of it may be sold. */
 export const ROUTE_IDS = ['inspected', 'state', 'custom', 'poultry-exempt', 'household'] as const
 export type Route = (typeof ROUTE_IDS)[number]

@@ -32,6 +32,31 @@ export const CONTENT_STEPS: Readonly<Record<number, Step>> = {
   6: (content) => content,
   // It knew nothing of the bench: order, check points, faults, the clock, equipment, practice.
   7: (content) => content,
+  8: numberedPacks,
+}
+
+/** Packs had no numbers: they get them in the order they were weighed, as the database gives them (014-packs.sql). */
+function numberedPacks(content: Loose): Loose {
+  const lots = list(content.lots)
+  const all = lots
+    .flatMap((lot, l) => list(lot.packs).map((pack, p) => ({ pack, l, p })))
+    .sort((a, b) => Date.parse(String(a.pack.at)) - Date.parse(String(b.pack.at)) || a.l - b.l || a.p - b.p)
+  const first = new Map<Loose, number | null>()
+  let next = 1
+  for (const { pack } of all) {
+    const packs = Number(pack.packs)
+    const made = pack.stands === true && packs > 0
+    first.set(pack, made ? next : null)
+    if (made) next += packs
+  }
+  return {
+    ...content,
+    packEvents: [],
+    lots: lots.map((lot) => ({
+      ...lot,
+      packs: list(lot.packs).map((pack) => ({ ...pack, number: first.get(pack) })),
+    })),
+  }
 }
 
 const SHARE_OF_WORD: Record<string, number> = { half: 2, quarter: 4 }

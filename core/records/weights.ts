@@ -2,8 +2,10 @@ import { z } from 'zod'
 import { grams } from '#core/measure'
 import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './entry.ts'
 import { shownMassSchema } from './figures.ts'
-import { HANGING_BASES, SOURCES, WEIGHED_STAGES } from './lists.ts'
-import { idSchema, keySchema } from './text.ts'
+import { HANGING_BASES, PACK_EVENTS, SOURCES, WEIGHED_STAGES, WRAPS } from './lists.ts'
+import { idSchema, keySchema, lineSchema } from './text.ts'
+import { authorSchema } from './entry.ts'
+import { instantSchema } from './time.ts'
 
 const gramsSchema = z.number().int().positive().transform(grams)
 
@@ -18,12 +20,27 @@ const weighed = {
   shown: shownMassSchema,
   ...correctionShape,
 }
+/** The number on a pack's label: one after another over the whole farm, never used twice. */
+export const packNumberSchema = z.number().int().min(1).max(99_999_999)
+
 const packed = {
   cut: keySchema,
+  /** All of these packs together. */
   shown: shownMassSchema,
   packs: z.number().int().min(0).max(5000),
+  /** Pieces in each of them, where they were counted. */
+  pieces: z.number().int().min(1).max(500).optional(),
+  wrap: z.enum(WRAPS).optional(),
+  /** Where they were put. */
+  place: lineSchema(60).optional(),
+  /** Packs that were opened for these: halved, joined, weighed again. */
+  outOf: z.array(packNumberSchema).min(1).max(50).optional(),
+  /** The label of whoever packed them (a processor's list). */
+  said: lineSchema(60).optional(),
   ...correctionShape,
 }
+const OPENED_TWICE = { path: ['outOf'], message: 'A pack is opened once.' }
+const opensOnce = ({ outOf = [] }: { outOf?: number[] | undefined }) => new Set(outOf).size === outOf.length
 
 /** A weight as it was recorded, for the whole group. Never changed: a correction is a new one that names it. */
 export const weighingSchema = entrySchema
@@ -39,14 +56,33 @@ export const newWeighingSchema = z
   .refine(withdrawsSomething, WITHDRAWS)
 export type NewWeighing = z.infer<typeof newWeighingSchema>
 
-/** One weighing of packs of a cut. Never changed: a correction names it. */
+/** One weighing of packs of a cut, numbered from `number` on (null where it made none: a tub, a withdrawal). Never changed: a correction names it. */
 export const packSchema = entrySchema
-  .extend({ ...packed, grams: gramsSchema })
+  .extend({ ...packed, grams: gramsSchema, number: packNumberSchema.nullable() })
   .refine(withdrawsSomething, WITHDRAWS)
+  .refine(opensOnce, OPENED_TWICE)
 export type PackWeighing = z.infer<typeof packSchema>
 
 /** Packs as they are sent; `confirmed` keeps an unlikely weight. */
 export const newPackSchema = z
   .object({ id: idSchema, group: idSchema.optional(), ...packed, confirmed: z.boolean().optional() })
   .refine(withdrawsSomething, WITHDRAWS)
+  .refine(opensOnce, OPENED_TWICE)
 export type NewPack = z.infer<typeof newPackSchema>
+
+/** What was done with a pack after it was made. Where it lies is what was said last; nothing is taken back. */
+const newPackEvent = z
+  .object({
+    id: idSchema,
+    number: packNumberSchema,
+    what: z.enum(PACK_EVENTS),
+    place: lineSchema(60).nullable(),
+  })
+  .refine((e) => (e.what === 'put') === (e.place !== null), {
+    path: ['place'],
+    message: 'Say where it is put; a label lies nowhere.',
+  })
+export const newPackEventSchema = newPackEvent
+export type NewPackEvent = z.infer<typeof newPackEventSchema>
+export const packEventSchema = z.intersection(newPackEvent, authorSchema.extend({ at: instantSchema }))
+export type PackEvent = z.infer<typeof packEventSchema>

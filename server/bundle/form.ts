@@ -14,6 +14,7 @@ import {
   readBy,
   subjectOf,
   unheldIn,
+  unitsOf,
   type Correctable,
   type Group,
 } from '#core/records'
@@ -80,7 +81,7 @@ function twice(ids: [where: string, id: string][]): Issue[] {
 }
 
 function faultsIn(content: Content): Issue[] {
-  const { lots, plans, sheets, papers, own, anatomies, attachments } = content
+  const { lots, plans, sheets, packEvents, papers, own, anatomies, attachments } = content
   const pins = new Map<string, Anatomy>()
   const each = <T>(rows: readonly T[], name: string, id: (row: T) => string) =>
     rows.map((row, i): [string, string] => [`${name}.${i}`, id(row)])
@@ -100,6 +101,7 @@ function faultsIn(content: Content): Issue[] {
     ...twice(each(plans, 'plans', (p) => p.id)),
     ...twice(each(sheets, 'sheets', (s) => s.id)),
     ...twice(each(papers, 'papers', (p) => p.id)),
+    ...twice(each(packEvents, 'packEvents', (e) => e.id)),
     ...twice(each(own, 'own', (o) => `${o.body.species} ${o.version}`)),
     ...(['weighings', 'packs', 'commands', 'facts', 'groups'] as const).flatMap((l) => twice(inLots(l))),
     ...Object.entries(attachments).flatMap(([hash, bytes]) =>
@@ -112,6 +114,7 @@ function faultsIn(content: Content): Issue[] {
         [...new Set(l.commands.map((c) => c.batch))].map((b): [string, string] => [`lots.${i}.commands`, b]),
       ),
     ),
+    ...numberFaults(content),
     ...papers.flatMap((p, i) => [
       ...(lotIds.has(p.lot) ? [] : [fault(`papers.${i}`, 'it names a lot that is not in the bundle')]),
       ...(readPaper(p).error?.issues ?? [])
@@ -120,6 +123,42 @@ function faultsIn(content: Content): Issue[] {
     ]),
     ...plans.flatMap((p, i) => planFault(content, [...pins.values()], p.body, `plans.${i}`)),
     ...lots.flatMap((lot, i) => lotFaults(lot, pins, attachments, `lots.${i}`)),
+  ]
+}
+
+/** No two packs have one number; what was opened, voided or put away was made, and by its own lot. */
+function numberFaults({ lots, packEvents }: Content): Issue[] {
+  const made = new Set<number>()
+  const all = lots.map((l) => unitsOf(l.packs, l.facts).map((u) => u.number))
+  return [
+    ...lots.flatMap((lot, i) => {
+      const own = new Set(all[i])
+      const again = all[i]!.filter((n) => made.has(n) || !made.add(n))
+      const unmade = lot.packs.flatMap((p, k) => {
+        const at = `lots.${i}.packs.${k}`
+        const isNumbered = (p.packs > 0 && p.stands) === (p.number !== null)
+        const strange = p.outOf?.find((n) => !own.has(n))
+        return [
+          ...(isNumbered ? [] : [fault(at, 'it has no number, or one too many')]),
+          ...(strange === undefined
+            ? []
+            : [fault(at, `it was made of pack ${strange}, which its lot has not`)]),
+        ]
+      })
+      const voided = lot.facts.flatMap(({ fact }, k) =>
+        fact.kind === 'void' && !own.has(fact.pack)
+          ? [fault(`lots.${i}.facts.${k}`, `its lot has no pack ${fact.pack}`)]
+          : [],
+      )
+      return [
+        ...again.slice(0, 1).map((n) => fault(`lots.${i}.packs`, `another pack has the number ${n}`)),
+        ...unmade,
+        ...voided,
+      ]
+    }),
+    ...packEvents.flatMap((e, i) =>
+      made.has(e.number) ? [] : [fault(`packEvents.${i}`, `there is no pack ${e.number}`)],
+    ),
   ]
 }
 

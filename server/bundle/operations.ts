@@ -4,6 +4,7 @@ import { insertOwn, insertPin, selectOwn, selectPin } from '../anatomies/queries
 import { selectFarm, upsertFarm } from '../farm/queries.ts'
 import { importLot } from '../lots/operations.ts'
 import { selectHeads, selectLots } from '../lots/queries.ts'
+import { insertEvent, selectAllEvents } from '../packs/queries.ts'
 import { insertPaper, selectPapers } from '../papers/queries.ts'
 import { selectPlans, upsertPlan } from '../plans/queries.ts'
 import { selectSheets, upsertSheet } from '../sheets/queries.ts'
@@ -30,6 +31,7 @@ export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Pro
     plans: await selectPlans(tx),
     sheets: await selectSheets(tx),
     lots,
+    packEvents: await selectAllEvents(tx),
     papers: await selectPapers(tx),
     attachments,
   }
@@ -52,6 +54,7 @@ export async function importBundle(
   for (const plan of content.plans) await upsertPlan(tx, plan)
   for (const sheet of content.sheets) await upsertSheet(tx, sheet)
   for (const lot of content.lots) await importLot(tx, lot)
+  for (const e of content.packEvents) await insertEvent(tx, e)
   for (const p of content.papers) await insertPaper(tx, p)
   return { result: 'kept' }
 }

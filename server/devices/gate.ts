@@ -67,7 +67,9 @@ export const onlyLetIn =
 /** What is done on the cutting floor: reading, weighing, packing, ticking off, and the card. */
 const FLOOR: { method: string; path: RegExp; body?: (body: unknown) => boolean }[] = [
   { method: 'GET', path: /^\/(?:home|events|standing)$/ },
-  { method: 'GET', path: /^\/(?:lots|anatomies|attachments|papers)\// },
+  { method: 'GET', path: /^\/(?:lots|anatomies|attachments|papers|packs)\// },
+  { method: 'GET', path: /^\/(?:packs|bench)$/ },
+  { method: 'POST', path: /^\/packs\/events$/ },
   { method: 'POST', path: /^\/lots\/[^/]+\/(?:weighings|packs)$/ },
   { method: 'PUT', path: /^\/attachments\// },
   { method: 'POST', path: /^\/lots\/[^/]+\/facts$/, body: isFloorFacts },
@@ -77,7 +79,7 @@ const FLOOR: { method: string; path: RegExp; body?: (body: unknown) => boolean }
     body: (b) => (b as { kind?: unknown })?.kind === 'block-card',
   },
 ]
-const FLOOR_FACTS = new Set(['tick', 'attachment'])
+const FLOOR_FACTS = new Set(['tick', 'attachment', 'check', 'fault', 'work', 'closing', 'void'])
 function isFloorFacts(body: unknown): boolean {
   const facts = (body as { facts?: unknown })?.facts
   return (

@@ -82,13 +82,14 @@ export function smallContent() {
         hash: SLIP_HASH,
       }),
     ],
-    packs: [{ ...row(30, 8, 9), cut: 'bacon', packs: 9 }],
+    packs: [{ ...row(30, 8, 9), cut: 'bacon', packs: 9, number: 1 }],
   }
   return {
     farm: { ...farm, revision: base + 1 },
     anatomies: { [hash]: anatomy },
     own: [] as Bundle['content']['own'],
     sheets: [],
+    packEvents: [],
     plans: [
       {
         id: id(40),

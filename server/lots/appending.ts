@@ -34,6 +34,7 @@ import {
   onlyLeaf,
   readBy,
   subjectOf,
+  unitsOf,
   wholeOf,
   type Decision,
   type Entry,
@@ -47,6 +48,7 @@ import type { Shelf } from '../database/shelf.ts'
 import type { Beside } from '../store/beside.ts'
 import { missing, refusedFor, stranger, type Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
+import { insertUnits, movedOf, nextNumber, setState } from '../packs/queries.ts'
 import { again, kept } from './kept.ts'
 import * as q from './queries.ts'
 
@@ -87,6 +89,10 @@ async function entries(
   const first = await q.takeRevisions(tx, lot.id, ids.length)
   return ids.map((id, i) => ({ id, group, rev: first + i, at, ...by }))
 }
+/** Without what was not said: as what was sent is read. */
+const plain = <T extends object>(row: T) =>
+  Object.fromEntries(Object.entries(row).filter(([, v]) => v !== undefined))
+
 /** A weight is corrected where it was weighed, whatever became of its group. */
 const correctedIn = (lot: Lot, list: 'weighings' | 'packs', corrects: string | null): Group | null => {
   const named = corrects === null ? undefined : lot[list].find((r) => r.id === corrects)
@@ -133,9 +139,9 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
   const { confirmed, group: asked, ...sent } = to.pack
   const held = await q.selectPack(tx, sent.id)
   if (held) {
-    const { id, group, cut, shown, packs, corrects, stands } = held
-    const as = { id, group, cut, shown, packs, corrects, stands }
-    return again(tx, lot.id, held.rev, as, { ...sent, group: groupAgain(lot, asked, group) })
+    const { id, group, cut, shown, packs, pieces, wrap, place, outOf, said, corrects, stands } = held
+    const as = { id, group, cut, shown, packs, pieces, wrap, place, outOf, said, corrects, stands }
+    return again(tx, lot.id, held.rev, plain(as), { ...sent, group: groupAgain(lot, asked, group) })
   }
   const group = correctedIn(lot, 'packs', sent.corrects) ?? groupOf(lot, asked)
   if (isIssue(group)) return refusedFor(group)
@@ -144,14 +150,37 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
     return refusedFor(issueOf('unknown-id', 'cut', { kind: 'cut', id: sent.cut }))
   if (sent.corrects && !correctable(ofGroup(lot.packs, group.id), sent.corrects))
     return stranger('pack that still stands', sent.corrects)
-  const added = { ...sent, grams: gramsOf(sent.shown), at: to.at }
   const view = viewOf(lot, group.id)
+  const opened = sent.outOf ?? []
+  const units = unitsOf(view.packs, view.facts)
+  const isHere = (n: number) => units.some((u) => u.number === n && u.state === 'here')
+  // A correction opens what it says anew; what the corrected weighing had opened is whole again.
+  const whole = lot.packs.find((p) => p.id === sent.corrects)?.outOf ?? []
+  const gone = opened.filter((n) => !isHere(n) && !whole.includes(n))
+  if (gone.length > 0) return refusedFor(issueOf('packs-gone', 'outOf', { numbers: gone }))
+  const before = units.filter((u) => sent.corrects !== null && u.weighIn === sent.corrects)
+  const moved = await movedOf(
+    tx,
+    before.map((u) => u.number),
+  )
+  const tied = [...new Set([...moved, ...before.filter((u) => u.state !== 'here').map((u) => u.number)])]
+  if (tied.length > 0) return refusedFor(issueOf('packs-moved', 'corrects', { numbers: tied }))
+  const number = sent.stands && sent.packs > 0 ? await nextNumber(tx) : null
+  const added = { ...sent, number, grams: gramsOf(sent.shown), at: to.at }
   const { verdict } = readPlan(anatomy, view)
   if (sent.stands && !verdict.food) return refusedFor(issueOf('not-food', 'cut', verdict.reasons[0]!))
   const issue = sent.stands ? judgePacks(flowOf(anatomy), view, added) : null
   if (issue && !(issue.confirmable && confirmed)) return refusedFor(issue)
   const [entry] = await entries(tx, lot, to, group.id, [sent.id])
   await q.insertPack(tx, { ...added, ...entry! })
+  await insertUnits(tx, lot.id, unitsOf([added], []), { place: sent.place ?? null, at: to.at })
+  await setState(tx, whole, 'here')
+  await setState(tx, opened, 'opened')
+  await setState(
+    tx,
+    before.map((u) => u.number),
+    'corrected',
+  )
   return kept(tx, lot.id, lot.rev)
 }
 
@@ -294,6 +323,12 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     const wrong =
       sent.stands && sent.fact.kind === 'fault' ? faultIn(anatomy, viewOf(lot, group.id), sent) : null
     if (wrong) return refusedFor({ ...wrong, field: `facts.${i}.fact.${wrong.field}` })
+    if (sent.fact.kind === 'void' && sent.stands) {
+      const { pack: number } = sent.fact
+      const known = unitsOf(lot.packs, lot.facts).some((u) => u.number === number && u.state === 'here')
+      if (!known && sent.corrects === null)
+        return refusedFor(issueOf('packs-gone', `facts.${i}.fact.pack`, { numbers: [number] }))
+    }
     const clash = clashOf(now, sent)
     if (clash && isAgreed(clash)) continue
     if (clash) clashes.push(clash)
@@ -313,6 +348,7 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
   for (const [i, entry] of rows.entries()) {
     const { corrects, stands, fact } = added[i]!
     await q.insertFact(tx, { ...entry, corrects, stands, fact })
+    if (fact.kind === 'void') await setState(tx, [fact.pack], stands ? 'void' : 'here')
   }
   return kept(tx, lot.id, lot.rev)
 }

@@ -6,6 +6,7 @@ import type { Beside } from '../store/beside.ts'
 import type { Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
 import { again, kept } from './kept.ts'
+import { importUnits } from '../packs/operations.ts'
 import * as q from './queries.ts'
 
 /** A lot as it hangs on the rail; null where there is none. */
@@ -55,6 +56,7 @@ export async function importLot(tx: Tx, lot: Lot): Promise<void> {
   await q.insertLot(tx, lot)
   for (const g of lot.groups) await q.insertGroup(tx, lot.id, g)
   await importRows(tx, lot)
+  await importUnits(tx, lot)
 }
 
 export async function importRows(

@@ -121,9 +121,13 @@ export async function insertWeighing(tx: Tx, w: Weighing): Promise<void> {
 
 export async function insertPack(tx: Tx, p: PackWeighing): Promise<void> {
   await tx.query(
-    `insert into pack (${ENTRY}, cut, shown_value, shown_unit, grams, packs, corrects, stands)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
-    [...entryOf(p), p.cut, p.shown.value, p.shown.unit, p.grams, p.packs, p.corrects, p.stands],
+    `insert into pack (${ENTRY}, cut, shown_value, shown_unit, grams, packs, corrects, stands,
+       number, pieces, wrap, place, said, out_of)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)`,
+    [
+      ...[...entryOf(p), p.cut, p.shown.value, p.shown.unit, p.grams, p.packs, p.corrects, p.stands],
+      ...[p.number, p.pieces ?? null, p.wrap ?? null, p.place ?? null, p.said ?? null, p.outOf ?? []],
+    ],
   )
 }
 

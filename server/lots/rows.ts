@@ -25,6 +25,9 @@ export const weighingOf = (r: Row): Weighing =>
     grams: Number(r.grams),
   })
 
+const outOf = (numbers: readonly (string | number)[]) =>
+  numbers.length > 0 ? numbers.map(Number) : undefined
+
 export const packOf = (r: Row): PackWeighing =>
   packSchema.parse({
     ...entry(r),
@@ -33,6 +36,12 @@ export const packOf = (r: Row): PackWeighing =>
     shown: shown(r),
     grams: Number(r.grams),
     packs: r.packs,
+    number: r.number === null ? null : Number(r.number),
+    pieces: r.pieces ?? undefined,
+    wrap: r.wrap ?? undefined,
+    place: r.place ?? undefined,
+    said: r.said ?? undefined,
+    outOf: outOf(r.out_of as (string | number)[]),
   })
 
 export const commandOf = (r: Row): Command =>

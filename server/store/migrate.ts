@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { PGlite, Transaction } from '@electric-sql/pglite'
-import { farmUp, farmSchema, lotSchema, lotUp } from '#core/records'
+import { farmUp, farmSchema, lotSchema, lotUp, type PackWeighing } from '#core/records'
 import { importRows } from '../lots/operations.ts'
 import { many, type Row } from './tx.ts'
 import first from './001-first.sql?raw'
@@ -16,6 +16,7 @@ import groups from './010-groups.sql?raw'
 import sheets from './011-sheets.sql?raw'
 import overhead from './012-overhead.sql?raw'
 import bench from './013-bench.sql?raw'
+import packs from './014-packs.sql?raw'
 
 interface Migration {
   id: number
@@ -33,6 +34,17 @@ const kept = (r: Row) => ({
   stands: r.stands,
   at: (r.at as Date).toISOString(),
 })
+
+/** Packs had no numbers and nothing said of them before 014. */
+const insertPack = (tx: Transaction, p: PackWeighing) =>
+  tx.query(
+    `insert into pack (id, lot_group, rev, at, device, person, cut, shown_value, shown_unit, grams, packs, corrects, stands)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+    [
+      ...[p.id, p.group, p.rev, p.at, p.device, p.person, p.cut, p.shown.value, p.shown.unit],
+      ...[p.grams, p.packs, p.corrects, p.stands],
+    ],
+  )
 
 /** Rows of before in the forms of the bundle of that time, brought up as a bundle of that time is. */
 async function recordsUp(tx: Transaction): Promise<void> {
@@ -75,7 +87,7 @@ async function recordsUp(tx: Transaction): Promise<void> {
           basis: r.basis,
           source: r.source,
         })),
-        packs: own(packs, lot).map((r) => ({ ...kept(r), cut: r.cut, packs: r.packs })),
+        packs: own(packs, lot).map((r) => ({ ...kept(r), cut: r.cut, packs: r.packs, number: null })),
         commands: own(commands, lot).map((r) => ({
           id: r.id,
           seq: Number(r.seq),
@@ -95,7 +107,8 @@ async function recordsUp(tx: Transaction): Promise<void> {
   }
   for (const lot of up) {
     await tx.query('update lot set rev = $2 where id = $1', [lot.id, lot.rev])
-    await importRows(tx, lot)
+    await importRows(tx, { ...lot, packs: [] })
+    for (const p of lot.packs) await insertPack(tx, p)
   }
 }
 
@@ -114,6 +127,7 @@ const MIGRATIONS: Migration[] = [
   { id: 11, sql: sheets },
   { id: 12, sql: overhead },
   { id: 13, sql: bench },
+  { id: 14, sql: packs },
 ]
 
 /** The schema this program writes. */

@@ -9,6 +9,7 @@ import { bench } from '../lots/bench.ts'
 import { card, hangLot, lotSince } from '../lots/operations.ts'
 import { selectLot } from '../lots/queries.ts'
 import { rail } from '../lots/rail.ts'
+import { packBy, packs, sayOfPacks } from '../packs/operations.ts'
 import { keepPaper } from '../papers/operations.ts'
 import { selectPaper } from '../papers/queries.ts'
 import { savePlan } from '../plans/operations.ts'
@@ -29,6 +30,8 @@ export const reads = {
   sheets,
   bench,
   sharedCosts,
+  packs,
+  packBy,
   exportBundle,
 }
 export const writes = {
@@ -43,6 +46,7 @@ export const writes = {
   note,
   split,
   join,
+  sayOfPacks,
   keepPaper,
   importBundle,
 }

@@ -86,6 +86,8 @@ function sayFact(f: FactBody): Said {
       ]
       return { what: `Animal ${f.mark}`, value: weights.filter(Boolean).join(', ') || 'named' }
     }
+    case 'void':
+      return { what: `Pack ${f.pack}: voided`, value: f.why }
     case 'attachment':
       return { what: 'Attached', value: f.name }
     case 'check':

@@ -1,0 +1,67 @@
+import same from 'fast-deep-equal'
+import type { Author, PackEvents, PackPage, PacksAsked, PackTrace, UnitRow } from '#contracts'
+import { unitsOf, type Lot, type PackEvent } from '#core/records'
+import { issueOf, type Names } from '#core/measure'
+import { selectPin } from '../anatomies/queries.ts'
+import { refusedFor, type Refused, type Taken } from '../store/outcomes.ts'
+import type { Tx } from '../store/tx.ts'
+import * as q from './queries.ts'
+
+/** Packs with what their cuts are called. */
+async function named(tx: Tx, units: readonly q.UnitHeld[]): Promise<UnitRow[]> {
+  const cuts = new Map<string, ReadonlyMap<string, Names>>()
+  for (const hash of new Set(units.map((u) => u.anatomy)))
+    cuts.set(hash, new Map((await selectPin(tx, hash))!.anatomy.cuts.map((c) => [c.id, c.names])))
+  return units.map(({ anatomy, ...u }) => ({
+    ...u,
+    names: cuts.get(anatomy)!.get(u.cut) ?? { american: u.cut, commonwealth: u.cut },
+  }))
+}
+
+/** A page of packs, and in all places together how many there are. */
+export async function packs(tx: Tx, asked: PacksAsked): Promise<PackPage> {
+  const found = await q.selectUnits(tx, asked)
+  return {
+    packs: await named(tx, found.slice(0, asked.limit)),
+    more: found.length > asked.limit,
+    places: await q.selectPlaces(tx),
+  }
+}
+
+/** One pack by its number, with what was said of it since; null where there never was one. */
+export async function packBy(tx: Tx, number: number): Promise<PackTrace | null> {
+  const pack = await q.selectUnit(tx, number)
+  return pack && { pack: (await named(tx, [pack]))[0]!, events: await q.selectEvents(tx, number) }
+}
+
+export type Said = { result: 'kept'; packs: PackTrace[] } | Refused | Taken
+
+/** Keeps what was done with packs, all or none; sent again under its id it is kept once. */
+export async function sayOfPacks(
+  tx: Tx,
+  { events, by, at }: PackEvents & { by: Author; at: string },
+): Promise<Said> {
+  const held = await q.selectEventsBy(
+    tx,
+    events.map((e) => e.id),
+  )
+  const plain = ({ id, number, what, place }: PackEvent) => ({ id, number, what, place })
+  if (held.length > 0 && !same(held.map(plain), events)) return { result: 'taken', held, sent: events }
+  if (held.length === 0) {
+    const known = await Promise.all(events.map((e) => q.selectUnit(tx, e.number)))
+    const gone = events.filter((_, i) => known[i]?.state !== 'here').map((e) => e.number)
+    if (gone.length > 0) return refusedFor(issueOf('packs-gone', 'events', { numbers: gone }))
+    for (const e of events) await q.insertEvent(tx, { ...e, ...by, at })
+  }
+  const numbers = [...new Set(events.map((e) => e.number))]
+  return { result: 'kept', packs: await Promise.all(numbers.map(async (n) => (await packBy(tx, n))!)) }
+}
+
+/** Packs of a lot as a bundle holds it. */
+export async function importUnits(tx: Tx, lot: Lot): Promise<void> {
+  const units = unitsOf(lot.packs, lot.facts)
+  for (const p of lot.packs) {
+    const own = units.filter((u) => u.weighIn === p.id)
+    await q.insertUnits(tx, lot.id, own, { place: p.place ?? null, at: p.at })
+  }
+}

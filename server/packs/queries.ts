@@ -1,0 +1,149 @@
+import { unitRowSchema, type PacksAsked, type UnitRow } from '#contracts'
+import { hashSchema, packEventSchema, type PackEvent, type Unit } from '#core/records'
+import { instant, many, one, shown, type Row, type Tx } from '../store/tx.ts'
+
+const heldSchema = unitRowSchema.omit({ names: true }).extend({ anatomy: hashSchema })
+/** A pack, and the anatomy its cut is named by. */
+export type UnitHeld = Omit<UnitRow, 'names'> & { anatomy: string }
+
+const unitOf = (r: Row): UnitHeld =>
+  heldSchema.parse({
+    number: Number(r.number),
+    weighIn: r.weigh_in,
+    lot: r.lot,
+    tag: r.tag,
+    species: r.species,
+    anatomy: r.anatomy,
+    cut: r.cut,
+    grams: Number(r.grams),
+    shown: r.packs === 1 ? shown(r) : null,
+    pieces: r.pieces,
+    state: r.state,
+    place: r.place,
+    wrap: r.wrap,
+    at: instant(r.at),
+  })
+
+const eventOf = (r: Row): PackEvent =>
+  packEventSchema.parse({
+    id: r.id,
+    number: Number(r.number),
+    what: r.what,
+    place: r.place,
+    at: instant(r.at),
+    device: r.device,
+    person: r.person,
+  })
+
+/** The first number that was never given out. Whoever asks holds the lot's row, and the database runs one at a time. */
+export async function nextNumber(tx: Tx): Promise<number> {
+  const row = await one<{ next: string | number }>(
+    tx,
+    'select coalesce(max(number), 0) + 1 as next from unit',
+  )
+  return Number(row!.next)
+}
+
+export async function insertUnits(
+  tx: Tx,
+  lot: string,
+  units: readonly Unit[],
+  of: { place: string | null; at: string },
+): Promise<void> {
+  if (units.length === 0) return
+  await tx.query(
+    `insert into unit (number, weigh_in, lot, cut, grams, state, place, at)
+     select u.number, u.weigh_in, $1, u.cut, u.grams, u.state, $6, $7
+     from unnest($2::bigint[], $3::uuid[], $4::text[], $5::bigint[], $8::text[])
+       as u (number, weigh_in, cut, grams, state)`,
+    [
+      lot,
+      units.map((u) => u.number),
+      units.map((u) => u.weighIn),
+      units.map((u) => u.cut),
+      units.map((u) => u.grams),
+      of.place,
+      of.at,
+      units.map((u) => u.state),
+    ],
+  )
+}
+
+/** What became of packs. */
+export async function setState(tx: Tx, numbers: readonly number[], state: Unit['state']): Promise<void> {
+  if (numbers.length === 0) return
+  await tx.query('update unit set state = $2 where number = any($1::bigint[])', [numbers, state])
+}
+
+/** Of these packs, those that were put somewhere after they were made. */
+export async function movedOf(tx: Tx, numbers: readonly number[]): Promise<number[]> {
+  const rows = await many<Row>(
+    tx,
+    `select distinct number from pack_event where what = 'put' and number = any($1::bigint[]) order by number`,
+    [numbers],
+  )
+  return rows.map((r) => Number(r.number))
+}
+
+const UNITS = `select u.*, l.tag, l.species, p.wrap, p.packs, p.pieces, p.shown_value, p.shown_unit,
+    coalesce((select c.decision->>'value' from command c join lot_group g on g.id = c.lot_group
+      where g.lot = l.id and c.decision->>'field' = 'anatomy' order by c.rev desc limit 1), l.anatomy) as anatomy
+  from unit u join lot l on l.id = u.lot join pack p on p.id = u.weigh_in`
+
+export async function selectUnit(tx: Tx, number: number): Promise<UnitHeld | null> {
+  const row = await one<Row>(tx, `${UNITS} where u.number = $1`, [number])
+  return row && unitOf(row)
+}
+
+/** A page of packs, newest number first; one more than asked says that there are more. */
+export async function selectUnits(tx: Tx, asked: PacksAsked): Promise<UnitHeld[]> {
+  const { lot, state, place, cut, before, limit } = asked
+  const rows = await many<Row>(
+    tx,
+    `${UNITS} where ($1::uuid is null or u.lot = $1) and ($2::text is null or u.state = $2)
+       and ($3::text is null or u.place = $3) and ($4::text is null or u.cut = $4)
+       and ($5::bigint is null or u.number < $5)
+     order by u.number desc limit $6`,
+    [lot ?? null, state ?? null, place ?? null, cut ?? null, before ?? null, limit + 1],
+  )
+  return rows.map(unitOf)
+}
+
+/** Places packs lie in, and how many and how much of them. */
+export async function selectPlaces(
+  tx: Tx,
+): Promise<{ place: string | null; packs: number; grams: number }[]> {
+  const rows = await many<Row>(
+    tx,
+    `select place, count(*) as packs, sum(grams) as grams from unit where state = 'here' group by place order by place nulls first`,
+  )
+  return rows.map((r) => ({
+    place: r.place as string | null,
+    packs: Number(r.packs),
+    grams: Number(r.grams),
+  }))
+}
+
+export async function selectEvents(tx: Tx, number: number): Promise<PackEvent[]> {
+  return (await many<Row>(tx, 'select * from pack_event where number = $1 order by ordinal', [number])).map(
+    eventOf,
+  )
+}
+
+export async function selectAllEvents(tx: Tx): Promise<PackEvent[]> {
+  return (await many<Row>(tx, 'select * from pack_event order by ordinal')).map(eventOf)
+}
+
+export async function selectEventsBy(tx: Tx, ids: readonly string[]): Promise<PackEvent[]> {
+  return (
+    await many<Row>(tx, 'select * from pack_event where id = any($1::uuid[]) order by ordinal', [ids])
+  ).map(eventOf)
+}
+
+export async function insertEvent(tx: Tx, e: PackEvent): Promise<void> {
+  await tx.query(
+    'insert into pack_event (id, number, what, place, at, device, person) values ($1, $2, $3, $4, $5, $6, $7)',
+    [e.id, e.number, e.what, e.place, e.at, e.device, e.person],
+  )
+  if (e.what === 'put') await tx.query('update unit set place = $2 where number = $1', [e.number, e.place])
+}
