@@ -9,7 +9,7 @@ import { stagesOf } from './stages.ts'
 /** What a reading is once its carcass is cut and its cuts are counted. */
 type Cut = Omit<
   Reckoning,
-  'stages' | 'balance' | 'unweighedKg' | 'minutes' | 'worth' | 'money' | 'parts' | 'billed'
+  'stages' | 'balance' | 'unweighedKg' | 'minutes' | 'worth' | 'money' | 'parts' | 'missing' | 'billed'
 >
 
 /** Packs that will be billed of all cuts. */
@@ -45,6 +45,7 @@ export function finished(
     ...of,
     billed,
     parts: {},
+    missing: null,
     stages: weights ? stagesOf(plan, weights, of.evidence, drawnNow, cuts, packs) : [],
     balance: balanceWith(cutting.balance, cuts),
     unweighedKg: minus(

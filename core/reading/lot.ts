@@ -26,6 +26,8 @@ import {
   type Weighing,
 } from '#core/records'
 
+import type { Missing } from './missing.ts'
+
 /** A lot's records as they are read: what was weighed, decided, seen and packed of a number of animals. */
 export interface LotState extends Log {
   /** Animals; a side of each of so many is half of them. */
@@ -172,6 +174,8 @@ export interface Reckoning {
   drawnNow: Drawn | null
   /** Intervals of parts by part and side (parts.ts), where they were asked for. */
   parts: Readonly<Record<string, Interval>>
+  /** What is all weighed against what was likely (missing.ts), where it was asked for. */
+  missing: Missing | null
   /** Null while nothing was weighed or estimated. */
   weights: Weights | null
   stages: StageFigure[]

@@ -1,6 +1,7 @@
 import type { SideName } from '#core/anatomy'
 import { interval, type Interval } from '#core/measure'
 import type { Reckoning } from './lot.ts'
+import { missingOf, type Missing } from './missing.ts'
 import { partKey } from './parts.ts'
 
 /** Every interval of a reading, as plain figures: they are worked out elsewhere and set beside the central ones. */
@@ -10,6 +11,8 @@ export interface Ranges {
   parts: Record<string, Interval>
   net: Interval | null
   cover: Interval | null
+  /** What is all weighed against what was likely: it takes the draws to say. */
+  missing: Missing | null
   /** Those of its groups, in their order. */
   groups: Ranges[]
 }
@@ -40,6 +43,7 @@ export const rangesOf = (read: Reckoning): Ranges => ({
   parts: partRanges(read),
   net: read.money.netRange,
   cover: read.money.coverRange,
+  missing: missingOf(read),
   groups: read.groups.map((g) => rangesOf(g.read)),
 })
 
@@ -47,6 +51,7 @@ export const rangesOf = (read: Reckoning): Ranges => ({
 export const withRanges = (central: Reckoning, ranges: Ranges): Reckoning => ({
   ...central,
   parts: ranges.parts,
+  missing: ranges.missing,
   stages: central.stages.map((s) => ({ ...s, range: ranges.stages[s.id] ?? null })),
   cuts: central.cuts.map((c) => ({ ...c, range: ranges.cuts[c.cut.id] ?? null })),
   money: { ...central.money, netRange: ranges.net, coverRange: ranges.cover },
