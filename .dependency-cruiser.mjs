@@ -1,6 +1,8 @@
 // The floors of the house, from the ground up: a room uses only rooms named before it, and enters them by their face.
 const CORE = [
   'measure',
+  'exchange',
+  'instruments',
   'records',
   'rules',
   'anatomy',

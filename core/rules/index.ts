@@ -2,6 +2,9 @@
 
 export { ROUTES, routesFor, ruleOf } from './routes.ts'
 export type { RouteRule, SaleRule } from './routes.ts'
+export { coolingOf, tooWarmToFreeze } from './cooling.ts'
+export type { Cooling, TempAt } from './cooling.ts'
+export { cookedTo, HANDLING, packageWords, packKeeps, sayCooked, sayKeeps } from './labels.ts'
 export { EXEMPT_BIRDS, exemptionOf, heldBack, verdictOf } from './sale.ts'
 export type { Reason, Verdict } from './sale.ts'
 import { CLASS_OF, type AnimalClass, type Species } from '#core/records'

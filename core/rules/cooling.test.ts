@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest'
+import {
+  coolingOf,
+  cookedTo,
+  packageWords,
+  packKeeps,
+  sayCooked,
+  sayKeeps,
+  tooWarmToFreeze,
+} from './index.ts'
+
+const deep = (hours: number, c: number) => ({ hours, c, where: 'deep' as const })
+const state = (all: ReturnType<typeof coolingOf>) => Object.fromEntries(all.map((x) => [x.id, x.state]))
+
+describe('cooling', () => {
+  it('red meat: 7 °C deep within 48 h (EU carcass limit 7 °C, from memory), judged no earlier', () => {
+    expect(state(coolingOf('hog', 85, [deep(40, 8)]))).toEqual({ surface: 'open', deep: 'open' })
+    expect(state(coolingOf('hog', 85, [deep(40, 6.8)])).deep).toBe('kept')
+    expect(state(coolingOf('hog', 85, [deep(49, 7.5)])).deep).toBe('broken')
+  })
+  it('a beef round at 20 °C after a day is slow, and no alarm (common practice)', () =>
+    expect(state(coolingOf('steer', 320, [deep(24, 20)])).deep).toBe('open'))
+  it('beef, lamb and goat under 10 °C within 10 h are too fast; a hog is not asked (common practice)', () => {
+    expect(state(coolingOf('lamb', 20, [deep(8, 9)]))['too-fast']).toBe('broken')
+    expect(state(coolingOf('lamb', 20, [deep(11, 9)]))['too-fast']).toBe('kept')
+    expect(state(coolingOf('hog', 85, [deep(8, 9)]))['too-fast']).toBeUndefined()
+  })
+  it.each([
+    [1.5, 4],
+    [2.5, 6],
+    [5, 8],
+  ])('a bird of %s kg has %s h to 4 °C (9 CFR 381.66 as it long stood, from memory)', (kg, hours) => {
+    expect(state(coolingOf('broiler', kg, [deep(hours, 3.9)])).bird).toBe('kept')
+    expect(state(coolingOf('broiler', kg, [deep(hours + 0.1, 4.5)])).bird).toBe('broken')
+  })
+  it('warm meat is not frozen; what nobody read stands in nobody’s way', () => {
+    expect(tooWarmToFreeze([deep(20, 3), deep(10, 12)])).toBeNull()
+    expect(tooWarmToFreeze([deep(10, 12)])).toEqual(deep(10, 12))
+    expect(tooWarmToFreeze([])).toBeNull()
+  })
+})
+
+describe('words of a label', () => {
+  const cut = { destination: 'T', nonIntact: false, stuffed: false } as const
+  it.each([
+    ['hog', cut, 63, 145],
+    ['hog', { ...cut, destination: 'G' }, 71, 160],
+    ['steer', { ...cut, nonIntact: true }, 71, 160],
+    ['broiler', cut, 74, 165],
+    ['lamb', { ...cut, stuffed: true }, 74, 165],
+    ['rabbit', cut, 71, 160],
+  ] as const)(
+    '%s %j: %s °C, %s °F (United States, safe minimum temperatures, from memory)',
+    (species, of, c, f) => {
+      const cooked = cookedTo(species, of)
+      expect([cooked.c, cooked.f]).toEqual([c, f])
+      expect(Math.abs(f - (c * 9) / 5 - 32)).toBeLessThan(1)
+      expect(sayCooked(cooked)).toContain(`${c} °C (${f} °F)`)
+    },
+  )
+  it('ground meat keeps a day or two chilled and three to four months frozen (FoodSafety.gov, from memory); paper keeps shorter', () => {
+    expect(packKeeps('steer', 'G', 'vacuum')).toEqual({ days: 1, months: 3 })
+    expect(packKeeps('steer', 'R', 'paper').months).toBeLessThan(packKeeps('steer', 'R', 'vacuum').months)
+    expect(packKeeps('steer', 'R', 'vacuum').days).toBe(packKeeps('steer', 'R', 'zip').days)
+    expect(sayKeeps({ days: 1, months: 3 })).toContain('1 day;')
+  })
+  it('custom work is not for sale, exempt birds say so (9 CFR 316.16 and 381.10, from memory)', () => {
+    expect(packageWords('custom')?.says).toBe('NOT FOR SALE')
+    expect(packageWords('poultry-exempt')?.says).toContain('90-492')
+    expect(packageWords('inspected')).toBeNull()
+  })
+})

@@ -1,0 +1,86 @@
+import { CLASS_OF, type Species } from '#core/records'
+
+/** A temperature that was read: hours after the kill, °C, and where: surface, deep in the thickest part, or the air of the cooler. */
+export interface TempAt {
+  hours: number
+  c: number
+  where: 'surface' | 'deep' | 'air'
+}
+
+/** A limit of cooling, and whether it is kept. */
+export interface Cooling {
+  id: 'surface' | 'deep' | 'bird' | 'too-fast'
+  says: string
+  /** Not known yet: nothing was read late enough. */
+  state: 'kept' | 'broken' | 'open'
+  /** The reading that decides. */
+  by: TempAt | null
+}
+
+const SURFACE = { c: 4, hours: 24 } as const
+const DEEP = { c: 7, hours: 48 } as const
+/** A beef round is slow: a warm middle before this says nothing. */
+const TOO_FAST = { c: 10, hours: 10 } as const
+const SHORTENS = new Set(['cattle', 'sheep', 'goats'])
+/** Hours a bird has, by its weight, kg (9 CFR 381.66 as it long stood, from memory: 4 h under 4 lb, 6 h from 4 to 8 lb, 8 h above). */
+const BIRDS = [
+  { below: 1.814, hours: 4 },
+  { below: 3.629, hours: 6 },
+  { below: Number.POSITIVE_INFINITY, hours: 8 },
+] as const
+
+/** Whether a limit that must be reached by an hour was, judged by the readings of one place. */
+function reached(
+  id: Cooling['id'],
+  says: string,
+  readings: readonly TempAt[],
+  { c, hours }: { c: number; hours: number },
+): Cooling {
+  const early = readings.find((r) => r.c <= c && r.hours <= hours)
+  if (early) return { id, says, state: 'kept', by: early }
+  const late = readings.find((r) => r.hours >= hours && r.c > c)
+  return { id, says, state: late ? 'broken' : 'open', by: late ?? null }
+}
+
+/**
+ * Is it cooled fast enough, and not too fast? Red meat: surface to 4 °C in 24 h, deep to 7 °C in 48 h (common practice; the
+ * European Union's carcass limit is 7 °C, from memory); beef, lamb and goat not under 10 °C within 10 h of the kill (cold
+ * shortening, common practice). Birds and rabbits to 4 °C by weight. Judged by what was read: nothing is alarmed before its
+ * hour, a beef round is slow. `kg`: one animal.
+ */
+export function coolingOf(species: Species, kg: number, readings: readonly TempAt[]): Cooling[] {
+  const of = CLASS_OF[species]
+  const at = (where: TempAt['where']) =>
+    readings.filter((r) => r.where === where).toSorted((a, b) => a.hours - b.hours)
+  if (of === 'poultry' || of === 'rabbits') {
+    const hours = of === 'rabbits' ? 4 : BIRDS.find((b) => kg < b.below)!.hours
+    return [
+      reached('bird', `4 °C (40 °F) in the thickest part within ${hours} h`, at('deep'), { c: 4, hours }),
+    ]
+  }
+  const deep = at('deep')
+  const fast = deep.find((r) => r.hours < TOO_FAST.hours && r.c < TOO_FAST.c)
+  const past = deep.find((r) => r.hours >= TOO_FAST.hours) ?? null
+  return [
+    reached('surface', 'Surface to 4 °C (40 °F) within 24 h', at('surface'), SURFACE),
+    reached('deep', 'Deep in the leg to 7 °C (45 °F) within 48 h', deep, DEEP),
+    ...(SHORTENS.has(of)
+      ? [
+          {
+            id: 'too-fast' as const,
+            says: 'Not under 10 °C (50 °F) within 10 h of the kill',
+            state: fast ? ('broken' as const) : past ? ('kept' as const) : ('open' as const),
+            by: fast ?? past,
+          },
+        ]
+      : []),
+  ]
+}
+
+/** Meat this warm in the middle is not frozen: the freezer would warm what lies in it (common practice). */
+export const FREEZES_BELOW_C = 7
+/** The last reading that stands in the way of freezing; null where it is cold, or nobody read it. */
+export const tooWarmToFreeze = (readings: readonly TempAt[]): TempAt | null => {
+  const last = readings.filter((r) => r.where === 'deep').toSorted((a, b) => b.hours - a.hours)[0]
+  return last && last.c > FREEZES_BELOW_C ? last : null
+}
