@@ -1,13 +1,14 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js'
-import { PAPERS, type PaperData } from '#core/papers'
+import { PAPERS, type Labels, type PaperData } from '#core/papers'
 import { bookingSheetPaper } from './bookingSheet.ts'
 import { blockCardPaper } from './blockCard.ts'
 import { cutSheetPaper } from './cutSheet.ts'
 import { INK } from './design.ts'
+import { labelPages } from './labels.ts'
 import { letterPaper } from './letter.ts'
 import { priceListPaper } from './priceList.ts'
 
-function contentOf(data: PaperData): Content[] {
+function contentOf(data: Exclude<PaperData, Labels>): Content[] {
   switch (data.kind) {
     case 'price-list':
       return priceListPaper(data)
@@ -24,6 +25,7 @@ function contentOf(data: PaperData): Content[] {
 
 /** The page description of a paper: black and white, large enough to read when wet. */
 export function definitionOf(data: PaperData): TDocumentDefinitions {
+  if (data.kind === 'labels') return labelPages(data)
   return {
     pageSize: data.sheet,
     pageMargins: [32, 28, 32, 36],

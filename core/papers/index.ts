@@ -5,6 +5,7 @@ import { newPaperSchema, paperSchema, type Paper } from '#core/records'
 import { blockCard, type BlockCard } from './block-card/index.ts'
 import { bookingSheet, type BookingSheet } from './booking-sheet/index.ts'
 import { cutSheet, type CutSheet } from './cut-sheet/index.ts'
+import { labels, type Labels } from './labels/index.ts'
 import { letter, type Letter } from './letter/index.ts'
 import { PAPER_FORM, type About, type PaperKindOf, type PaperPlace } from './paper.ts'
 import { groupsOf as priceGroupsOf, priceList, type PriceList } from './price-list/index.ts'
@@ -15,9 +16,10 @@ export const PAPERS = {
   'block-card': blockCard,
   letter,
   'booking-sheet': bookingSheet,
+  labels,
 } as const
 export type PaperKind = keyof typeof PAPERS
-export type PaperData = PriceList | CutSheet | BlockCard | Letter | BookingSheet
+export type PaperData = PriceList | CutSheet | BlockCard | Letter | BookingSheet | Labels
 
 /** Papers that are asked for at a place, in the registry's order. */
 export const papersAt = (place: PaperPlace) =>
@@ -34,8 +36,11 @@ export const issuedPaperSchema = paperSchema.extend({ kind })
 export type IssuedPaper = z.infer<typeof issuedPaperSchema>
 
 /** Document data of a paper of a lot, or why it may not be issued. What is issued is stored as this data. */
-export function drawUp(of: PaperKind, about: Omit<About, 'says'>): Outcome<PaperData> {
-  return PAPERS[of].make({ ...about, says: saysFor(about.farm) })
+export function drawUp(
+  of: PaperKind,
+  about: Omit<About, 'says' | 'packs' | 'design'> & Partial<Pick<About, 'packs' | 'design'>>,
+): Outcome<PaperData> {
+  return PAPERS[of].make({ packs: [], design: null, ...about, says: saysFor(about.farm) })
 }
 
 /** Printed data of any form there ever was, in today's; what a paper of another kind or no paper is refused with. */
@@ -50,7 +55,9 @@ export { priceGroupsOf }
 export { isLine, stepDone } from './block-card/index.ts'
 export type { BlockCard, CardStep } from './block-card/index.ts'
 export type { CutSheet } from './cut-sheet/index.ts'
+export { BARS_MM, INSET_MM, LABELS_ON, lettersAt, usualDesign } from './labels/index.ts'
+export type { Label, Labels } from './labels/index.ts'
 export type { Letter } from './letter/index.ts'
 export type { PriceList } from './price-list/index.ts'
 export type { BookingSheet } from './booking-sheet/index.ts'
-export type { About, PaperPlace } from './paper.ts'
+export type { About, PackAbout, PaperPlace } from './paper.ts'

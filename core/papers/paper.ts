@@ -1,11 +1,27 @@
 import { z } from 'zod'
 import type { Line, Path } from '#core/anatomy'
 import { extentOf, type CutSlot, type Sided } from '#core/carcass'
-import { issueOf, type NameSet, type Outcome, type Says, type Tongue } from '#core/measure'
-import { paperWordsSchema, type Hold, type PaperWords, type Share } from '#core/records'
+import { issueOf, type NameSet, type Outcome, type Says, type Tongue, type TypedMass } from '#core/measure'
+import {
+  paperWordsSchema,
+  type Hold,
+  type LabelSheet,
+  type PaperWords,
+  type Share,
+  type Unit,
+  type Wrap,
+} from '#core/records'
 import { HOLD_WORDS, type Reckoning } from '#core/reading'
 import { conventionsOf, hungWords } from '#core/plan'
 import { ruleOf } from '#core/rules'
+
+/** A pack a paper is of: its weight as displayed, where it was weighed alone, and the local day it was packed. */
+export interface PackAbout extends Unit {
+  shown: TypedMass | null
+  pieces: number | null
+  wrap: Wrap | null
+  packedOn: string
+}
 
 /** What a paper is made from: the lot as read on that day, the farm's name and words, and the day in its calendar. */
 export interface About {
@@ -18,6 +34,9 @@ export interface About {
   /** What was typed when it was asked for. */
   words: PaperWords
   says: Says
+  /** The packs it is asked for, as the lot's records have them; and how the farm's labels look. */
+  packs: readonly PackAbout[]
+  design: LabelSheet | null
 }
 
 /** The form papers are issued in today; those of an earlier form are brought up when they are read. */
@@ -40,7 +59,7 @@ export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   shared?: boolean
   /** What is typed when it is asked for, with the words that stand there until a person writes others. */
   wants: readonly {
-    word: keyof PaperWords
+    word: Exclude<keyof PaperWords, 'packs'>
     asks: string
     usual?: string
     long?: boolean

@@ -75,11 +75,12 @@ export {
   withinOf,
 } from './groups.ts'
 export type { GroupRow } from './groups.ts'
-export { feeSheetSchema, priceSheetSchema, sheetSchema, storedSheetSchema } from './sheets.ts'
+export { feeSheetSchema, labelSheetSchema, priceSheetSchema, sheetSchema, storedSheetSchema } from './sheets.ts'
 export type {
   DatedSheet,
   Equipment,
   FeeSheet,
+  LabelSheet,
   Overhead,
   PracticeSheet,
   PriceSheet,

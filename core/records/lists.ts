@@ -121,6 +121,32 @@ export type Source = (typeof SOURCES)[number]
 export const WRAPS = ['vacuum', 'shrink', 'zip', 'paper', 'jar', 'tub'] as const
 export type Wrap = (typeof WRAPS)[number]
 
+/** Labels: on a roll, one after another, or on a sheet of so many; mm. */
+export const LABEL_SIZES = ['roll-58x40', 'roll-100x50', 'roll-100x75', 'a4-3x7', 'letter-2x5'] as const
+export type LabelSize = (typeof LABEL_SIZES)[number]
+/** What may stand on a label, in the usual order. */
+export const LABEL_BLOCKS = [
+  'cut',
+  'weight',
+  'price',
+  'farm',
+  'lot',
+  'date',
+  'not-for-sale',
+  'exemption',
+  'barcode',
+  'contains',
+  'cooking',
+  'storage',
+  'kitchen',
+  'handling',
+  'claims',
+] as const
+export type LabelBlock = (typeof LABEL_BLOCKS)[number]
+/** How large a block is printed. */
+export const BLOCK_SIZES = ['small', 'middle', 'large'] as const
+export type BlockSize = (typeof BLOCK_SIZES)[number]
+
 /** What became of a pack: it is there, its weighing was corrected, it was voided, or opened for others. */
 export const UNIT_STATES = ['here', 'corrected', 'void', 'opened'] as const
 export type UnitState = (typeof UNIT_STATES)[number]

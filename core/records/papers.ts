@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { SHARES } from './lists.ts'
 import { idSchema, keySchema, lineSchema, textSchema } from './text.ts'
 import { instantSchema } from './time.ts'
+import { packNumberSchema } from './weights.ts'
 
 /** What is typed when a paper is issued, and printed on it: for whom, how they are reached, and the farm's own words. */
 export const paperWordsSchema = z.object({
@@ -13,6 +14,8 @@ export const paperWordsSchema = z.object({
   /** The part it is of, where it is not of the whole plan; and whether it is printed large, or with how a hand does each step. */
   only: keySchema.optional(),
   type: z.enum(['large', 'steps']).optional(),
+  /** The packs it is of. */
+  packs: z.array(packNumberSchema).min(1).max(200).optional(),
 })
 export type PaperWords = z.infer<typeof paperWordsSchema>
 

@@ -4,7 +4,15 @@ import { unitPriceSchema } from './prices.ts'
 import { revisionSchema } from './entry.ts'
 import { feeSchema } from './facts.ts'
 import { amountSchema, figureSchema } from './figures.ts'
-import { COST_KINDS, COST_SHARES, SPECIES, STATIONS } from './lists.ts'
+import {
+  BLOCK_SIZES,
+  COST_KINDS,
+  COST_SHARES,
+  LABEL_BLOCKS,
+  LABEL_SIZES,
+  SPECIES,
+  STATIONS,
+} from './lists.ts'
 import { idSchema, keySchema, lineSchema } from './text.ts'
 import { daySchema, instantSchema } from './time.ts'
 
@@ -87,6 +95,37 @@ export const practiceSchema = z.object({
 })
 export type PracticeSheet = z.infer<typeof practiceSchema>
 
+/** How the farm's labels look: which blocks stand on them, in which order and size, on what they are printed, and which bar code. */
+export const labelSheetSchema = z.object({
+  format: z.literal('ekko-labels'),
+  version: z.literal(1),
+  name: lineSchema(80),
+  size: z.enum(LABEL_SIZES),
+  blocks: z
+    .array(z.object({ id: z.enum(LABEL_BLOCKS), on: z.boolean(), size: z.enum(BLOCK_SIZES) }))
+    .max(LABEL_BLOCKS.length)
+    .refine((all) => new Set(all.map((b) => b.id)).size === all.length, 'A block stands on a label once.'),
+  /** The pack's number; a number of the restricted range with weight or price; or the farm's own GTIN. */
+  code: z.discriminatedUnion('kind', [
+    z.object({ kind: z.literal('number') }),
+    z.object({
+      kind: z.literal('ean13'),
+      prefix: z.number().int().min(20).max(29),
+      says: z.enum(['weight', 'price']),
+    }),
+    z.object({ kind: z.literal('gs1-128'), gtin: z.string().regex(/^(?:\d{8}|\d{12,14})$/) }),
+  ]),
+  /** The number that each cut has in the restricted range. */
+  items: z
+    .array(
+      z.object({ species: z.enum(SPECIES), cut: keySchema, item: z.number().int().min(1).max(99_999) }),
+    )
+    .max(2000),
+  /** What the farm says of its meat, and the record that each stands on: without one it is not printed. */
+  claims: z.array(z.object({ says: lineSchema(80), record: lineSchema(160) })).max(12),
+})
+export type LabelSheet = z.infer<typeof labelSheetSchema>
+
 export const sheetSchema = z.discriminatedUnion('format', [
   feeSheetSchema,
   priceSheetSchema,
@@ -94,6 +133,7 @@ export const sheetSchema = z.discriminatedUnion('format', [
   schoolSheetSchema,
   equipmentSchema,
   practiceSchema,
+  labelSheetSchema,
 ])
 export type Sheet = z.infer<typeof sheetSchema>
 

@@ -1,3 +1,4 @@
+import { grams, type Grams } from '#core/measure'
 import { inForce, type Correctable } from './entry.ts'
 import type { Fact } from './facts.ts'
 import type { UnitState } from './lists.ts'
@@ -14,14 +15,14 @@ export interface Unit {
   number: number
   weighIn: string
   cut: string
-  grams: number
+  grams: Grams
   state: UnitState
 }
 
 /** Grams of each of so many packs weighed together: whole, and all of them (the first ones bear what is left over). */
-export function gramsEach(grams: number, packs: number): number[] {
-  const each = Math.floor(grams / packs)
-  return Array.from({ length: packs }, (_, i) => each + (i < grams - each * packs ? 1 : 0))
+export function gramsEach(all: number, packs: number): Grams[] {
+  const each = Math.floor(all / packs)
+  return Array.from({ length: packs }, (_, i) => grams(each + (i < all - each * packs ? 1 : 0)))
 }
 
 const voided = (facts: readonly Said[]): ReadonlySet<number> =>
@@ -36,7 +37,7 @@ export function unitsOf(packs: readonly Made[], facts: readonly Said[]): Unit[] 
   return packs.flatMap((p) => {
     if (p.number === null || !p.stands) return []
     const first = p.number
-    return gramsEach(p.grams, p.packs).map((grams, i): Unit => {
+    return gramsEach(p.grams, p.packs).map((own, i): Unit => {
       const number = first + i
       const state = !isStanding.has(p.id)
         ? 'corrected'
@@ -45,7 +46,7 @@ export function unitsOf(packs: readonly Made[], facts: readonly Said[]): Unit[] 
           : gone.has(number)
             ? 'void'
             : 'here'
-      return { number, weighIn: p.id, cut: p.cut, grams, state }
+      return { number, weighIn: p.id, cut: p.cut, grams: own, state }
     })
   })
 }
@@ -61,8 +62,8 @@ export function packedIn<P extends Made>(packs: readonly P[], facts: readonly Sa
   return standing.flatMap((p) => {
     if (p.number === null) return [p]
     const here = units.filter((u) => u.weighIn === p.id && u.state === 'here')
-    const grams = here.reduce((sum, u) => sum + u.grams, 0)
     if (here.length === 0) return []
-    return here.length === p.packs ? [p] : [{ ...p, packs: here.length, grams: grams as P['grams'] }]
+    const left = grams(here.reduce((sum, u) => sum + u.grams, 0))
+    return here.length === p.packs ? [p] : [{ ...p, packs: here.length, grams: left }]
   })
 }

@@ -1,9 +1,9 @@
 import type { Farm, IssuedPaper, Lot } from '#contracts'
 import type { Anatomy } from '#core/anatomy'
 import { compile } from '#core/carcass'
-import type { PaperWords } from '#core/records'
+import { unitsOf, type LabelSheet, type PaperWords } from '#core/records'
 import type { Outcome } from '#core/measure'
-import { drawUp, type PaperData } from '#core/papers'
+import { drawUp, type PackAbout, type PaperData } from '#core/papers'
 import { figuresOf, reckon, viewOf } from '#core/reading'
 
 /** A day as the farm's calendar has it. */
@@ -20,8 +20,23 @@ export interface PaperAsked {
   /** The group it is of; null for all of the lot. */
   group: string | null
   anatomy: Anatomy
+  /** How the farm's labels look. */
+  design: LabelSheet | null
   /** The instant it is issued, ISO 8601. */
   at: string
+}
+
+/** Packs by their numbers, those that are there, with the local day they were packed on. */
+function packsOf(lot: Lot, numbers: readonly number[], zone: string): PackAbout[] {
+  const wanted = new Set(numbers)
+  const made = new Map(lot.packs.map((p) => [p.id, p]))
+  return unitsOf(lot.packs, lot.facts).flatMap((u) => {
+    if (!wanted.has(u.number) || u.state !== 'here') return []
+    const p = made.get(u.weighIn)!
+    const packedOn = localDate(new Date(p.at), zone)
+    const shown = p.packs === 1 ? p.shown : null
+    return [{ ...u, shown, pieces: p.pieces ?? null, wrap: p.wrap ?? null, packedOn }]
+  })
 }
 
 /** Reads a lot and makes its paper, or says why it may not be issued. */
@@ -33,10 +48,13 @@ export function drawUpLot({
   lot,
   group,
   anatomy,
+  design,
   at,
 }: PaperAsked): Outcome<PaperData> {
   const read = reckon(compile(anatomy), viewOf(lot, group), figuresOf(farm))
   const name = lot.groups.find((g) => g.id === group)?.name
   const called = name ? `${lot.tag}, ${name}` : lot.tag
-  return drawUp(kind, { read, farm, lot: called, date: localDate(new Date(at), farm.zone), share, words })
+  const date = localDate(new Date(at), farm.zone)
+  const packs = packsOf(lot, words.packs ?? [], farm.zone)
+  return drawUp(kind, { read, farm, lot: called, date, share, words, packs, design })
 }

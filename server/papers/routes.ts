@@ -1,10 +1,17 @@
 import { Router } from 'express'
 import same from 'fast-deep-equal'
 import { askedPaperSchema, type IssuedPaper } from '#contracts'
-import { readBy } from '#core/records'
+import { readBy, type LabelSheet } from '#core/records'
 import { notFound, parsed, taken } from '../problem.ts'
 import { idOf, refusedIn, type Served } from '../served.ts'
+import type { Store } from '../store/store.ts'
 import { askedOf } from './operations.ts'
+
+/** How the farm's labels look; null where it has not said. */
+async function labelDesign(store: Store): Promise<LabelSheet | null> {
+  const bodies = (await store.run('sheets', undefined)).map((s) => s.body)
+  return bodies.find((b) => b.format === 'ekko-labels') ?? null
+}
 
 /** Papers as they were issued, and their forms. */
 export function paperRoutes({ store, papers, now }: Served): Router {
@@ -25,7 +32,8 @@ export function paperRoutes({ store, papers, now }: Served): Router {
     if (group !== null && !lot.groups.some((g) => g.id === group)) throw notFound('group')
     const { anatomy } = (await store.run('pin', readBy(lot)))!
     const issuedAt = now().toISOString()
-    const drawn = await papers.draw({ kind, share, words, farm, lot, group, anatomy, at: issuedAt })
+    const design = kind === 'labels' ? await labelDesign(store) : null
+    const drawn = await papers.draw({ kind, share, words, farm, lot, group, anatomy, design, at: issuedAt })
     if (!drawn.ok) throw await refusedIn(store, drawn.issues)
     const paper: IssuedPaper = { ...asked, data: { ...drawn.value }, issuedAt }
     const out = await store.run('keepPaper', paper)

@@ -54,6 +54,10 @@ create index on pack_event (number, ordinal);
 create trigger pack_event_kept before update or delete on pack_event for each row execute function refuse_change();
 create trigger pack_event_whole before truncate on pack_event for each statement execute function refuse_change();
 
+alter table sheet drop constraint sheet_format;
+alter table sheet add constraint sheet_format check (body->>'format' in
+  ('ekko-fees', 'ekko-prices', 'ekko-overhead', 'ekko-school', 'ekko-equipment', 'ekko-practice', 'ekko-labels'));
+
 alter table fact drop constraint fact_kind_check;
 alter table fact add constraint fact_kind_check
   check (kind in ('observation', 'cost', 'fee', 'medicine', 'animal', 'tick', 'attachment', 'withdrawal',
