@@ -4,6 +4,13 @@ import { newLotSchema, newPackSchema, newWeighingSchema } from '#core/records'
 import { rehearsalSchema, sealSchema, secondPlaceSchema } from './copies.ts'
 import { codeAskedSchema, deviceChangeSchema, pairingSchema } from './devices.ts'
 import { farmChangeSchema } from './farm.ts'
+import {
+  loadSchema,
+  printerChoiceSchema,
+  printSchema,
+  probeChoiceSchema,
+  scaleChoiceSchema,
+} from './instruments.ts'
 import { appendSchema, factsSchema, joinSchema, splitSchema } from './lots.ts'
 import { packEventsSchema } from './packs.ts'
 import { ownChangeSchema, planChangeSchema, sheetChangeSchema } from './plans.ts'
@@ -32,6 +39,17 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'get', path: '/packs' },
   { method: 'get', path: '/packs/:number' },
   { method: 'post', path: '/packs/events', body: packEventsSchema },
+  { method: 'get', path: '/instruments' },
+  { method: 'put', path: '/instruments/scale', body: scaleChoiceSchema },
+  { method: 'get', path: '/instruments/scale/readings' },
+  { method: 'post', path: '/instruments/scale/tare' },
+  { method: 'post', path: '/instruments/scale/zero' },
+  { method: 'post', path: '/instruments/scale/load', body: loadSchema },
+  { method: 'put', path: '/instruments/printer', body: printerChoiceSchema },
+  { method: 'post', path: '/instruments/printer/print', body: printSchema },
+  { method: 'get', path: '/instruments/printer/last' },
+  { method: 'put', path: '/instruments/probe', body: probeChoiceSchema },
+  { method: 'get', path: '/instruments/probe/reading' },
   { method: 'get', path: '/anatomies/:hash' },
   { method: 'put', path: '/attachments/:hash' },
   { method: 'get', path: '/attachments/:hash' },

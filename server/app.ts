@@ -10,6 +10,7 @@ import type { Access } from './devices/access.ts'
 import { onlyLetIn, onlyOwnPages, onlyWhatItMay } from './devices/gate.ts'
 import { Bell } from './events.ts'
 import type { Shelf } from './database/shelf.ts'
+import { Desk } from './instruments/desk.ts'
 import type { Keeping } from './keeping/service.ts'
 import { paperMaker, type PaperMaker } from './papers/maker.ts'
 import { notFound, problemHandler } from './problem.ts'
@@ -23,6 +24,8 @@ export interface AppOptions {
   /** Where papers are made: a thread of its own, or here. */
   papers?: PaperMaker
   access: Access
+  /** The instruments of the bench; without a folder they are forgotten at the end. */
+  desk?: Desk
   now?: () => Date
   /** The built pages; without them only the API answers. */
   pages?: string
@@ -45,6 +48,7 @@ export function createApp({
   keeping,
   papers = paperMaker,
   access,
+  desk = new Desk(),
   now = () => new Date(),
   pages,
   log = () => undefined,
@@ -90,7 +94,7 @@ export function createApp({
   const json = express.json({ limit: '1mb' })
   const asBytes = (path: string) => path === '/api/rehearsals/sent' || path.startsWith('/api/attachments/')
   app.use((req, res, next) => (asBytes(req.path) ? next() : json(req, res, next)))
-  app.use('/api', onlyWhatItMay, apiRoutes({ store, shelf, keeping, papers, bell, access, now }))
+  app.use('/api', onlyWhatItMay, apiRoutes({ store, shelf, keeping, papers, bell, access, desk, now }))
   if (pages && existsSync(pages)) {
     app.use(
       compressed(pages, {

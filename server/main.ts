@@ -15,6 +15,7 @@ import { accessTo, howToCome } from './devices/access.ts'
 import { ALONE, network } from './devices/network.ts'
 import { lockFolder, type Lock } from './database/lock.ts'
 import { EXIT, exitFor, namelessly } from './exits.ts'
+import { Desk } from './instruments/desk.ts'
 import { keeperOf, type Keeper } from './keeping/keeper.ts'
 import { Keeping } from './keeping/service.ts'
 import type { PaperMaker } from './papers/maker.ts'
@@ -136,12 +137,14 @@ async function start() {
   keeping = new Keeping(store, keeper, () => new Date())
   keeping.start()
   const access = accessTo(folder, () => new Date(), lan ? network(() => bound, name) : ALONE)
+  const desk = new Desk(join(folder, 'instruments.json'))
   const { app, bell } = createApp({
     store,
     shelf: shelfIn(realDisk, folder),
     keeping,
     papers,
     access,
+    desk,
     pages: join(built, '..', 'web'),
     log: (error) => log.error(namelessly(error), 'a request failed'),
     stopped: sayStopped,
@@ -153,6 +156,7 @@ async function start() {
     stopping = true
     keeping?.stop()
     bell.close()
+    desk.close()
     answer = notYet
     server.close()
     server.closeAllConnections()

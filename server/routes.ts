@@ -3,6 +3,7 @@ import { anatomyRoutes } from './anatomies/routes.ts'
 import { attachmentRoutes } from './attachments.ts'
 import { deviceRoutes } from './devices/routes.ts'
 import { farmRoutes } from './farm/routes.ts'
+import { instrumentRoutes } from './instruments/routes.ts'
 import { keepingRoutes } from './keeping/routes.ts'
 import { lotRoutes } from './lots/routes.ts'
 import { packRoutes } from './packs/routes.ts'
@@ -22,6 +23,7 @@ const RESOURCES = [
   planRoutes,
   sheetRoutes,
   packRoutes,
+  instrumentRoutes,
   paperRoutes,
   keepingRoutes,
 ]

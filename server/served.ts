@@ -6,6 +6,7 @@ import type { Shelf } from './database/shelf.ts'
 import type { Access } from './devices/access.ts'
 import { callerOf } from './devices/gate.ts'
 import type { Bell } from './events.ts'
+import type { Desk } from './instruments/desk.ts'
 import type { Keeping } from './keeping/service.ts'
 import type { PaperMaker } from './papers/maker.ts'
 import { changeKept, notFound, refused, valueKept } from './problem.ts'
@@ -20,6 +21,8 @@ export interface Served {
   papers: PaperMaker
   bell: Bell
   access: Access
+  /** Scale, printer and probe. */
+  desk: Desk
   now: () => Date
 }
 

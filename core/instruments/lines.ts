@@ -57,8 +57,9 @@ function patternOf({ line, still, moving, over }: LineFormat): RegExp {
   const pattern = line
     .trim()
     .split(/(\{value\}|\{unit\}|\{state\}|\s+)/)
-    .map((t) => parts[t] ?? (/^\s+$/.test(t) ? String.raw`\s*` : escaped(t)))
-    .join('')
+    .filter((t) => t.trim() !== '')
+    .map((t) => parts[t] ?? escaped(t.trim()))
+    .join(String.raw`\s*`)
   return new RegExp(String.raw`^\s*${pattern}\s*$`, 'i')
 }
 

@@ -68,7 +68,9 @@ export const onlyLetIn =
 const FLOOR: { method: string; path: RegExp; body?: (body: unknown) => boolean }[] = [
   { method: 'GET', path: /^\/(?:home|events|standing)$/ },
   { method: 'GET', path: /^\/(?:lots|anatomies|attachments|papers|packs)\// },
-  { method: 'GET', path: /^\/(?:packs|bench)$/ },
+  { method: 'GET', path: /^\/(?:packs|bench|instruments)$/ },
+  { method: 'GET', path: /^\/instruments\// },
+  { method: 'POST', path: /^\/instruments\/(?:scale|printer)\// },
   { method: 'POST', path: /^\/packs\/events$/ },
   { method: 'POST', path: /^\/lots\/[^/]+\/(?:weighings|packs)$/ },
   { method: 'PUT', path: /^\/attachments\// },
@@ -76,7 +78,7 @@ const FLOOR: { method: string; path: RegExp; body?: (body: unknown) => boolean }
   {
     method: 'POST',
     path: /^\/lots\/[^/]+\/papers$/,
-    body: (b) => (b as { kind?: unknown })?.kind === 'block-card',
+    body: (b) => ['block-card', 'labels'].includes(String((b as { kind?: unknown })?.kind)),
   },
 ]
 const FLOOR_FACTS = new Set(['tick', 'attachment', 'check', 'fault', 'work', 'closing', 'void'])
