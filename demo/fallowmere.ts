@@ -17,6 +17,7 @@ import {
   line,
   lot,
   signed,
+  temp,
   timed,
   type Post,
 } from './said.ts'
@@ -128,6 +129,12 @@ export async function loadFallowmere(address: string): Promise<void> {
     cost('Haulage', 4000),
     cost('Own labour', 12000),
   )
+  await clover.say(
+    temp('2026-11-19', 4, 'deep', 21.3),
+    temp('2026-11-19', 4, 'surface', 5.4),
+    temp('2026-11-19', 22, 'deep', 4.6),
+    temp('2026-11-19', 22, 'surface', 2.1),
+  )
   await clover.say(...FEES, { field: 'target', ...lot, value: 12000 })
   await clover.say(...line('shoulder-line', '4|5'), ...line('leg-line', 'lumbar'))
   await clover.say(...path('loin', 'loin-boneless-chops'), ...path('spare-ribs', 'ribs-squared'))
@@ -141,13 +148,13 @@ export async function loadFallowmere(address: string): Promise<void> {
     price('fresh-ham', 599),
     price('ground-pork', 649),
   )
-  await clover.pack('boneless-chop', 7.1, 8)
-  await clover.pack('boneless-chop', 6.8, 8)
-  await clover.pack('tenderloin', 1.9, 2)
-  await clover.pack('back-ribs', 2.6, 2)
-  await clover.pack('butt-roast', 15.4, 4)
-  await clover.pack('ground-pork', 12, 12)
-  await clover.pack('bones', 6.1, 1)
+  await clover.pack('boneless-chop', 7.1, 8, { wrap: 'vacuum', place: 'Chest 1', pieces: 2 })
+  await clover.pack('boneless-chop', 6.8, 8, { wrap: 'vacuum', place: 'Chest 1', pieces: 2 })
+  await clover.pack('tenderloin', 1.9, 2, { wrap: 'vacuum', place: 'Chest 1' })
+  await clover.pack('back-ribs', 2.6, 2, { wrap: 'vacuum', place: 'Chest 1' })
+  await clover.pack('butt-roast', 15.4, 4, { wrap: 'vacuum', place: 'Chest 1' })
+  await clover.pack('ground-pork', 12, 12, { wrap: 'vacuum', place: 'Chest 1' })
+  await clover.pack('bones', 6.1, 1, { wrap: 'zip', place: 'Chest 2' })
   await clover.say(
     { kind: 'tick', what: 'cut', of: 'tenderloin', side: 'animal' },
     { kind: 'tick', what: 'cut', of: 'boneless-chop', side: 'animal' },
@@ -240,6 +247,19 @@ async function steer(post: Post) {
     value: 16,
   })
   await alder.say(
+    {
+      ...{ kind: 'acceptance', hungAt: '2026-11-12T13:00:00.000Z' },
+      ...{ left: { value: 336, unit: 'lb' }, right: { value: 332, unit: 'lb' } },
+      ...{ colour: 'bright', marbling: 'some', cover: 'even' },
+      ...{ condition: 'a small bruise on the left round', condemned: 'liver' },
+    },
+    temp('2026-11-12', 9, 'deep', 24.1),
+    temp('2026-11-12', 9, 'surface', 6.2),
+    temp('2026-11-12', 23, 'deep', 13.4),
+    temp('2026-11-12', 23, 'surface', 2.6),
+    temp('2026-11-12', 40, 'deep', 5.8),
+  )
+  await alder.say(
     cost('Calf', 92000),
     cost('Hay and grazing', 78000),
     cost('Grain', 41000),
@@ -303,6 +323,7 @@ async function flocks(post: Post) {
     ['bird-fat', 1.4, 1],
     ['frames', 42.6, 4],
   ]
-  for (const [cut, lb, packs] of packed) await second.pack(cut, lb, packs)
+  for (const [cut, lb, packs] of packed)
+    await second.pack(cut, lb, packs, { wrap: 'vacuum', place: cut === 'frames' ? 'Chest 2' : 'Chest 1' })
   await second.say(...packed.map(([of]): FactBody => ({ kind: 'tick', what: 'cut', of, side: 'animal' })))
 }

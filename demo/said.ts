@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import type { Append, Facts, Lot, NewPack, NewWeighing, Split } from '#contracts'
 import type { Species } from '#core/anatomy'
-import type { CheckId, Cost, Decision, FactBody, Hangs, Route, SideName } from '#core/records'
+import type { CheckId, Cost, Decision, FactBody, Hangs, Route, SideName, TempPlace } from '#core/records'
 import type { Said } from '#core/plan'
 
 /** What is told of a lot of the demo, in short: each as a page would send it. */
@@ -47,7 +47,7 @@ export async function hang(post: Post, tag: string, species: Species = 'hog', co
       if (facts.length > 0) held = await post(`/lots/${id}/facts`, { facts } satisfies Facts)
       if (decisions.length > 0) held = await post(`/lots/${id}/decisions`, batchOf(held.rev, decisions))
     },
-    pack: (cut: string, value: number, packs: number) =>
+    pack: (cut: string, value: number, packs: number, more: Partial<NewPack> = {}) =>
       post(`/lots/${id}/packs`, {
         id: uuid(),
         cut,
@@ -55,6 +55,7 @@ export async function hang(post: Post, tag: string, species: Species = 'hog', co
         packs,
         corrects: null,
         stands: true,
+        ...more,
       } satisfies NewPack),
   }
 }
@@ -98,6 +99,14 @@ export const route = (value: Route): FactBody => ({
   kind: 'observation',
   what: 'route',
   value,
+})
+/** A temperature as it was read, so many hours after noon of a day. */
+export const temp = (day: string, hours: number, where: TempPlace, c: number): FactBody => ({
+  kind: 'temperature',
+  at: new Date(Date.parse(`${day}T12:00:00Z`) + hours * 3_600_000).toISOString(),
+  where,
+  c,
+  source: 'probe',
 })
 /** Tag, day of kill and plant. */
 export const killed = (mark: string, day: string): FactBody[] => [

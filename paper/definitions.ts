@@ -7,6 +7,7 @@ import { INK } from './design.ts'
 import { labelPages } from './labels.ts'
 import { letterPaper } from './letter.ts'
 import { priceListPaper } from './priceList.ts'
+import { tracePaper } from './trace.ts'
 
 function contentOf(data: Exclude<PaperData, Labels>): Content[] {
   switch (data.kind) {
@@ -18,6 +19,8 @@ function contentOf(data: Exclude<PaperData, Labels>): Content[] {
       return blockCardPaper(data)
     case 'letter':
       return letterPaper(data)
+    case 'trace':
+      return tracePaper(data)
     case 'booking-sheet':
       return bookingSheetPaper(data)
   }

@@ -1,6 +1,6 @@
 import { toSVG } from 'bwip-js/node'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js'
-import { BARS_MM, INSET_MM, LABELS_ON, lettersAt, type Label, type Labels } from '#core/papers'
+import { BARS_GAP_MM, BARS_MM, INSET_MM, LABELS_ON, lettersAt, type Label, type Labels } from '#core/papers'
 import { INK } from './design.ts'
 
 const PT_PER_MM = 72 / 25.4
@@ -22,7 +22,13 @@ function labelOf(label: Label, [width]: readonly [number, number]): Content[] {
   return label.blocks.flatMap(({ id, size, text }): Content[] => {
     if (id === 'barcode')
       return label.code
-        ? [{ svg: barsOf(label.code), fit: [pt(width - 2 * INSET_MM), pt(BARS_MM[size])] }]
+        ? [
+            {
+              svg: barsOf(label.code),
+              fit: [pt(width - 2 * INSET_MM), pt(BARS_MM[size])],
+              margin: [0, 0, 0, pt(BARS_GAP_MM)],
+            },
+          ]
         : []
     const bold = size !== 'small'
     return [{ text, fontSize: lettersAt(size, label.scale), bold, margin: [0, 0, 0, 1] }]

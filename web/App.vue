@@ -11,6 +11,7 @@ import { useHeadingFocus } from './frame/headingFocus.ts'
 import { barred } from './state/api.ts'
 import { useFarm } from './state/farm.ts'
 import { useKeys } from './state/keys.ts'
+import { useScanner } from './state/scanner.ts'
 import { floorPage } from './stations/registry.ts'
 
 const LetIn = defineAsyncComponent(() => import('./frame/LetIn.vue'))
@@ -21,6 +22,7 @@ const toast = useToast()
 const here = useRoute()
 const router = useRouter()
 useHeadingFocus()
+useScanner((number) => void router.push({ name: 'trace', params: { number } }))
 /** The same search everywhere: a lot's own frame opens it there, with the lot's parts first. */
 const finding = ref(false)
 useKeys(() => (here.params.id ? {} : { '/': () => (finding.value = true) }))

@@ -24,6 +24,8 @@ export const router = createRouter({
       name: 'practice',
       component: () => withEverySpecies(import('./places/practice/PracticePlace.vue')),
     },
+    { path: '/packs', name: 'store', component: () => import('./places/packs/PacksPlace.vue') },
+    { path: '/packs/:number', name: 'trace', component: () => import('./places/packs/TracePlace.vue') },
     { path: '/farm', name: 'farm', component: () => import('./places/farm/FarmPlace.vue') },
     {
       path: '/lots/:id',

@@ -105,6 +105,8 @@ interface IssueFigures {
   'packs-gone': { numbers: readonly number[] }
   /** Packs of a weighing to correct that were put away or opened since. */
   'packs-moved': { numbers: readonly number[] }
+  /** The middle of it, where it was read last. */
+  'too-warm': { c: number }
   'packs-too-light': { shown: TypedMass; packs: number; eachGrams: number }
   'base-ahead': Nothing
   'nothing-to-undo': Nothing

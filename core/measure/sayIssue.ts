@@ -205,6 +205,8 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       const { cut, expected, packed } = issue.figures
       return `Expected ${says.massRange(expected)} of ${says.name(cut).toLowerCase()}; with this you have ${says.mass(packed)}. Keep it if the scale said so.`
     }
+    case 'too-warm':
+      return `Its middle was at ${issue.figures.c} °C when it was last read: warm meat is not frozen, it would warm what lies beside it. Chill it to 7 °C (45 °F) or less, write that down at Hang, then freeze it.`
     case 'packs-gone':
       return `${packsWord(issue.figures.numbers)} not there: opened, voided or corrected before, or of another animal. Look the number up under Packs.`
     case 'packs-moved':

@@ -8,6 +8,7 @@ import { cutSheet, type CutSheet } from './cut-sheet/index.ts'
 import { labels, type Labels } from './labels/index.ts'
 import { letter, type Letter } from './letter/index.ts'
 import { PAPER_FORM, type About, type PaperKindOf, type PaperPlace } from './paper.ts'
+import { trace, type Trace } from './trace/index.ts'
 import { groupsOf as priceGroupsOf, priceList, type PriceList } from './price-list/index.ts'
 
 export const PAPERS = {
@@ -17,9 +18,10 @@ export const PAPERS = {
   letter,
   'booking-sheet': bookingSheet,
   labels,
+  trace,
 } as const
 export type PaperKind = keyof typeof PAPERS
-export type PaperData = PriceList | CutSheet | BlockCard | Letter | BookingSheet | Labels
+export type PaperData = PriceList | CutSheet | BlockCard | Letter | BookingSheet | Labels | Trace
 
 /** Papers that are asked for at a place, in the registry's order. */
 export const papersAt = (place: PaperPlace) =>
@@ -35,12 +37,15 @@ export type AskedPaper = z.infer<typeof askedPaperSchema>
 export const issuedPaperSchema = paperSchema.extend({ kind })
 export type IssuedPaper = z.infer<typeof issuedPaperSchema>
 
+/** What few papers need. */
+type Beside = 'packs' | 'design' | 'weighings'
+
 /** Document data of a paper of a lot, or why it may not be issued. What is issued is stored as this data. */
 export function drawUp(
   of: PaperKind,
-  about: Omit<About, 'says' | 'packs' | 'design'> & Partial<Pick<About, 'packs' | 'design'>>,
+  about: Omit<About, 'says' | Beside> & Partial<Pick<About, Beside>>,
 ): Outcome<PaperData> {
-  return PAPERS[of].make({ packs: [], design: null, ...about, says: saysFor(about.farm) })
+  return PAPERS[of].make({ packs: [], design: null, weighings: [], ...about, says: saysFor(about.farm) })
 }
 
 /** Printed data of any form there ever was, in today's; what a paper of another kind or no paper is refused with. */
@@ -55,8 +60,10 @@ export { priceGroupsOf }
 export { isLine, stepDone } from './block-card/index.ts'
 export type { BlockCard, CardStep } from './block-card/index.ts'
 export type { CutSheet } from './cut-sheet/index.ts'
-export { BARS_MM, INSET_MM, LABELS_ON, lettersAt, usualDesign } from './labels/index.ts'
+export { BARS_GAP_MM, BARS_MM, INSET_MM, LABELS_ON, lettersAt, usualDesign } from './labels/index.ts'
 export type { Label, Labels } from './labels/index.ts'
+export { traceSections } from './trace/index.ts'
+export type { Trace, TraceSection } from './trace/index.ts'
 export type { Letter } from './letter/index.ts'
 export type { PriceList } from './price-list/index.ts'
 export type { BookingSheet } from './booking-sheet/index.ts'

@@ -11,7 +11,7 @@ import {
   type Unit,
   type Wrap,
 } from '#core/records'
-import { HOLD_WORDS, type Reckoning } from '#core/reading'
+import { HOLD_WORDS, type Reckoning, type WeighingRow } from '#core/reading'
 import { conventionsOf, hungWords } from '#core/plan'
 import { ruleOf } from '#core/rules'
 
@@ -20,13 +20,15 @@ export interface PackAbout extends Unit {
   shown: TypedMass | null
   pieces: number | null
   wrap: Wrap | null
+  /** Packs that were opened for it. */
+  outOf: readonly number[]
   packedOn: string
 }
 
 /** What a paper is made from: the lot as read on that day, the farm's name and words, and the day in its calendar. */
 export interface About {
   read: Reckoning
-  farm: { name: string; address?: string; telephone?: string } & Tongue
+  farm: { name: string; address?: string; telephone?: string; zone?: string } & Tongue
   lot: string
   /** Local date, ISO 8601. */
   date: string
@@ -37,6 +39,8 @@ export interface About {
   /** The packs it is asked for, as the lot's records have them; and how the farm's labels look. */
   packs: readonly PackAbout[]
   design: LabelSheet | null
+  /** Weights as they were written down. */
+  weighings: readonly WeighingRow[]
 }
 
 /** The form papers are issued in today; those of an earlier form are brought up when they are read. */

@@ -2,8 +2,9 @@ import same from 'fast-deep-equal'
 import { lookup, sidesOf, UNSURE, type Anatomy } from '#core/anatomy'
 import { gramsOf, issueOf, kgOf, minor, mm, type Issue, type Names } from '#core/measure'
 import { KIT_IDS, type Decision, type FactBody, type OneAnimal } from '#core/records'
-import { routesFor } from '#core/rules'
+import { routesFor, tooWarmToFreeze } from '#core/rules'
 import { readFacts, type FactRow } from './facts.ts'
+import { coldLogOf } from './cold.ts'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { tried, type Log } from './history.ts'
 import { canBeHeld } from './holding.ts'
@@ -129,6 +130,8 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
     case 'withdrawal':
     case 'closing':
     case 'void':
+    case 'temperature':
+    case 'acceptance':
       return null
   }
 }
@@ -358,6 +361,9 @@ export function checkDecisions(
     if (priced) return [at(priced, i, 'value')]
     const gone = outsideOf(anatomy, before, d)
     if (gone) return [at(gone, i, 'target')]
+    const warm =
+      d.field === 'held' && d.value === 'frozen' ? tooWarmToFreeze(coldLogOf(before).readings) : null
+    if (warm) return [at(issueOf('too-warm', 'value', { c: warm.c }), i)]
     const frozen = frozenBy(anatomy, before, d)
     if (frozen) return [at(frozen, i, 'value')]
     if (d.field === 'split' && d.value) {

@@ -3,6 +3,7 @@ import { gramsOf, kgOf, minor, type Kg, type Minor } from '#core/measure'
 import {
   ALL_HANGS,
   inForce,
+  type Acceptance,
   type Hangs,
   type Attachment,
   type Check,
@@ -15,6 +16,7 @@ import {
   type Medicine,
   type OneAnimal,
   type Route,
+  type Temperature,
   type Work,
 } from '#core/records'
 import { verdictOf, type Verdict } from '#core/rules'
@@ -53,6 +55,9 @@ export interface Facts {
   ribs: number | null
   /** What all of them weighed together when they came, and when. */
   start: { kg: Kg; day: string; animals: number | null } | null
+  /** Temperatures as they were read, and how it was found when it was accepted. */
+  temperatures: (Temperature & { id: string })[]
+  acceptance: Acceptance | null
   /** Parts that were weighed, and what was cut away of a part, bruised or condemned. */
   parts: Sided<Kg>
   cutAway: Sided<Kg>
@@ -65,7 +70,7 @@ export interface Facts {
   /** Cuts of which all packs are weighed. */
   done: ReadonlySet<string>
   /** Check points signed; what went wrong; what happened to steps, in the order it was written; the card closed. */
-  checks: (Check & { id: string })[]
+  checks: (Check & { id: string; at: string })[]
   faults: (Fault & { id: string; at: string })[]
   work: (Work & { id: string })[]
   closing: Closing | null
@@ -119,6 +124,8 @@ export function readFacts(rows: readonly FactRow[]): Facts {
     faults: [],
     work: [],
     closing: null,
+    temperatures: [],
+    acceptance: null,
     attachments: [],
     withdrawn: false,
   }
@@ -190,7 +197,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         out.withdrawn = true
         break
       case 'check':
-        out.checks.push({ ...fact, id })
+        out.checks.push({ ...fact, id, at })
         break
       case 'fault': {
         const { of: part, side, cut, to, shown } = fact
@@ -203,6 +210,12 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         break
       case 'closing':
         out.closing = fact
+        break
+      case 'temperature':
+        out.temperatures.push({ ...fact, id })
+        break
+      case 'acceptance':
+        out.acceptance = fact
         break
       // What is voided is read with the packs (core/records/units.ts).
       case 'void':

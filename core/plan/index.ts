@@ -12,6 +12,8 @@ export {
   tried,
 } from './history.ts'
 export type { CommandRow, Conflict, FactConflict, Inverse, Log, Said } from './history.ts'
+export { coldLogOf } from './cold.ts'
+export type { ColdLog } from './cold.ts'
 export { readFacts } from './facts.ts'
 export type { CostLine, FactRow, Facts } from './facts.ts'
 export { heldBy, inOnePiece, isMovable, moveLine, partsAt } from './inOnePiece.ts'

@@ -8,9 +8,11 @@ export { groupTable, weighedTwice } from './groupTable.ts'
 export type {
   CutFigure,
   FarmFigures,
+  Gap,
   GroupRead,
   GroupState,
   LotState,
+  Missing,
   MoneyFigures,
   PackRow,
   Reckoning,
@@ -74,9 +76,10 @@ export type { Door } from './doors.ts'
 export { originOfCut, originOfStage } from './origin.ts'
 export type { Origin } from './origin.ts'
 export { missingOf, ODD_Z, sayMissing } from './missing.ts'
-export type { Gap, Missing } from './missing.ts'
 export { sayCause, unexplained, whyLess } from './whyLess.ts'
 export type { Cause, CauseId, WhyLess } from './whyLess.ts'
+export { hungDays } from './hanging.ts'
+export type { HungDay } from './hanging.ts'
 export { rangesOf, withRanges } from './ranges.ts'
 export type { Ranges } from './ranges.ts'
 export { partFigure } from './parts.ts'

@@ -26,8 +26,6 @@ import {
   type Weighing,
 } from '#core/records'
 
-import type { Missing } from './missing.ts'
-
 /** A lot's records as they are read: what was weighed, decided, seen and packed of a number of animals. */
 export interface LotState extends Log {
   /** Animals; a side of each of so many is half of them. */
@@ -143,6 +141,24 @@ export interface MoneyFigures {
 
 /** Why a lot has no Cover: nothing costs, weighs or may be sold yet, or at all. */
 export type Uncovered = 'no-costs' | 'no-weight' | 'no-share-price' | 'not-for-sale' | 'lost'
+
+/** What is all weighed of some cuts, against what was likely of them before anything was packed. */
+export interface Gap {
+  /** The primal they come of; null for all together, and for what several primals feed (trim, ground meat). */
+  primal: string | null
+  cuts: string[]
+  expected: Kg
+  range: Interval | null
+  packed: Kg
+  /** SDs that it lies above (below, where negative) what was likely; null where nothing was uncertain. */
+  z: number | null
+}
+export interface Missing {
+  /** All cuts of which every pack is weighed. */
+  all: Gap
+  /** The same by primal, the furthest short first. */
+  primals: Gap[]
+}
 
 export type Weights = Readonly<Record<Stage, Kg>>
 

@@ -33,6 +33,8 @@ const UNWEIGHED: ReadonlySet<FactBody['kind']> = new Set<FactBody['kind']>([
   'check',
   'work',
   'closing',
+  'temperature',
+  'acceptance',
 ])
 
 /**

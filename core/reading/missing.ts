@@ -1,24 +1,6 @@
 import { openedFrom } from '#core/anatomy'
-import { interval, kg, minus, sumOf, type Interval, type Kg, type Says } from '#core/measure'
-import type { CutFigure, Reckoning } from './lot.ts'
-
-/** What is all weighed of some cuts, against what was likely of them before anything was packed. */
-export interface Gap {
-  /** The primal they come of; null for all together, and for what several primals feed (trim, ground meat). */
-  primal: string | null
-  cuts: string[]
-  expected: Kg
-  range: Interval | null
-  packed: Kg
-  /** SDs that it lies above (below, where negative) what was likely; null where nothing was uncertain. */
-  z: number | null
-}
-export interface Missing {
-  /** All cuts of which every pack is weighed. */
-  all: Gap
-  /** The same by primal, the furthest short first. */
-  primals: Gap[]
-}
+import { interval, kg, minus, sumOf, type Says } from '#core/measure'
+import type { CutFigure, Gap, Missing, Reckoning } from './lot.ts'
 
 /** So many SDs off, a person is asked: one honest lot in twenty is further off (normal distribution). */
 export const ODD_Z = 2

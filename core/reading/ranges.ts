@@ -1,7 +1,7 @@
 import type { SideName } from '#core/anatomy'
 import { interval, type Interval } from '#core/measure'
-import type { Reckoning } from './lot.ts'
-import { missingOf, type Missing } from './missing.ts'
+import type { Missing, Reckoning } from './lot.ts'
+import { missingOf } from './missing.ts'
 import { partKey } from './parts.ts'
 
 /** Every interval of a reading, as plain figures: they are worked out elsewhere and set beside the central ones. */

@@ -50,7 +50,8 @@ const FULL = 0.05
 const DAYS_MORE = 7
 /** Less than this share of what was expected is not worth a question. */
 const WORTH_ASKING = 0.004
-const LIKELY_ENOUGH = 0.1
+/** Below this chance will do. */
+const LIKELY_ENOUGH = 0.25
 
 const unpacked = (lot: LotState): LotState => ({
   ...lot,
@@ -209,7 +210,12 @@ export function sayCause({ id, of }: Cause, says: Pick<Says, 'name'>): string {
     }
     case 'dressed':
       return `${QUESTIONS.dressed} If “${of.otherwise!}”, it would be less.`
-    default:
+    case 'guessed':
+    case 'full':
+    case 'basis':
+    case 'days':
+    case 'trim':
+    case 'on-bone':
       return QUESTIONS[id]
   }
 }

@@ -9,17 +9,21 @@ import {
   COST_TIMES,
   COST_SHARES,
   COST_UNITS,
+  COVERS,
   END_IDS,
   FEE_BASES,
   DESTINATIONS,
   FEE_UNITS,
+  LEAN_COLOURS,
+  MARBLINGS,
   MEASURES,
   ROUTE_IDS,
   SIDES,
+  TEMP_PLACES,
   type SideName,
 } from './lists.ts'
 import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.ts'
-import { daySchema } from './time.ts'
+import { daySchema, instantSchema } from './time.ts'
 import { packNumberSchema } from './weights.ts'
 
 /**
@@ -165,6 +169,33 @@ export const voidSchema = z.object({
   why: textSchema(200),
 })
 
+/** A temperature that was read, and when. */
+export const temperatureSchema = z.object({
+  kind: z.literal('temperature'),
+  at: instantSchema,
+  where: z.enum(TEMP_PLACES),
+  c: figureSchema(-40, 60),
+  /** Whether a probe said it, or a person typed it. */
+  source: z.enum(['probe', 'typed']),
+})
+export type Temperature = z.infer<typeof temperatureSchema>
+
+/** How the carcass was found when it was accepted: each side as it weighed, and what was seen. */
+export const acceptanceSchema = z.object({
+  kind: z.literal('acceptance'),
+  /** When it was hung. */
+  hungAt: instantSchema.nullable(),
+  left: shownMassSchema.nullable(),
+  right: shownMassSchema.nullable(),
+  colour: z.enum(LEAN_COLOURS).nullable(),
+  marbling: z.enum(MARBLINGS).nullable(),
+  cover: z.enum(COVERS).nullable(),
+  /** Bruises, dirt, hair; offal that was condemned. */
+  condition: textSchema(300).nullable(),
+  condemned: textSchema(300).nullable(),
+})
+export type Acceptance = z.infer<typeof acceptanceSchema>
+
 /** The lot was hung by mistake: it leaves the rail, and all its records stay. */
 export const withdrawalSchema = z.object({ kind: z.literal('withdrawal'), why: textSchema(300) })
 
@@ -182,6 +213,8 @@ export const factBodySchema = z.discriminatedUnion('kind', [
   workSchema,
   closingSchema,
   voidSchema,
+  temperatureSchema,
+  acceptanceSchema,
 ])
 export type FactBody = z.infer<typeof factBodySchema>
 
@@ -217,8 +250,10 @@ export function subjectOf(fact: FactBody): string | null {
     case 'void':
       return `void ${fact.pack}`
     case 'withdrawal':
+    case 'acceptance':
     case 'closing':
       return fact.kind
+    case 'temperature':
     case 'cost':
     case 'medicine':
     case 'attachment':

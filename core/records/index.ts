@@ -20,6 +20,7 @@ export type { NewPack, NewPackEvent, NewWeighing, PackEvent, PackWeighing, Weigh
 export { gramsEach, packedIn, unitsOf } from './units.ts'
 export type { Unit } from './units.ts'
 export {
+  acceptanceSchema,
   attachmentSchema,
   costSchema,
   factBodySchema,
@@ -30,10 +31,12 @@ export {
   newFactSchema,
   observationSchema,
   subjectOf,
+  temperatureSchema,
   tickSchema,
   withdrawalSchema,
 } from './facts.ts'
 export type {
+  Acceptance,
   Attachment,
   Cost,
   Fact,
@@ -43,6 +46,7 @@ export type {
   NewFact,
   Observation,
   OneAnimal,
+  Temperature,
   Tick,
 } from './facts.ts'
 export { aimSchema, commandSchema, decisionSchema, LEAN_BOUNDS } from './decisions.ts'
@@ -75,7 +79,13 @@ export {
   withinOf,
 } from './groups.ts'
 export type { GroupRow } from './groups.ts'
-export { feeSheetSchema, labelSheetSchema, priceSheetSchema, sheetSchema, storedSheetSchema } from './sheets.ts'
+export {
+  feeSheetSchema,
+  labelSheetSchema,
+  priceSheetSchema,
+  sheetSchema,
+  storedSheetSchema,
+} from './sheets.ts'
 export type {
   DatedSheet,
   Equipment,

@@ -121,6 +121,14 @@ export type Source = (typeof SOURCES)[number]
 export const WRAPS = ['vacuum', 'shrink', 'zip', 'paper', 'jar', 'tub'] as const
 export type Wrap = (typeof WRAPS)[number]
 
+/** Where a temperature is read: on the surface, deep in the thickest part, in the air of the cooler. */
+export const TEMP_PLACES = ['deep', 'surface', 'air'] as const
+export type TempPlace = (typeof TEMP_PLACES)[number]
+/** What lean looks like, and how much fat is in it and over it, as it is accepted (common practice). */
+export const LEAN_COLOURS = ['pale', 'bright', 'dark'] as const
+export const MARBLINGS = ['none', 'little', 'some', 'much'] as const
+export const COVERS = ['bare', 'thin', 'even', 'heavy'] as const
+
 /** Labels: on a roll, one after another, or on a sheet of so many; mm. */
 export const LABEL_SIZES = ['roll-58x40', 'roll-100x50', 'roll-100x75', 'a4-3x7', 'letter-2x5'] as const
 export type LabelSize = (typeof LABEL_SIZES)[number]

@@ -117,9 +117,7 @@ export const labelSheetSchema = z.object({
   ]),
   /** The number that each cut has in the restricted range. */
   items: z
-    .array(
-      z.object({ species: z.enum(SPECIES), cut: keySchema, item: z.number().int().min(1).max(99_999) }),
-    )
+    .array(z.object({ species: z.enum(SPECIES), cut: keySchema, item: z.number().int().min(1).max(99_999) }))
     .max(2000),
   /** What the farm says of its meat, and the record that each stands on: without one it is not printed. */
   claims: z.array(z.object({ says: lineSchema(80), record: lineSchema(160) })).max(12),

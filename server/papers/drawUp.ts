@@ -26,16 +26,16 @@ export interface PaperAsked {
   at: string
 }
 
-/** Packs by their numbers, those that are there, with the local day they were packed on. */
-function packsOf(lot: Lot, numbers: readonly number[], zone: string): PackAbout[] {
-  const wanted = new Set(numbers)
+/** Packs by their numbers, whatever became of them, or all that are there; with the local day they were packed on. */
+function packsOf(lot: Lot, numbers: readonly number[] | null, zone: string): PackAbout[] {
+  const wanted = numbers && new Set(numbers)
   const made = new Map(lot.packs.map((p) => [p.id, p]))
   return unitsOf(lot.packs, lot.facts).flatMap((u) => {
-    if (!wanted.has(u.number) || u.state !== 'here') return []
+    if (wanted ? !wanted.has(u.number) : u.state !== 'here') return []
     const p = made.get(u.weighIn)!
     const packedOn = localDate(new Date(p.at), zone)
     const shown = p.packs === 1 ? p.shown : null
-    return [{ ...u, shown, pieces: p.pieces ?? null, wrap: p.wrap ?? null, packedOn }]
+    return [{ ...u, shown, pieces: p.pieces ?? null, wrap: p.wrap ?? null, outOf: p.outOf ?? [], packedOn }]
   })
 }
 
@@ -55,6 +55,7 @@ export function drawUpLot({
   const name = lot.groups.find((g) => g.id === group)?.name
   const called = name ? `${lot.tag}, ${name}` : lot.tag
   const date = localDate(new Date(at), farm.zone)
-  const packs = packsOf(lot, words.packs ?? [], farm.zone)
-  return drawUp(kind, { read, farm, lot: called, date, share, words, packs, design })
+  const packs = packsOf(lot, words.packs ?? null, farm.zone)
+  const { weighings } = viewOf(lot, group)
+  return drawUp(kind, { read, farm, lot: called, date, share, words, packs, design, weighings })
 }

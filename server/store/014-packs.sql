@@ -61,4 +61,4 @@ alter table sheet add constraint sheet_format check (body->>'format' in
 alter table fact drop constraint fact_kind_check;
 alter table fact add constraint fact_kind_check
   check (kind in ('observation', 'cost', 'fee', 'medicine', 'animal', 'tick', 'attachment', 'withdrawal',
-                  'check', 'fault', 'work', 'closing', 'void'));
+                  'check', 'fault', 'work', 'closing', 'void', 'temperature', 'acceptance'));

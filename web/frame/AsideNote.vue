@@ -2,19 +2,22 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useFarm } from '../state/farm.ts'
-import { requestOf } from '../state/queue.ts'
+import { requestOf, type Pending } from '../state/queue.ts'
 
 /** What was decided here and not taken: seen, sent again or dropped by a person, never by itself. */
 const store = useFarm()
 const rows = computed(() =>
   store.queue.aside.value.map(({ item, why }) => {
     const lot = store.cards.get(item.lot)
-    const n = 'append' in item ? item.append.commands.length : item.facts.length
-    const what =
-      'append' in item ? (n === 1 ? 'a decision' : `${n} decisions`) : n === 1 ? 'a note' : `${n} notes`
-    return { request: requestOf(item), what: `${lot?.tag ?? 'A lot'}: ${what}`, why }
+    return { request: requestOf(item), what: `${lot?.tag ?? 'A lot'}: ${whatOf(item)}`, why }
   }),
 )
+function whatOf(item: Pending): string {
+  if ('pack' in item) return `a weighing of ${item.pack.shown.value} ${item.pack.shown.unit}`
+  if ('facts' in item) return item.facts.length === 1 ? 'a note' : `${item.facts.length} notes`
+  const n = item.append.commands.length
+  return n === 1 ? 'a decision' : `${n} decisions`
+}
 </script>
 
 <template>

@@ -86,6 +86,10 @@ function sayFact(f: FactBody): Said {
       ]
       return { what: `Animal ${f.mark}`, value: weights.filter(Boolean).join(', ') || 'named' }
     }
+    case 'temperature':
+      return { what: `Temperature, ${f.where}`, value: `${f.c} °C` }
+    case 'acceptance':
+      return { what: 'Acceptance', value: f.condition ?? f.condemned ?? 'as found' }
     case 'void':
       return { what: `Pack ${f.pack}: voided`, value: f.why }
     case 'attachment':

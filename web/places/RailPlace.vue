@@ -67,6 +67,9 @@ const listed = computed(() => {
       <RouterLink v-if="store.farm && !store.isFloor" :to="{ name: 'cuts' }" class="place-link"
         ><i class="pi pi-book" aria-hidden="true" /> Cuts</RouterLink
       >
+      <RouterLink v-if="store.farm && !store.isFloor" :to="{ name: 'store' }" class="place-link"
+        ><i class="pi pi-box" aria-hidden="true" /> Packs</RouterLink
+      >
       <RouterLink v-if="store.farm && !store.isFloor" :to="{ name: 'practice' }" class="place-link"
         ><i class="pi pi-bullseye" aria-hidden="true" /> Practice</RouterLink
       >

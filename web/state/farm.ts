@@ -186,10 +186,16 @@ export const useFarm = defineStore('farm', () => {
     path: string,
     body: { id: string } & Record<string, unknown>,
     kept: (answer: T) => void | Promise<void>,
+    /** What to do where no answer came, instead of saying so. */
+    away?: () => void,
   ): Promise<FieldIssue[]> {
     waiting.add(body.id)
     const answer = await ask<T>('POST', path, body)
     waiting.delete(body.id)
+    if (answer.kind === 'unreachable' && away) {
+      away()
+      return []
+    }
     if (answer.kind !== 'ok') return issuesOf(answer)
     outdate(answer.body.id)
     await kept(answer.body)

@@ -138,5 +138,13 @@ export const finishOffersIn = (
 export const oneMoreIn = (remote: Thread, asked: AskedLot) =>
   taught(remote, asked).oneMore(asked.hash, asText(asked))
 
+/** What each day more in the cooler costs. */
+export const hungDaysIn = (remote: Thread, asked: AskedLot) =>
+  taught(remote, asked).hungDays(asked.hash, asText(asked))
+
+/** Why less came of it than was expected. */
+export const whyLessIn = (remote: Thread, asked: AskedLot) =>
+  taught(remote, asked).whyLess(asked.hash, asText(asked))
+
 export const libraryIn = (remote: Thread, anatomy: Anatomy) =>
   remote.library(JSON.parse(JSON.stringify(anatomy)) as Anatomy)

@@ -6,13 +6,17 @@ import {
   libraryOf,
   liftRanges,
   massKey,
+  missingOf,
   finishOffers,
+  hungDays,
   oneMore,
   rangesOf,
   reckon,
   replan,
+  whyLess,
   type FarmFigures,
   type FinishOffer,
+  type HungDay,
   type Lift,
   type LotState,
   type OneMore,
@@ -20,6 +24,7 @@ import {
   type Reckoning,
   type Replan,
   type Trouble,
+  type WhyLess,
 } from '#core/reading'
 import type { Interval } from '#core/measure'
 import type { Finish } from '#core/records'
@@ -37,6 +42,10 @@ export interface Reckoner {
   finishOffers(hash: string, asked: string, cut: string, tried: string): FinishOffer[]
   /** What one more of each is worth. */
   oneMore(hash: string, asked: string): OneMore
+  /** What each day more in the cooler costs. */
+  hungDays(hash: string, asked: string): HungDay[] | null
+  /** What may have made less of it than was expected. */
+  whyLess(hash: string, asked: string): WhyLess | null
   /** Every part and cut of an anatomy, the farm's own with it. */
   library(anatomy: Anatomy): ReturnType<typeof libraryOf>
 }
@@ -78,6 +87,17 @@ const reckoner: Reckoner = {
     const { state, farm } = JSON.parse(asked) as Asked
     const flow = flows.get(hash)!
     return oneMore(flow, state, farm, reckon(flow, state, farm, 0))
+  },
+  hungDays: (hash, asked) => {
+    const { state, farm } = JSON.parse(asked) as Asked
+    const flow = flows.get(hash)!
+    return hungDays(flow, state, farm, reckon(flow, state, farm, 0))
+  },
+  whyLess: (hash, asked) => {
+    const { state, farm } = JSON.parse(asked) as Asked
+    const flow = flows.get(hash)!
+    const read = reckon(flow, state, farm)
+    return whyLess(flow, state, farm, { ...read, missing: missingOf(read) })
   },
   library: (anatomy) => libraryOf(anatomy),
 }

@@ -1,4 +1,5 @@
 import { useEventListener, useLocalStorage } from '@vueuse/core'
+import { unlessScanned } from './scanner.ts'
 
 /** Single-key shortcuts can be switched off; the choice stays on this device. */
 export const singleKeys = () => useLocalStorage('ekko-single-keys', true)
@@ -24,6 +25,8 @@ export function useKeys(keys: () => Record<string, (() => void) | undefined>) {
       ]
     if (!act) return
     event.preventDefault()
-    act()
+    // A command is no scanner’s; a single key may be the first of a code.
+    if (command || event.key.length > 1) act()
+    else unlessScanned(act)
   })
 }

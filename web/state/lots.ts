@@ -6,6 +6,7 @@ import type { Join, Lot, LotChange, NewFact, NewPack, NewWeighing, Split } from 
 import { joined } from '#contracts/wire'
 import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow } from '#core/carcass'
+import { gramsOf } from '#core/measure'
 import { standingFact, type FactRow, type Inverse } from '#core/plan'
 import { figuresOf, viewOf, type KeptLot, type LotState } from '#core/reading'
 import {
@@ -240,7 +241,7 @@ export const useLots = defineStore('lots', () => {
         pending.append.commands.map((c) => c.decision),
         pending.append.group,
       )
-    else
+    else if ('facts' in pending)
       farm.queue.add({
         lot: pending.lot,
         ...(pending.group && { group: pending.group }),
@@ -256,6 +257,7 @@ export const useLots = defineStore('lots', () => {
   function keptOf(lot: Lot): KeptLot {
     const commands: KeptLot['commands'][number][] = [...lot.commands]
     const facts: KeptLot['facts'][number][] = [...lot.facts]
+    const packs: KeptLot['packs'][number][] = [...lot.packs]
     const kept = new Set([...commands, ...facts].map((r) => r.id))
     let rev = lot.rev
     for (const item of farm.queue.pendingOf(lot.id)) {
@@ -264,12 +266,19 @@ export const useLots = defineStore('lots', () => {
         for (const f of item.facts) if (!kept.has(f.id)) facts.push({ ...f, group, at: '' })
         continue
       }
+      if ('pack' in item) {
+        const { pack } = item
+        const group = pack.group ?? wholeOf(lot.groups).id
+        if (!packs.some((p) => p.id === pack.id))
+          packs.push({ ...pack, group, number: null, grams: gramsOf(pack.shown), at: '' })
+        continue
+      }
       const { batch, undoes, redoes } = item.append
       const group = item.append.group ?? wholeOf(lot.groups).id
       for (const { id, decision } of item.append.commands)
         if (!kept.has(id)) commands.push({ id, group, rev: ++rev, batch, undoes, redoes, decision, ...ME })
     }
-    return { ...lot, commands, facts }
+    return { ...lot, commands, facts, packs }
   }
   /** A lot as it stands with what is still on its way; or one group of it. */
   const stateOf = (lot: Lot, group: string | null = null): LotState => viewOf(keptOf(lot), group)
@@ -309,6 +318,8 @@ export const useLots = defineStore('lots', () => {
     },
     weigh: (lot: string, weighing: NewWeighing) =>
       farm.keep<LotChange>(`/lots/${lot}/weighings`, weighing, merge),
-    pack: (lot: string, pack: NewPack) => farm.keep<LotChange>(`/lots/${lot}/packs`, pack, merge),
+    /** A weighing is never lost to an outage: unsent it lies in the queue, and is sent when the server answers. */
+    pack: (lot: string, pack: NewPack) =>
+      farm.keep<LotChange>(`/lots/${lot}/packs`, pack, merge, () => farm.queue.add({ lot, pack })),
   }
 })

@@ -1,10 +1,12 @@
 import { createStore, del, entries, get, set } from 'idb-keyval'
 import { ref } from 'vue'
-import type { Append, LotChange, NewFact, Problem } from '#contracts'
+import type { Append, LotChange, NewFact, NewPack, Problem } from '#contracts'
 import { ask, sayProblem, type Answer } from './api.ts'
 
 /** What is on its way to the server; kept in the browser until it is acknowledged. */
-export type Pending = { lot: string } & ({ append: Append } | { facts: NewFact[]; group?: string })
+export type Pending = { lot: string } & (
+  { append: Append } | { facts: NewFact[]; group?: string } | { pack: NewPack }
+)
 /** What was not taken, and why: it lies aside until a person sends it again or drops it. */
 export interface Aside {
   item: Pending
@@ -24,13 +26,16 @@ export interface QueueEvents {
   refused(pending: Pending, problem: Problem): void
 }
 
-/** The id of a batch, or of the first of some facts; made in the order of time, so it is also their order. */
-export const requestOf = (p: Pending): string => ('append' in p ? p.append.batch : p.facts[0]!.id)
+/** The id of a batch, of a pack, or of the first of some facts; made in the order of time, so it is also their order. */
+export const requestOf = (p: Pending): string =>
+  'append' in p ? p.append.batch : 'pack' in p ? p.pack.id : p.facts[0]!.id
 
 const sent = (item: Pending): Promise<Answer<LotChange>> =>
   'append' in item
     ? ask<LotChange>('POST', `/lots/${item.lot}/decisions`, item.append)
-    : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts, group: item.group })
+    : 'pack' in item
+      ? ask<LotChange>('POST', `/lots/${item.lot}/packs`, item.pack)
+      : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts, group: item.group })
 
 /** Sends one after another what was decided and noted; an outage holds it, a reload finds it again. */
 export function outbox(events: QueueEvents) {

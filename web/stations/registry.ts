@@ -9,7 +9,12 @@ export interface Station {
 }
 
 export const STATIONS = [
-  { id: 'hang', word: 'Hang', page: () => import('./hang/HangStation.vue') },
+  {
+    id: 'hang',
+    word: 'Hang',
+    page: () => import('./hang/HangStation.vue'),
+    views: { cold: () => import('./hang/ColdView.vue') },
+  },
   {
     id: 'block',
     word: 'Block',
@@ -36,7 +41,17 @@ export const STATIONS = [
       cheap: () => import('./price/CheapView.vue'),
     },
   },
-  { id: 'pack', word: 'Pack', page: () => import('./pack/PackStation.vue') },
+  {
+    id: 'pack',
+    word: 'Pack',
+    page: () => import('./pack/PackStation.vue'),
+    views: {
+      packs: () => import('./pack/PacksView.vue'),
+      why: () => import('./pack/WhyView.vue'),
+      labels: () => import('./pack/LabelsView.vue'),
+      tools: () => import('./pack/ToolsView.vue'),
+    },
+  },
 ] as const satisfies Station[]
 export type StationId = (typeof STATIONS)[number]['id']
 
@@ -51,7 +66,7 @@ export const isOfGroup = (name: unknown): boolean => stationOf(name) === 'block'
 
 /** What a device of the cutting floor opens: the card and the scale. */
 export const FLOOR_STATIONS: readonly StationId[] = ['block', 'pack']
-const FLOOR_PAGES = new Set(['rail', 'card', 'pack', 'nowhere'])
+const FLOOR_PAGES = new Set(['rail', 'card', 'pack', 'packs', 'tools', 'trace', 'nowhere'])
 /** Where an address leads on such a device; null where it may be opened. */
 export function floorPage(name: unknown): string | null {
   if (typeof name !== 'string' || FLOOR_PAGES.has(name)) return null

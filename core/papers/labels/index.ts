@@ -22,7 +22,7 @@ const USUAL_LARGE: Partial<Record<LabelBlock, 'large' | 'middle'>> = {
   ...{ cut: 'large', weight: 'large', 'not-for-sale': 'large' },
   ...{ price: 'middle', exemption: 'middle', barcode: 'middle' },
 }
-export { BARS_MM, INSET_MM, lettersAt } from './fit.ts'
+export { BARS_GAP_MM, BARS_MM, INSET_MM, lettersAt } from './fit.ts'
 export { LABELS_ON } from './pages.ts'
 
 /** The labels of a farm that has not said how they look. */
@@ -178,7 +178,8 @@ export const labels = paperKind({
     const gone = (about.words.packs ?? []).filter(
       (n) => !packs.some((p) => p.number === n && p.state === 'here'),
     )
-    if (gone.length > 0 || packs.length === 0) return refuse('packs-gone', 'packs', { numbers: gone })
+    if (gone.length > 0 || packs.length === 0 || !about.words.packs)
+      return refuse('packs-gone', 'packs', { numbers: gone })
     const asked = packageWords(read.plan.route)?.id
     const blocks = design.blocks.some((b) => b.id === asked)
       ? design.blocks

@@ -9,6 +9,7 @@ import AnimalFacts from './AnimalFacts.vue'
 import AnimalList from './AnimalList.vue'
 import BookingDoors from './BookingDoors.vue'
 import CasualtyRecord from './CasualtyRecord.vue'
+import HangTabs from './HangTabs.vue'
 import HowItEnded from './HowItEnded.vue'
 import MedicineList from './MedicineList.vue'
 import CarcassMeasures from './CarcassMeasures.vue'
@@ -62,6 +63,7 @@ const slips = computed(() => {
 </script>
 
 <template>
+  <HangTabs v-if="read.plan.verdict.food" />
   <div class="stack">
     <WhatHangs v-if="read.plan.hangs.as !== 'whole'" />
     <CasualtyRecord v-if="!read.plan.verdict.food" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed } from 'vue'
+import type { PackRow } from '#core/reading'
 import { inForce } from '#core/records'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -15,6 +16,9 @@ const name = (id: string) => {
   const cut = body.value.anatomy.cuts.find((c) => c.id === id)
   return cut ? words.name(cut.names) : id
 }
+/** "#12" or "#12–20": what its labels bear. */
+const sayNumbers = ({ number, packs }: PackRow) =>
+  number === null ? '' : `#${number}${packs > 1 ? `–${number + packs - 1}` : ''}`
 </script>
 
 <template>
@@ -27,7 +31,11 @@ const name = (id: string) => {
       <table class="plain">
         <tbody>
           <tr v-for="p in rows" :key="p.id" :class="{ gone: !standing.has(p.id) }">
-            <td>{{ name(p.cut) }}</td>
+            <td>
+              {{ name(p.cut) }}
+              <small v-if="p.number" class="muted nowrap">{{ sayNumbers(p) }}</small>
+              <small v-else-if="p.at === ''" class="muted">on its way</small>
+            </td>
             <td class="right figure nowrap">{{ p.shown.value }} {{ p.shown.unit }}</td>
             <td class="right nowrap">{{ p.packs }} {{ p.packs === 1 ? 'pack' : 'packs' }}</td>
             <td class="right">

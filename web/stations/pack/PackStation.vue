@@ -1,18 +1,38 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { emptyingOf, sayVerdict, verdictOf } from '#core/reading'
+import { useRoute } from 'vue-router'
+import { lookup } from '#core/anatomy'
+import { emptyingOf, sayMissing, sayVerdict, verdictOf } from '#core/reading'
 import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import PackEntries from './PackEntries.vue'
 import PackTable from './PackTable.vue'
+import PackTabs from './PackTabs.vue'
 import WeighPack from './WeighPack.vue'
 
 const { read, body } = useReading()
 const words = useWords()
 const cut = ref<string | null>(null)
 const correcting = ref<string | null>(null)
+/** Packs that are opened for the next weighing, as an address says. */
+const route = useRoute()
+const opened = String(route.query.open ?? '')
+const outOf = ref(
+  opened
+    .split(',')
+    .map(Number)
+    .filter((n) => n > 0),
+)
+/** What is all weighed against what was likely given the hanging weight: one sentence with its z. */
+const missing = computed(() =>
+  sayMissing(
+    read.value.missing,
+    (id) => words.name(lookup(body.value.anatomy).part(id)!.names),
+    words.says.value,
+  ),
+)
 const verdict = computed(() => verdictOf(read.value))
 const emptying = computed(() => emptyingOf(read.value, words.unit.value))
 /** Where everything that hung is, as one sum a person can add. */
@@ -32,6 +52,7 @@ const sum = computed(() => {
 </script>
 
 <template>
+  <PackTabs />
   <p v-if="!read.weights" class="none">
     Nothing can be expected before there is a weight.
     <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink>.
@@ -52,9 +73,12 @@ const sum = computed(() => {
       />
       {{ sayVerdict(verdict, words.says.value) }}
     </p>
+    <p v-if="missing" class="missing" data-testid="missing">
+      {{ missing }} <RouterLink :to="{ name: 'why' }">Why less?</RouterLink>
+    </p>
     <div class="two">
       <section class="stack now">
-        <WeighPack v-model:cut="cut" v-model:correcting="correcting" />
+        <WeighPack v-model:cut="cut" v-model:correcting="correcting" v-model:out-of="outOf" />
         <CautionNote>{{ cautionAt('pack', body.anatomy.species) }}</CautionNote>
       </section>
       <section class="stack list">
@@ -88,6 +112,9 @@ const sum = computed(() => {
 }
 .verdict.off .pi {
   color: var(--caution);
+}
+.missing {
+  margin: -0.4rem 0 0.7rem;
 }
 .sum {
   padding: 0.35rem 0;

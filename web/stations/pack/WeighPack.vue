@@ -3,25 +3,45 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { v7 as uuid } from 'uuid'
+import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { kg, parseMass, sayIssue, toKg } from '#core/measure'
+import { fromKg, gramsOf, kg, parseMass, sayIssue, toKg, type TypedMass } from '#core/measure'
+import { judgePacks } from '#core/reading'
+import type { Wrap } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useFarm } from '../../state/farm.ts'
+import { labelsAtOnce, useInstruments } from '../../state/instruments.ts'
+import { useKeys } from '../../state/keys.ts'
+import { useLabels } from '../../state/labels.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import FillGlass from './FillGlass.vue'
 import KeyPad from './KeyPad.vue'
+import PackDetails from './PackDetails.vue'
+import ScaleFace from './ScaleFace.vue'
 
 /** The thing to do at the bench: a weight, and keep it. The cut stays until it is all in, then the next one stands there. */
 const cut = defineModel<string | null>('cut', { required: true })
 const correcting = defineModel<string | null>('correcting', { required: true })
 const MOST_NEXT = 4
 const route = useRoute()
-const { read, body, pack, note, state } = useReading()
+const { lot, read, body, pack, note, state } = useReading()
+const farm = useFarm()
+const { shown: scale, hasScale, hasPrinter } = useInstruments()
+const { labelsOf } = useLabels()
+const labelled = labelsAtOnce()
 const words = useWords()
 const text = ref('')
 const packs = ref('1')
+const usual = useLocalStorage<{ wrap: Wrap | null; place: string }>('ekko-pack-usual', {
+  wrap: null,
+  place: '',
+})
+const pieces = ref('')
+/** Packs that are opened for the next one: halved, joined, weighed again. */
+const outOf = defineModel<number[]>('outOf', { required: true })
 const issues = ref<FieldIssue[]>([])
 const kept = ref('')
 const wrong = computed(() => state.value!.packs.find((p) => p.id === correcting.value) ?? null)
@@ -47,9 +67,29 @@ const next = computed(() => {
   return [...open.slice(from + 1), ...open.slice(0, from)].slice(0, MOST_NEXT)
 })
 const typed = computed(() => parseMass(text.value, words.unit.value, 'shown'))
+/** Nothing typed: what stands still on the scale counts, once; the next one only after it was taken off. */
+const armed = ref(true)
+const LIFTED_KG = 0.02
+watch(scale, (now) => {
+  if (now && now.kg < LIFTED_KG) armed.value = true
+})
+const weighed = computed<TypedMass | null>(() => {
+  const s = scale.value
+  if (!s?.stable || s.overload || !armed.value || s.kg < LIFTED_KG) return null
+  return { value: Number(fromKg(s.kg, s.unit).toFixed(s.digits)), unit: s.unit }
+})
+const isTyped = computed(() => text.value.trim() !== '')
 const onScale = computed(() =>
-  typed.value.ok ? toKg(typed.value.value.value, typed.value.value.unit) : kg(0),
+  isTyped.value
+    ? typed.value.ok
+      ? toKg(typed.value.value.value, typed.value.value.unit)
+      : kg(0)
+    : weighed.value
+      ? toKg(weighed.value.value, weighed.value.unit)
+      : kg(0),
 )
+/** Where packs of this lot went so far. */
+const places = computed(() => [...new Set((lot.value?.packs ?? []).flatMap((p) => p.place ?? []))])
 const count = computed(() => Number(packs.value))
 const isCount = computed(
   () => packs.value.trim() !== '' && Number.isInteger(count.value) && count.value >= 0 && count.value <= 5000,
@@ -73,6 +113,9 @@ watch(wrong, (w) => {
   cut.value = w.cut
   text.value = `${w.shown.value} ${w.shown.unit}`
   packs.value = String(w.packs)
+  const whole = lot.value?.packs.find((p) => p.id === w.id)
+  pieces.value = whole?.pieces === undefined ? '' : String(whole.pieces)
+  outOf.value = w.outOf ?? []
   focus(true)
 })
 
@@ -83,35 +126,105 @@ function press(key: string) {
 }
 const more = (by: number) => (packs.value = String(Math.max(0, (isCount.value ? count.value : 0) + by)))
 
+/** What is to be kept, or why it cannot be: typed, or as the scale shows it. */
+function massNow(): { ok: true; value: TypedMass } | { ok: false; why: string } {
+  if (isTyped.value || !hasScale.value)
+    return typed.value.ok
+      ? typed.value
+      : { ok: false, why: typed.value.issues.map((i) => sayIssue(i, words.says.value)).join(' ') }
+  if (weighed.value) return { ok: true, value: weighed.value }
+  const s = scale.value
+  const why = !s
+    ? 'The scale does not answer. Type what it shows, or look at Scale and printer.'
+    : s.overload
+      ? 'That is too much for this scale. Weigh it in two, or type what another one says.'
+      : !armed.value
+        ? 'This one is kept already. Take it off, and put the next one on.'
+        : s.kg < LIFTED_KG
+          ? 'Nothing lies on the scale. Put the pack on, or type a weight.'
+          : 'The scale still moves. Wait until it stands still.'
+  return { ok: false, why }
+}
+
 async function keep(stands = true, confirmed = false) {
   kept.value = ''
-  const shown = typed.value
+  const shown = massNow()
+  const each = pieces.value.trim() === '' ? null : Number(pieces.value)
   issues.value = [
-    ...(shown.ok ? [] : shown.issues.map((i) => fieldIssue('shown', sayIssue(i, words.says.value)))),
+    ...(shown.ok ? [] : [fieldIssue('shown', shown.why)]),
     ...(isCount.value
       ? []
       : [fieldIssue('packs', `“${packs.value}” is not a number of packs from 0 to 5000.`)]),
+    ...(each === null || (Number.isInteger(each) && each >= 1 && each <= 500)
+      ? []
+      : [fieldIssue('pieces', `“${pieces.value}” is not a number of pieces from 1 to 500.`)]),
     ...(cut.value ? [] : [fieldIssue('cut', 'Choose which cut was weighed.')]),
   ]
   if (issues.value.length > 0 || !shown.ok || !cut.value) return
-  issues.value = await pack({
+  const isFromScale = !isTyped.value
+  const row = {
     id: uuid(),
     cut: cut.value,
     shown: shown.value,
     packs: count.value,
     corrects: correcting.value,
     stands,
-    confirmed,
-  })
+    ...(each !== null && { pieces: each }),
+    ...(usual.value.wrap && { wrap: usual.value.wrap }),
+    ...(usual.value.place.trim() && { place: usual.value.place.trim() }),
+    ...(outOf.value.length > 0 && { outOf: outOf.value }),
+  }
+  // While the server is away nobody else judges it.
+  if (!farm.queue.reachable.value && stands) {
+    const of = { ...row, number: null, grams: gramsOf(row.shown), at: '' }
+    const issue = judgePacks(body.value, state.value!, of)
+    if (issue && !(issue.confirmable && confirmed)) {
+      const detail = sayIssue(issue, words.says.value)
+      issues.value = [{ field: 'shown', detail, confirmable: issue.confirmable ?? false }]
+      return
+    }
+  }
+  issues.value = await pack({ ...row, confirmed })
   if (issues.value.length > 0) return
+  armed.value = !isFromScale
+  await nextTick()
+  const made = state.value!.packs.find((p) => p.id === row.id)
+  const name = words
+    .name(expected.value?.cut.names ?? body.value.anatomy.cuts.find((c) => c.id === row.cut)!.names)
+    .toLowerCase()
   kept.value = stands
-    ? `${shown.value.value} ${shown.value.unit} of ${words.name(expected.value?.cut.names ?? body.value.anatomy.cuts.find((c) => c.id === cut.value)!.names).toLowerCase()} kept.`
+    ? sayKept(name, shown.value, made?.number ?? null)
     : 'The entry is withdrawn; it stays on record.'
   correcting.value = null
+  outOf.value = []
   text.value = ''
+  pieces.value = ''
   packs.value = '1'
+  if (stands && labelled.value && hasPrinter.value && made?.number) {
+    const first = made.number
+    issues.value = await labelsOf(
+      lot.value!.id,
+      Array.from({ length: row.packs }, (_, i) => first + i),
+    )
+  }
+  if (isFromScale) moveOn(row.cut)
   focus()
 }
+function sayKept(name: string, { value, unit }: TypedMass, number: number | null): string {
+  const what = `${value} ${unit} of ${name} kept`
+  if (number === null)
+    return farm.queue.reachable.value
+      ? `${what}.`
+      : `${what} on this device, and sent when the server answers.`
+  const last = number + count.value - 1
+  return last > number ? `${what}, packs ${number}–${last}.` : `${what}, pack ${number}.`
+}
+/** As many packs are weighed of it as are planned: the next cut stands there. */
+function moveOn(of: string) {
+  const now = read.value.cuts.find((c) => c.cut.id === of)
+  if (now && now.packs > 0 && now.weighedPacks >= now.packs && next.value[0]) cut.value = next.value[0].cut.id
+}
+useKeys(() => ({ w: () => void keep() }))
 /** All of it is weighed: the next cut stands there. */
 function allIn() {
   if (!cut.value) return
@@ -124,6 +237,7 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
 
 <template>
   <form class="stack" novalidate @submit.prevent="keep()">
+    <ScaleFace />
     <div class="pane-head">
       <h2>{{ wrong ? 'Put an entry right' : 'Weigh now' }}</h2>
     </div>
@@ -146,6 +260,11 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
         scroll-height="320px"
       />
     </div>
+    <p v-if="outOf.length > 0" class="muted">
+      Opened for it: {{ outOf.map((n) => `pack ${n}`).join(', ') }}. Weigh what comes of it; the old label is
+      void.
+      <button type="button" class="link" @click="outOf = []">Leave it closed</button>
+    </p>
     <div class="bench">
       <FillGlass v-if="expected" :cut="expected" :now="onScale" />
       <div class="field weight-field">
@@ -160,7 +279,11 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
           @input="((issues = []), (kept = ''))"
         />
         <small id="pack-weight-how" class="muted"
-          >in {{ words.unit.value }}, or as the scale says: 12lb 6oz, 5,6 kg</small
+          ><template v-if="hasScale"
+            >left empty, the scale’s figure counts; or typed: 12lb 6oz, 5,6 kg</template
+          ><template v-else
+            >in {{ words.unit.value }}, or as the scale says: 12lb 6oz, 5,6 kg</template
+          ></small
         >
       </div>
     </div>
@@ -181,6 +304,12 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
       </div>
       <Button type="submit" class="keep" :label="wrong ? 'Put right' : 'Keep weight'" icon="pi pi-check" />
     </div>
+    <PackDetails
+      v-model:wrap="usual.wrap"
+      v-model:pieces="pieces"
+      v-model:place="usual.place"
+      :places="places"
+    />
     <FieldIssues :issues="issues" />
     <div v-if="asks || wrong" class="row">
       <Button v-if="asks" outlined label="Keep it all the same" @click="keep(true, true)" />
@@ -242,6 +371,15 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
   width: 4rem;
   font-size: 1.5rem;
   text-align: center;
+}
+.link {
+  font: inherit;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+  min-height: 32px;
 }
 .keep {
   min-height: 58px;

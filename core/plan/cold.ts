@@ -1,0 +1,29 @@
+import type { TempAt } from '#core/rules'
+import type { Facts } from './facts.ts'
+
+export interface ColdLog {
+  /** In the order they were read; hours after it was hung. */
+  readings: TempAt[]
+  /** When it was hung; null where neither hour nor day is known. */
+  hungAt: string | null
+  /** Only the day is known: noon of it is taken. */
+  assumed: boolean
+}
+
+const NOON = 'T12:00:00.000Z'
+
+/** Temperatures by the hours since it was hung: since the hour that was written down, or noon of the day of the kill. */
+export function coldLogOf({
+  temperatures,
+  acceptance,
+  killed,
+}: Pick<Facts, 'temperatures' | 'acceptance' | 'killed'>): ColdLog {
+  const hungAt = acceptance?.hungAt ?? (killed === null ? null : killed + NOON)
+  const readings =
+    hungAt === null
+      ? []
+      : temperatures
+          .map(({ at, where, c }) => ({ hours: (Date.parse(at) - Date.parse(hungAt)) / 3_600_000, where, c }))
+          .toSorted((a, b) => a.hours - b.hours)
+  return { readings, hungAt, assumed: hungAt !== null && !acceptance?.hungAt }
+}

@@ -1,0 +1,62 @@
+import { useEventListener } from '@vueuse/core'
+import { readCode } from '#core/exchange'
+
+/** Keys that come closer together than this come of no hand: a scanner types its code as a keyboard does. */
+const TOGETHER_MS = 35
+/** What a scanner reads off our labels: never a number a person typed. */
+const OURS = /P\d{8}$/
+
+let text = ''
+let waiting: (() => void)[] = []
+let timer: ReturnType<typeof setTimeout> | undefined
+
+function settle() {
+  const acts = waiting
+  waiting = []
+  text = ''
+  for (const act of acts) act()
+}
+function again() {
+  clearTimeout(timer)
+  timer = setTimeout(settle, TOGETHER_MS)
+}
+
+/** Does what a single key means, unless it turns out to be part of a scanned code. */
+export function unlessScanned(act: () => void): void {
+  waiting.push(act)
+  again()
+}
+
+/** Takes the code back out of a field that had the focus, as if it had not been typed. */
+function takeOut(target: EventTarget | null, code: string) {
+  if (!(target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement)) return
+  if (!target.value.endsWith(code)) return
+  target.value = target.value.slice(0, -code.length)
+  target.dispatchEvent(new Event('input', { bubbles: true }))
+}
+
+/** Hears a scanner wherever the focus is: `found` is told the pack's number. */
+export function useScanner(found: (number: number) => void): void {
+  useEventListener(
+    window,
+    'keydown',
+    (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return
+      if (event.key.length === 1) {
+        text += event.key
+        again()
+        return
+      }
+      const code = event.key === 'Enter' ? OURS.exec(text)?.[0] : undefined
+      const number = code ? readCode(code) : null
+      if (number === null) return
+      event.preventDefault()
+      event.stopPropagation()
+      waiting = []
+      takeOut(event.target, code!)
+      settle()
+      found(number)
+    },
+    { capture: true },
+  )
+}
