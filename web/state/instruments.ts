@@ -1,4 +1,4 @@
-import { createSharedComposable, useLocalStorage } from '@vueuse/core'
+import { createGlobalState, createSharedComposable, useLocalStorage } from '@vueuse/core'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import type { Instruments, PrinterChoice, ProbeChoice, ProbeReading, ScaleChoice, Shown } from '#contracts'
 import { kg } from '#core/measure'
@@ -7,9 +7,12 @@ import { ask, issuesOf, type FieldIssue } from './api.ts'
 /** Whether a label is printed as soon as a pack is weighed: a choice of this device. */
 export const labelsAtOnce = () => useLocalStorage('ekko-labels-at-once', true)
 
+/** Which there are stays known while nobody looks: what was printed may be answered later. */
+const held = createGlobalState(() => shallowRef<Instruments | null>(null))
+
 /** Scale, printer and probe of the bench, one for all that look at them; the scale is heard as long as one does. */
 export const useInstruments = createSharedComposable(() => {
-  const state = shallowRef<Instruments | null>(null)
+  const state = held()
   const shown = shallowRef<Shown | null>(null)
   let source: EventSource | null = null
   const isLost = ref(false)

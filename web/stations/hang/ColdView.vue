@@ -250,8 +250,11 @@ const setDays = (value: number) => decide({ field: 'days', target: 'lot', side: 
       <template v-else-if="days">
         <p v-if="another" data-testid="another">
           One day more takes <b class="estimate">{{ words.says.value.mass(another.hanging, 2) }}</b> off the
-          rail and <b class="estimate">{{ words.says.value.mass(another.cut, 2) }}</b> of the cuts:
-          {{ words.money(another.money) }}, and the place on the rail.
+          rail and <b class="estimate">{{ words.says.value.mass(another.cut, 2) }}</b> of the cuts
+          <template v-if="another.money !== 0"
+            >and {{ another.money < 0 ? 'costs' : 'brings' }}
+            {{ words.money(Math.abs(another.money)) }}</template
+          >; the place on the rail is taken a day longer.
         </p>
         <HangingChart :days="days" :readings="log.readings" :planned="read.plan.days" />
       </template>
@@ -382,7 +385,7 @@ const setDays = (value: number) => decide({ field: 'days', target: 'lot', side: 
 }
 .temps {
   display: grid;
-  grid-template-columns: 6.5rem 1fr 1.3fr auto auto;
+  grid-template-columns: 7rem 1fr 1fr;
   gap: 0.5rem;
   align-items: end;
 }

@@ -25,6 +25,7 @@ const of = (where: TempAt['where']) =>
   readings.filter((r) => r.where === where).map((r) => [r.hours / 24, r.c])
 const option = computed(() => ({
   aria: { enabled: true },
+  textStyle: { fontFamily: 'Fira Sans Condensed', fontSize: 13, color: INK },
   animation: false,
   grid: { left: 56, right: 48, top: 28, bottom: 40 },
   tooltip: { trigger: 'axis' as const },
@@ -52,6 +53,7 @@ const option = computed(() => ({
       type: 'line' as const,
       showSymbol: false,
       lineStyle: { color: INK, width: 2, type: 'dashed' as const },
+      endLabel: { show: true, formatter: 'hanging', offset: [-52, -10] },
       data: days.map((d) => [d.day, inUnit(d.hanging)]),
       markLine: {
         symbol: 'none',
@@ -66,6 +68,7 @@ const option = computed(() => ({
       type: 'line' as const,
       showSymbol: false,
       lineStyle: { color: '#8a7452', width: 2, type: 'dashed' as const },
+      endLabel: { show: true, formatter: 'cut of it', offset: [-54, -10] },
       data: days.map((d) => [d.day, inUnit(d.cut)]),
     },
     ...(['deep', 'surface', 'air'] as const).map((where) => ({

@@ -193,7 +193,7 @@ async function keep(stands = true, confirmed = false) {
     .name(expected.value?.cut.names ?? body.value.anatomy.cuts.find((c) => c.id === row.cut)!.names)
     .toLowerCase()
   kept.value = stands
-    ? sayKept(name, shown.value, made?.number ?? null)
+    ? sayKept(name, shown.value, made?.number ?? null, farm.queue.isPending(row.id))
     : 'The entry is withdrawn; it stays on record.'
   correcting.value = null
   outOf.value = []
@@ -210,12 +210,10 @@ async function keep(stands = true, confirmed = false) {
   if (isFromScale) moveOn(row.cut)
   focus()
 }
-function sayKept(name: string, { value, unit }: TypedMass, number: number | null): string {
+function sayKept(name: string, { value, unit }: TypedMass, number: number | null, waits: boolean): string {
   const what = `${value} ${unit} of ${name} kept`
-  if (number === null)
-    return farm.queue.reachable.value
-      ? `${what}.`
-      : `${what} on this device, and sent when the server answers.`
+  if (waits) return `${what} on this device, and sent when the server answers.`
+  if (number === null) return `${what}.`
   const last = number + count.value - 1
   return last > number ? `${what}, packs ${number}–${last}.` : `${what}, pack ${number}.`
 }

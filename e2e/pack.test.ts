@@ -1,0 +1,275 @@
+import { describe, expect, it } from 'vitest'
+import type { Page } from 'playwright-core'
+import { figure, openLot, running, saved, visit } from './testing.ts'
+
+const run = running({ demo: true })
+const put = (kg: number) =>
+  fetch(`${run.url}/api/instruments/scale/load`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ kg }),
+  })
+const face = (page: Page) => page.getByTestId('scale')
+/** The scale stands still at what was put on it. */
+const still = (lb: string) =>
+  expect.poll(() => face(run.page).innerText()).toMatch(new RegExp(`${lb}[^]*stands still`))
+const row = (cut: string) => run.page.locator(`tr[data-cut=${cut}]`)
+const packsOf = async (cut: string) => Number(/(\d+) packs?/.exec(await row(cut).innerText())?.[1] ?? 0)
+/** What a scanner types: all at once, with Enter behind it. */
+const scan = async (code: string) => {
+  for (const key of code) await run.page.keyboard.down(key)
+  await run.page.keyboard.press('Enter')
+}
+
+describe('the scale', () => {
+  it('simulated ones are switched on from the page, and stand again after a start', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'tools')
+    await page.getByText('None: weights are typed').waitFor()
+    await page.locator('#scale-kind').click()
+    await page.getByRole('option', { name: 'simulated, to try' }).click()
+    await page.getByRole('button', { name: 'Use this scale' }).click()
+    await face(page).getByText('simulated').waitFor()
+    await page.getByRole('button', { name: 'Use the simulated printer' }).click()
+    await page.getByText('labels on its roll').waitFor()
+    await page.getByLabel('Put on the simulated scale').fill('1.5 lb')
+    await page.getByRole('button', { name: 'Put it on' }).click()
+    await still('1.50')
+    await page.getByLabel('Put on the simulated scale').fill('much')
+    await page.getByRole('button', { name: 'Put it on' }).click()
+    await page.getByText(/“much” is not a weight/).waitFor()
+    await run.restart('SIGTERM')
+    await openLot(run, 'Clover', 'tools')
+    await face(page).getByText('simulated').waitFor()
+    await page.getByText('500').first().waitFor()
+  })
+
+  it('one key weighs, labels and waits for the next pack; what is kept is not kept twice', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'pack')
+    await row('bacon').getByRole('button', { name: 'Weigh Smoked bacon' }).click()
+    await put(0.6804)
+    await still('1.50')
+    await page.locator('body').click({ position: { x: 640, y: 20 } })
+    await page.locator('body').press('w')
+    await page.getByText(/^1\.5 lb of smoked bacon kept, pack \d+\.$/).waitFor()
+    expect(await packsOf('bacon')).toBe(1)
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText('This one is kept already').waitFor()
+    await put(0)
+    await still('0.00')
+    await put(0.635)
+    await still('1.40')
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText(/^1\.4 lb of smoked bacon kept/).waitFor()
+    expect(await packsOf('bacon')).toBe(2)
+    await openLot(run, 'Clover', 'tools')
+    await page.getByText('498').waitFor()
+  })
+
+  it('moving, empty or overloaded it is not kept, and says why at the field', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'pack')
+    await put(0)
+    await still('0.00')
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText('Nothing lies on the scale').waitFor()
+    await put(60)
+    await face(page).getByText('Too much for this scale').waitFor()
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText('That is too much for this scale').waitFor()
+    await put(0)
+  })
+})
+
+describe('packs', () => {
+  it('halved: the old one is opened, the halves have labels of their own', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'packs')
+    const first = page.locator('tr', { hasText: 'Boston butt roast' }).first()
+    const number = Number(await first.getAttribute('data-pack'))
+    await first.getByRole('button', { name: `Open pack ${number}` }).click()
+    await page.getByText(`Opened for it: pack ${number}`).waitFor()
+    await page.getByLabel('Weight on the scale').fill('3.8 lb')
+    await page.getByLabel('Packs', { exact: true }).fill('2')
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText(/3\.8 lb of boston butt roast kept, packs \d+–\d+/).waitFor()
+    await openLot(run, 'Clover', 'packs')
+    expect(await page.locator(`tr[data-pack="${number}"]`).innerText()).toContain('opened')
+  })
+
+  it('voided only with a reason, and brought back', async () => {
+    const { page } = run
+    const pack = page.locator('tr', { hasText: 'Ground pork' }).first()
+    const number = await pack.getAttribute('data-pack')
+    const of = page.locator(`tr[data-pack="${number}"]`)
+    await of.getByRole('button', { name: `Void pack ${number}` }).click()
+    await of.getByRole('button', { name: 'Void it' }).click()
+    await of.getByText('Say why it is no pack').waitFor()
+    await of.getByLabel(`Why pack ${number} is void`).fill('the bag was open')
+    await of.getByRole('button', { name: 'Void it' }).click()
+    await of.getByText('void').first().waitFor()
+    await of.getByRole('button', { name: 'It is there after all' }).click()
+    await of.getByRole('button', { name: `Void pack ${number}` }).waitFor()
+    await saved(page)
+  })
+
+  it('a scanner finds a pack wherever the focus is: in a field, and where single keys mean something', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'block')
+    const before = page.url()
+    await page.locator('body').press('r')
+    await scan('P00000007')
+    await page.getByRole('heading', { name: 'Pack 7' }).waitFor()
+    const section = page.getByTestId('trace')
+    await section.getByText('FM 0409').waitFor()
+    for (const text of ['178 lb by plant', '4.6 °C deep', 'Swept by hand: AF', '2 pieces'])
+      await section.getByText(text).first().waitFor()
+    await visit(run, '/packs')
+    await page.getByLabel('Number on the label').focus()
+    await scan('P00000120')
+    await page.getByRole('heading', { name: 'Pack 120' }).waitFor()
+    await page.goto(before)
+    expect(await page.getByRole('button', { name: 'Undo' }).isEnabled()).toBe(false)
+  })
+
+  it('is put somewhere else, and found there; a number that is none is said at its field', async () => {
+    const { page } = run
+    await visit(run, '/packs/7')
+    await page.getByLabel('Put it in').fill('Chest 9')
+    await page.getByRole('button', { name: 'It lies there now' }).click()
+    await page.getByText('It lies in Chest 9').waitFor()
+    await page.getByRole('link', { name: 'All packs' }).click()
+    await page.getByRole('link', { name: /Chest 9/ }).click()
+    await expect.poll(() => page.getByTestId('store').locator('tbody tr').count()).toBe(1)
+    await page.getByLabel('Number on the label').fill('bacon')
+    await page.getByLabel('Number on the label').press('Enter')
+    await page.getByText('“bacon” is no pack’s number').waitFor()
+    await page.getByLabel('Number on the label').fill('4444')
+    await page.getByLabel('Number on the label').press('Enter')
+    await page.getByText('There is no pack 4444').waitFor()
+  })
+})
+
+describe('an outage', () => {
+  it('is bridged: what is weighed stays on the device and is sent once, when the server is back', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'pack')
+    await row('rib-tips').getByRole('button', { name: /Weigh/ }).click()
+    await page.route('**/api/lots/*/packs', (r) => r.abort())
+    await page.getByLabel('Weight on the scale').fill('1.1 lb')
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText('kept on this device, and sent when the server answers').waitFor()
+    await expect.poll(() => row('rib-tips').innerText()).toContain('1.1 lb')
+    await page.unroute('**/api/lots/*/packs')
+    await saved(page)
+    const lot = (await (await fetch(`${run.url}/api/lots/${run.ids.Clover}`)).json()) as {
+      packs: { cut: string }[]
+    }
+    expect(lot.packs.filter((p) => p.cut === 'rib-tips')).toHaveLength(1)
+  })
+
+  it('two tablets at once lose and double nothing', async () => {
+    const other = await run.open({ viewport: { width: 820, height: 1180 } })
+    await openLot(run, 'Clover', 'pack')
+    await openLot(run, 'Clover', 'pack', other.page)
+    const weigh = async (page: Page, lb: string) => {
+      await page.locator('tr[data-cut=picnic-roast]').getByRole('button', { name: /Weigh/ }).click()
+      await page.getByLabel('Weight on the scale').fill(lb)
+      await page.getByRole('button', { name: 'Keep weight' }).click()
+      await page.getByText(`${lb} of picnic roast kept`).waitFor()
+    }
+    for (const [a, b] of [
+      ['2 lb', '2.1 lb'],
+      ['2.2 lb', '2.3 lb'],
+    ] as const)
+      await Promise.all([weigh(run.page, a), weigh(other.page, b)])
+    for (const page of [run.page, other.page])
+      await expect.poll(() => page.locator('tr[data-cut=picnic-roast]').innerText()).toContain('8.6 lb')
+    await other.context.close()
+  })
+})
+
+describe('labels', () => {
+  it('are set once for the farm, looked at in true size, and printed so', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'labels')
+    const label = page.getByTestId('label')
+    await label.getByText('lot Clover', { exact: false }).waitFor()
+    expect(await label.locator('[data-says=kitchen]').count()).toBe(0)
+    await page.getByLabel('How to cook it', { exact: true }).click()
+    await label.locator('[data-says=kitchen]').waitFor()
+    const [w] = await label.evaluate((el) => [el.getBoundingClientRect().width])
+    expect((w! / 96) * 25.4).toBeCloseTo(100, 0)
+    await page.locator('#label-code').click()
+    await page.getByRole('option', { name: 'GS1-128' }).click()
+    await page.getByLabel('The farm’s GTIN').fill('6291041500214')
+    await page.getByRole('button', { name: 'Keep these labels' }).click()
+    await page.getByText('is no GTIN').waitFor()
+    await page.getByLabel('The farm’s GTIN').fill('6291041500213')
+    await page.getByRole('button', { name: 'Keep these labels' }).click()
+    await page.getByText('Kept: every label looks like this').waitFor()
+    await openLot(run, 'Flock 2', 'labels')
+    await label.locator('[data-says=exemption]').waitFor()
+    expect(await page.locator('#label-exemption').isDisabled()).toBe(true)
+    expect(await page.getByLabel('How to cook it', { exact: true }).isChecked()).toBe(true)
+  })
+
+  it('run out: nothing is printed in part, and it says what to do', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'tools')
+    await page.getByLabel('Labels on the roll put in').fill('1')
+    await page.getByRole('button', { name: 'A new roll' }).click()
+    await page
+      .getByText(/: 1 labels|Simulated: 1/)
+      .first()
+      .waitFor()
+    await openLot(run, 'Clover', 'packs')
+    await page.getByRole('button', { name: 'Labels of all' }).click()
+    await page.getByText('The printer has not enough labels').waitFor()
+  })
+})
+
+describe('why less', () => {
+  it('says what is in no record and what to ask; what was packed is set against what was likely', async () => {
+    const { page } = run
+    await openLot(run, 'Flock 2', 'pack')
+    expect(await page.getByTestId('missing').innerText()).toMatch(/packed of about .* expected \(z [+−]\d/)
+    await page.getByRole('link', { name: 'Why less?' }).first().click()
+    await page
+      .getByTestId('why')
+      .getByText(/packed of .* expected/)
+      .waitFor()
+    expect(await page.locator('[data-cause]').count()).toBeGreaterThan(2)
+  })
+})
+
+describe('in the cold', () => {
+  it('temperatures are judged by the rules, none before its hour; warm meat is not frozen', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'cold')
+    const rule = (id: string) => page.locator(`[data-rule=${id}]`)
+    await page.getByLabel('Hung at').fill('2026-11-20T08:00')
+    await page.getByLabel('Left side, hot').fill('93 lb')
+    await page.getByLabel('Right side, hot').fill('92 lb')
+    await page.getByRole('button', { name: 'Accept it' }).click()
+    await page.getByText('Both sides: 185.0 lb').waitFor()
+    expect(await rule('deep').innerText()).toContain('not known yet')
+    const read = async (c: string, at: string) => {
+      await page.getByLabel('Temperature', { exact: true }).fill(c)
+      await page.getByLabel('When', { exact: true }).fill(at)
+      await page.getByRole('button', { name: 'Write it down' }).click()
+    }
+    await read('warm', '2026-11-20T20:00')
+    await page.getByText('“warm” is no temperature').waitFor()
+    await read('20', '2026-11-20T20:00')
+    await page.getByText('too warm to freeze').waitFor()
+    expect(await rule('deep').innerText()).toContain('not known yet')
+    await read('41 F', '2026-11-22T07:00')
+    await expect.poll(() => rule('deep').innerText()).toContain('kept, 5 °C after 47 h')
+    expect(await page.getByText('too warm to freeze').count()).toBe(0)
+    await page.getByTestId('another').waitFor()
+    expect(figure(await page.getByTestId('another').locator('b').first().innerText())).toBeGreaterThan(0)
+    await saved(page)
+  })
+})
