@@ -273,3 +273,28 @@ describe('in the cold', () => {
     await saved(page)
   })
 })
+
+describe('a processor’s list', () => {
+  it('is read column by column; what is not sure is chosen, what is wrong is said by row, and the rest taken', async () => {
+    const { page } = run
+    await openLot(run, 'Thistle', 'packs')
+    await page.getByText('From the processor’s list').click()
+    const name = 'back.csv'
+    const csv =
+      'Product,Net lb,Pkgs,Serial\nSpare ribs,3.1,2,K-7\nMystery slab,4,1,K-8\nTenderloin whole,heavy,1,K-9\n'
+    await page.locator('#list-file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(csv) })
+    const table = page.getByTestId('listed')
+    await table.getByText('“heavy” is not a weight', { exact: false }).waitFor()
+    await table.getByText('No cut of ours is called “Mystery slab”', { exact: false }).waitFor()
+    await page.getByRole('button', { name: 'Take 1 of 3 rows' }).click()
+    await page.getByText('1 of 3 rows are packs now.').waitFor()
+    const lot = (await (await fetch(`${run.url}/api/lots/${run.ids.Thistle}`)).json()) as {
+      packs: { packs: number; said: string }[]
+    }
+    expect(lot.packs.map((p) => [p.packs, p.said])).toEqual([[2, 'K-7']])
+    await page
+      .locator('#list-file')
+      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from('hello') })
+    await page.getByText('is no table with a heading').waitFor()
+  })
+})

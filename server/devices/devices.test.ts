@@ -203,7 +203,19 @@ describe('what a device writes', () => {
     await post(`/lots/${lot.id}/facts`, {
       facts: [factBody({ kind: 'tick', what: 'step', of: 'leg', side: 'left' })],
     }).expect((r) => expect(r.status).not.toBe(403))
+    // Who stands at the bench signs, reports, times, voids and puts away; found refused.
+    for (const fact of [
+      { kind: 'check', check: 'glands', of: 'glands', side: 'animal', by: 'AF' },
+      { kind: 'void', pack: 99_999_999, why: 'counted twice' },
+    ] as const)
+      await post(`/lots/${lot.id}/facts`, { facts: [factBody(fact)] }).expect((r) =>
+        expect(r.status).not.toBe(403),
+      )
+    await asked(cookie, '/api/packs').expect(200)
+    await asked(cookie, '/api/instruments').expect(200)
+    await post('/instruments/scale/tare', {}).expect(409)
     const barred = [
+      test.api.put('/api/instruments/scale').set('host', BARN).set('cookie', cookie).send({ kind: 'none' }),
       post(`/lots/${lot.id}/decisions`, appendBody(lot.rev, takePath('loin', 'loin-chops'))),
       post(`/lots/${lot.id}/facts`, {
         facts: [factBody({ kind: 'cost', label: 'Feed', amount: 100 as never })],

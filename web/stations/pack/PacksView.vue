@@ -6,11 +6,13 @@ import { useRouter } from 'vue-router'
 import { formatMass, kgOf } from '#core/measure'
 import { unitsOf, type Unit } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
+import FoldedPane from '../../pieces/FoldedPane.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useLabels } from '../../state/labels.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { useInstruments } from '../../state/instruments.ts'
+import ListPane from './ListPane.vue'
 import PackTabs from './PackTabs.vue'
 
 /** Every pack of the lot as a thing: open it, print its label again, void it, and go to where it came from. */
@@ -78,6 +80,11 @@ const alike = computed(
         >{{ here.length }} there, {{ units.length - here.length }} opened, void or weighed again</span
       >
     </div>
+    <FoldedPane
+      title="From the processor’s list"
+      says="a CSV file of what came back, its columns matched to ours"
+      ><ListPane
+    /></FoldedPane>
     <p v-if="units.length === 0" class="none">
       No pack has been made of it yet. <RouterLink :to="{ name: 'pack' }">Weigh the first</RouterLink>.
     </p>
