@@ -274,6 +274,47 @@ describe('in the cold', () => {
   })
 })
 
+describe('tubs', () => {
+  it('have a running weight; what fell into the wrong one is moved, and the sums follow', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'pack')
+    const weigh = async (cut: string, mass: string) => {
+      await row(cut).getByRole('button', { name: /Weigh/ }).click()
+      await page.getByLabel('Weight on the scale').fill(mass)
+      await page.getByLabel('Packs', { exact: true }).fill('0')
+      await page.getByRole('button', { name: 'Keep weight' }).click()
+      await page.getByText(`${mass} of`).first().waitFor()
+    }
+    const [bones, fat] = await page
+      .locator('tr[data-cut]')
+      .evaluateAll((rows) => rows.map((r) => (r as HTMLElement).dataset.cut!).slice(-2))
+    await weigh(bones!, '2 lb')
+    await weigh(bones!, '1 lb')
+    await weigh(fat!, '1 lb')
+    const tub = (cut: string) => page.locator(`[data-tub=${cut}] b`)
+    await expect.poll(() => tub(bones!).innerText()).toBe('3.0 lb')
+    const sum = await page.locator('[data-sum=weighed]').innerText()
+    await page.getByRole('button', { name: 'Move it' }).click()
+    await page.getByText('Out of which tub?').waitFor()
+    const pick = async (id: string, cut: string) => {
+      await page.locator(`#${id}`).click()
+      const name = await page.locator(`tr[data-cut=${cut}] .cut`).innerText()
+      await page.getByRole('option', { name: name.split('\n').at(-1)!.trim(), exact: true }).click()
+    }
+    await pick('tub-from', bones!)
+    await pick('tub-to', fat!)
+    await page.getByLabel('How much').fill('9 lb')
+    await page.getByRole('button', { name: 'Move it' }).click()
+    await page.getByText('the heaviest is 2.0 lb').waitFor()
+    await page.getByLabel('How much').fill('0.5 lb')
+    await page.getByRole('button', { name: 'Move it' }).click()
+    await page.getByText('0.5 lb moved to').waitFor()
+    await expect.poll(() => tub(bones!).innerText()).toBe('2.5 lb')
+    await expect.poll(() => tub(fat!).innerText()).toBe('1.5 lb')
+    expect(await page.locator('[data-sum=weighed]').innerText()).toBe(sum)
+  })
+})
+
 describe('a processor’s list', () => {
   it('is read column by column; what is not sure is chosen, what is wrong is said by row, and the rest taken', async () => {
     const { page } = run

@@ -10,6 +10,7 @@ import { useWords } from '../../state/words.ts'
 import PackEntries from './PackEntries.vue'
 import PackTable from './PackTable.vue'
 import PackTabs from './PackTabs.vue'
+import TubsPane from './TubsPane.vue'
 import WeighPack from './WeighPack.vue'
 
 const { read, body } = useReading()
@@ -90,6 +91,7 @@ const sum = computed(() => {
           >
         </p>
         <PackTable :to-come="emptying.rows" @weigh="cut = $event" />
+        <TubsPane />
         <PackEntries @correct="correcting = $event" />
       </section>
     </div>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { v7 as uuid } from 'uuid'
+import { computed, reactive, ref } from 'vue'
+import { fromKg, gramsOf, kgOf, parseMass, sayIssue, sumOf } from '#core/measure'
+import { inForce } from '#core/records'
+import DestinationMark from '../../pieces/DestinationMark.vue'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+
+/** Tubs under the table: what went in without a pack, each with its running weight; what fell into the wrong one is moved. */
+const { body, state, pack } = useReading()
+const words = useWords()
+const move = reactive({ from: null as string | null, to: null as string | null, mass: '' })
+const issues = ref<FieldIssue[]>([])
+const said = ref('')
+const at = (field: string) => issues.value.filter((i) => i.field === field)
+const cutOf = (id: string) => body.value.anatomy.cuts.find((c) => c.id === id)!
+const entries = computed(() => inForce(state.value!.packs).filter((p) => p.packs === 0))
+const tubs = computed(() =>
+  [...new Set(entries.value.map((p) => p.cut))].map((id) => {
+    const own = entries.value.filter((p) => p.cut === id)
+    return { id, cut: cutOf(id), kg: sumOf(own, (p) => kgOf(p.grams)), times: own.length }
+  }),
+)
+const from = computed(() => tubs.value.map((t) => ({ v: t.id, w: words.name(t.cut.names) })))
+const to = computed(() =>
+  body.value.anatomy.cuts.filter((c) => c.kind !== 'loss').map((c) => ({ v: c.id, w: words.name(c.names) })),
+)
+async function take() {
+  said.value = ''
+  const typed = parseMass(move.mass, words.unit.value, 'mass')
+  issues.value = [
+    ...(move.from ? [] : [fieldIssue('from', 'Out of which tub?')]),
+    ...(move.to && move.to !== move.from ? [] : [fieldIssue('to', 'Into which other one?')]),
+    ...(typed.ok ? [] : typed.issues.map((i) => fieldIssue('mass', sayIssue(i, words.says.value)))),
+  ]
+  if (issues.value.length > 0 || !typed.ok) return
+  const moved = gramsOf(typed.value)
+  const held = entries.value.findLast((p) => p.cut === move.from && p.grams >= moved)
+  if (!held) {
+    const most = entries.value.filter((p) => p.cut === move.from).toSorted((a, b) => b.grams - a.grams)[0]!
+    const heaviest = words.mass(kgOf(most.grams))
+    issues.value = [
+      fieldIssue('mass', `No one weighing of this tub holds so much: the heaviest is ${heaviest}.`),
+    ]
+    return
+  }
+  const left = held.grams - moved
+  const { unit } = held.shown
+  const value = Number(fromKg(kgOf(left as typeof moved), unit).toFixed(3))
+  const tub = { packs: 0, confirmed: true }
+  // The weighing is corrected by what did not belong there; gone as a whole, it is withdrawn.
+  issues.value = await pack({
+    ...{ ...tub, id: uuid(), cut: held.cut, corrects: held.id, stands: left > 0 },
+    shown: left > 0 ? { value, unit } : held.shown,
+  })
+  if (issues.value.length > 0) return
+  issues.value = await pack({
+    ...tub,
+    id: uuid(),
+    cut: move.to!,
+    shown: typed.value,
+    corrects: null,
+    stands: true,
+  })
+  if (issues.value.length > 0) return
+  said.value = `${typed.value.value} ${typed.value.unit} moved to ${words.name(cutOf(move.to!).names).toLowerCase()}.`
+  move.mass = ''
+}
+</script>
+
+<template>
+  <section v-if="tubs.length > 0" class="stack" data-testid="tubs">
+    <div class="pane-head"><h3>Tubs</h3></div>
+    <ul>
+      <li v-for="t in tubs" :key="t.id" :data-tub="t.id">
+        <DestinationMark :to="t.cut.destination" /> {{ words.name(t.cut.names) }}
+        <b>{{ words.mass(t.kg) }}</b>
+        <small class="muted">{{ t.times === 1 ? 'weighed once' : `weighed ${t.times} times` }}</small>
+      </li>
+    </ul>
+    <form class="move" novalidate aria-label="What fell into the wrong tub" @submit.prevent="take">
+      <div class="field">
+        <label for="tub-from">Out of</label>
+        <Select v-model="move.from" input-id="tub-from" :options="from" option-label="w" option-value="v" />
+        <FieldIssues :issues="at('from')" />
+      </div>
+      <div class="field">
+        <label for="tub-to">Into</label>
+        <Select v-model="move.to" input-id="tub-to" filter :options="to" option-label="w" option-value="v" />
+        <FieldIssues :issues="at('to')" />
+      </div>
+      <div class="field">
+        <label for="tub-mass">How much</label>
+        <InputText id="tub-mass" v-model="move.mass" autocomplete="off" :invalid="at('mass').length > 0" />
+        <FieldIssues :issues="at('mass')" />
+      </div>
+      <Button type="submit" outlined label="Move it" />
+    </form>
+    <FieldIssues :issues="issues.filter((i) => !['from', 'to', 'mass'].includes(i.field))" />
+    <span class="good" role="status">{{ said }}</span>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.5rem;
+}
+li {
+  display: flex;
+  gap: 0.5rem;
+  align-items: center;
+  padding: 0.3rem 0.7rem;
+  background: var(--sheet);
+  border: 1px solid var(--rule-strong);
+}
+.move {
+  display: grid;
+  grid-template-columns: 1fr 1fr 0.7fr auto;
+  gap: 0.6rem;
+  align-items: end;
+}
+.move :deep(.p-select),
+.move :deep(input) {
+  width: 100%;
+  min-width: 0;
+}
+@media (max-width: 560px) {
+  .move {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>
