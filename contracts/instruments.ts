@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { lineFormatSchema, type ScaleReading } from '#core/instruments'
+import type { Kg } from '#core/measure'
 import { figureSchema, idSchema } from '#core/records'
 
 /** Which scale stands at the bench: none, the simulated one, or one that writes lines to a socket (a serial port behind one). */
@@ -39,7 +40,7 @@ export const probeAskedSchema = z.object({
 
 /** What the scale shows, less what it is tared to; `gone` while nothing is heard of it. */
 export interface Shown extends ScaleReading {
-  tare: number
+  tare: Kg
   gone: boolean
 }
 export interface Instruments {

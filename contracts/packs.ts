@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { grams, type Grams } from '#core/measure'
 import {
   idSchema,
   instantSchema,
@@ -23,7 +24,7 @@ export const unitRowSchema = z.object({
   cut: keySchema,
   /** What its cut is called. */
   names: z.object({ american: z.string(), commonwealth: z.string() }),
-  grams: z.number().int(),
+  grams: z.number().int().transform(grams),
   /** As the scale said, where it was weighed alone; of several weighed together it has its share in grams. */
   shown: shownMassSchema.nullable(),
   pieces: z.number().int().nullable(),
@@ -49,7 +50,7 @@ export interface PackPage {
   packs: UnitRow[]
   more: boolean
   /** What lies where, of all that are there. */
-  places: { place: string | null; packs: number; grams: number }[]
+  places: { place: string | null; packs: number; grams: Grams }[]
 }
 
 export interface PackTrace {

@@ -26,19 +26,19 @@ const id = Object.fromEntries(lots.map((l) => [l.tag, l.id]))
 const views = {
   rail: '/',
   hang: `/lots/${id.Alder}/hang`,
+  cold: `/lots/${id.Alder}/cold`,
   block: `/lots/${id.Juniper}/block`,
   groups: `/lots/${id['Flock 3']}/groups`,
   plans: `/lots/${id.Alder}/plans`,
   flow: `/lots/${id.Bramble}/trim`,
-  order: `/lots/${id.Bramble}/order`,
-  kit: `/lots/${id.Bramble}/kit`,
   card: `/lots/${id.Alder}/card`,
   steps: `/lots/${id.Bramble}/card`,
   floor: `/lots/${id.Clover}/card`,
   day: `/lots/${id.Alder}/day`,
   price: `/lots/${id.Bramble}/price`,
-  costs: `/lots/${id.Bramble}/costs`,
   pack: `/lots/${id.Clover}/pack`,
+  labels: `/lots/${id.Clover}/labels`,
+  trace: '/packs/7',
   cuts: '/cuts',
   practice: '/practice',
   new: '/new',
@@ -66,6 +66,16 @@ await fetch(`${url}/api/devices/code`, {
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify({ floor: true }),
 })
+// The bench has a scale with a pack on it, and a printer.
+const told = (method, path, body) =>
+  fetch(`${url}/api/instruments/${path}`, {
+    method,
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  })
+await told('PUT', 'scale', { kind: 'stand-in' })
+await told('PUT', 'printer', { kind: 'stand-in' })
+await told('POST', 'scale/load', { kg: 1.74 })
 /** What a person does before the picture is taken. */
 const POSES = {
   steps: async () => {
@@ -93,7 +103,7 @@ const POSES = {
 for (const [name, path] of Object.entries(views)) {
   await page.goto(url + path)
   await page.waitForSelector('#main')
-  await page.waitForTimeout(name === 'price' ? 1200 : 500)
+  await page.waitForTimeout(['price', 'cold', 'pack', 'labels'].includes(name) ? 1600 : 500)
   await POSES[name]?.()
   await page.screenshot({ path: join(out, `${name}.png`) })
 }

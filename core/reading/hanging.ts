@@ -1,5 +1,5 @@
 import type { Flow } from '#core/carcass'
-import { minor, sumOf, type Kg, type Minor } from '#core/measure'
+import { kg, minor, sumOf, type Kg, type Minor } from '#core/measure'
 import { triedOn } from './groups.ts'
 import type { FarmFigures, LotState, Reckoning } from './lot.ts'
 import { reckon } from './reckon.ts'
@@ -32,7 +32,7 @@ export function hungDays(base: Flow, lot: LotState, farm: FarmFigures, read: Rec
     return {
       day,
       hanging: then.weights!.aged,
-      cut: sumOf(then.cuts, (c) => (c.cut.kind === 'product' ? c.kg : (0 as Kg))),
+      cut: sumOf(then.cuts, (c) => (c.cut.kind === 'product' ? c.kg : kg(0))),
       left: minor(then.money.net - then.money.costs.total),
     }
   })

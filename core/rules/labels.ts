@@ -41,8 +41,8 @@ const SHORTER: Record<Wrap, number> = { vacuum: 1, shrink: 1, jar: 1, zip: 0.4, 
 
 /**
  * How long a raw pack keeps at 4 °C (40 °F) and at −18 °C (0 °F): the lower end of the federal cold food storage chart
- * (FoodSafety.gov, from memory), in the freezer shorter where air comes through. A vacuum does not preserve: chilled it is
- * as short as any other.
+ * (FoodSafety.gov, from memory), in the freezer shorter where air comes through. A vacuum does not preserve: chilled it keeps
+ * no longer.
  */
 export function packKeeps(species: Species, to: Destination, wrap: Wrap): Kept {
   const isWhite = CLASS_OF[species] === 'poultry' || CLASS_OF[species] === 'rabbits'

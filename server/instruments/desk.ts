@@ -125,7 +125,7 @@ export class Desk {
     return {
       ...r,
       kg: kg(r.kg - this.#zero - this.#tare),
-      tare: this.#tare,
+      tare: kg(this.#tare),
       gone: this.#reading === null,
     }
   }

@@ -1,4 +1,5 @@
-import { unitRowSchema, type PacksAsked, type UnitRow } from '#contracts'
+import { unitRowSchema, type PackPage, type PacksAsked, type UnitRow } from '#contracts'
+import { grams } from '#core/measure'
 import { hashSchema, packEventSchema, type PackEvent, type Unit } from '#core/records'
 import { instant, many, one, shown, type Row, type Tx } from '../store/tx.ts'
 
@@ -110,9 +111,7 @@ export async function selectUnits(tx: Tx, asked: PacksAsked): Promise<UnitHeld[]
 }
 
 /** Places packs lie in, and how many and how much of them. */
-export async function selectPlaces(
-  tx: Tx,
-): Promise<{ place: string | null; packs: number; grams: number }[]> {
+export async function selectPlaces(tx: Tx): Promise<PackPage['places']> {
   const rows = await many<Row>(
     tx,
     `select place, count(*) as packs, sum(grams) as grams from unit where state = 'here' group by place order by place nulls first`,
@@ -120,7 +119,7 @@ export async function selectPlaces(
   return rows.map((r) => ({
     place: r.place as string | null,
     packs: Number(r.packs),
-    grams: Number(r.grams),
+    grams: grams(Number(r.grams)),
   }))
 }
 

@@ -5,7 +5,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { PackPage, UnitRow } from '#contracts'
 import { readCode } from '#core/exchange'
-import { formatMass, kgOf } from '#core/measure'
+import { formatMass, grams, kgOf } from '#core/measure'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import SpeciesMark from '../../pieces/SpeciesMark.vue'
@@ -41,10 +41,10 @@ const all = computed(() => {
   const places = page.value?.places ?? []
   return {
     packs: places.reduce((n, p) => n + p.packs, 0),
-    grams: places.reduce((n, p) => n + p.grams, 0),
+    grams: grams(places.reduce((n, p) => n + p.grams, 0)),
   }
 })
-const mass = (grams: number) => formatMass(kgOf(grams as never), words.unit.value)
+const mass = (of: UnitRow['grams']) => formatMass(kgOf(of), words.unit.value)
 const weight = (u: UnitRow) => (u.shown ? `${u.shown.value} ${u.shown.unit}` : mass(u.grams))
 function find() {
   const number = readCode(text.value)

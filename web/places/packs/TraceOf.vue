@@ -40,7 +40,7 @@ const STATES = {
 } as const
 const weight = computed(() => {
   const { shown, grams } = trace.pack
-  return shown ? `${shown.value} ${shown.unit}` : formatMass(kgOf(grams as never), words.unit.value)
+  return shown ? `${shown.value} ${shown.unit}` : formatMass(kgOf(grams), words.unit.value)
 })
 const weighIn = computed(() => lot.value?.packs.find((p) => p.id === trace.pack.weighIn) ?? null)
 /** What was made of it, where it was opened. */

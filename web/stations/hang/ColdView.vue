@@ -204,8 +204,10 @@ const setDays = (value: number) => decide({ field: 'days', target: 'lot', side: 
           <label for="temp-at">When</label>
           <input id="temp-at" v-model="temp.at" type="datetime-local" class="p-inputtext p-component" />
         </div>
-        <Button type="submit" label="Write it down" />
-        <Button v-if="hasProbe" outlined label="Read the probe" @click="ask" />
+        <div class="row">
+          <Button type="submit" label="Write it down" />
+          <Button v-if="hasProbe" outlined label="Read the probe" @click="ask" />
+        </div>
       </form>
       <FieldIssues :issues="issues.filter((i) => ['c', 'at', ''].includes(i.field))" />
       <table v-if="rows.length > 0" class="plain" data-testid="temps">
@@ -388,6 +390,10 @@ const setDays = (value: number) => decide({ field: 'days', target: 'lot', side: 
   grid-template-columns: 7rem 1fr 1fr;
   gap: 0.5rem;
   align-items: end;
+}
+
+.temps .row {
+  grid-column: 1 / -1;
 }
 .accept {
   display: grid;

@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, reactive, ref, watch } from 'vue'
 import { isGtin } from '#core/exchange'
-import { kgOf, fromKg, gramsOf } from '#core/measure'
+import { fromKg, gramsOf, kgOf, times } from '#core/measure'
 import { drawUp, LABELS_ON, usualDesign, type Labels, type PackAbout } from '#core/papers'
 import { BLOCK_SIZES, LABEL_SIZES, unitsOf, type LabelBlock, type LabelSheet } from '#core/records'
 import { packageWords } from '#core/rules'
@@ -102,7 +102,7 @@ const example = computed((): PackAbout | null => {
   const cut = read.value.cuts.find((c) => c.cut.kind === 'product')
   if (!cut) return null
   const value = Number(
-    fromKg(cut.packs > 0 ? ((cut.kg / cut.packs) as never) : cut.kg, words.unit.value).toFixed(2),
+    fromKg(cut.packs > 0 ? times(cut.kg, 1 / cut.packs) : cut.kg, words.unit.value).toFixed(2),
   )
   const shown = { value, unit: words.unit.value }
   const of = { cut: cut.cut.id, grams: gramsOf(shown), state: 'here' as const, number: 1, weighIn: '' }

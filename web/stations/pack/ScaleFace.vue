@@ -35,8 +35,7 @@ const told = async (how: () => Promise<FieldIssue[]>) => (issues.value = await h
     <p class="state" role="status">
       <i class="pi" :class="says.icon" aria-hidden="true" /> {{ says.word
       }}<template v-if="shown && shown.tare !== 0"
-        >, less {{ fromKg(shown.tare as never, shown.unit).toFixed(shown.digits) }}
-        {{ shown.unit }} tare</template
+        >, less {{ fromKg(shown.tare, shown.unit).toFixed(shown.digits) }} {{ shown.unit }} tare</template
       ><template v-if="state?.scale.kind === 'stand-in'"> · simulated</template>
     </p>
     <div class="row">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { minus } from '#core/measure'
 import { sayCause, unexplained } from '#core/reading'
 import { whyLessIn, worked } from '../../state/figures.ts'
 import { useReading } from '../../state/lot.ts'
@@ -47,7 +48,7 @@ const WHERE: Partial<Record<string, { name: string; word: string }>> = {
     <template v-else>
       <p class="verdict">
         {{ words.mass(found.packed) }} packed of {{ words.mass(found.expected) }} expected:
-        {{ words.mass((found.expected - found.packed) as never) }} less.
+        {{ words.mass(minus(found.expected, found.packed)) }} less.
         <template v-if="unexplained(found) > 0"
           >Of it {{ words.mass(unexplained(found)) }} is in no record.</template
         >
