@@ -36,18 +36,18 @@ describe('numbers of the EAN family', () => {
 })
 
 describe('GS1-128 (GS1 General Specifications, section 3, from memory)', () => {
-  const pack = { gtin: '6291041500213', packed: '2026-11-02', lot: 'Bramble' }
+  const pack = { gtin: '6291041500213', packed: '2026-11-02', lot: 'Bramble', number: 17 }
   it('(01) of variable measure, (3103) kilograms with three decimals, (13) packed on, (10) lot', () => {
     const elements = gs1Elements({ ...pack, shown: { value: 1.25, unit: 'kg' } })!
-    expect(elements.map(([ai]) => ai)).toEqual(['01', '3103', '13', '10'])
-    const [gtin, weight, day, lot] = elements.map(([, text]) => text)
+    expect(elements.map(([ai]) => ai)).toEqual(['01', '3103', '13', '21', '10'])
+    const [gtin, weight, day, serial, lot] = elements.map(([, text]) => text)
     expect(gtin).toMatch(/^9\d{13}$/)
     expect(isGtin(gtin!)).toBe(true)
-    expect([weight, day, lot]).toEqual(['001250', '261102', 'Bramble'])
-    expect(gs1Text(elements)).toBe(`(01)${gtin}(3103)001250(13)261102(10)Bramble`)
+    expect([weight, day, serial, lot]).toEqual(['001250', '261102', '00000017', 'Bramble'])
+    expect(gs1Text(elements)).toBe(`(01)${gtin}(3103)001250(13)261102(21)00000017(10)Bramble`)
   })
   it('(3202) pounds with two decimals; a lot has at most twenty signs that can be coded', () => {
-    const [, weight, , lot] = gs1Elements({
+    const [, weight, , , lot] = gs1Elements({
       ...pack,
       lot: 'Nanny goat & kids of spring, écru',
       shown: { value: 2.3, unit: 'lb' },
@@ -69,6 +69,7 @@ describe('GS1-128 (GS1 General Specifications, section 3, from memory)', () => {
     ['17', 17],
     [' #17 ', 17],
     ['P0', null],
+    ['01962910415002163103001250132611022100000017\u001d10Bramble', 17],
     ['2700042012345', null],
     ['bacon', null],
   ])('scanned or typed, “%s” means pack %s', (text, number) => expect(readCode(text)).toBe(number))

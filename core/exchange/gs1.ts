@@ -8,6 +8,8 @@ export interface Gs1Pack {
   /** Packed on (ISO 8601 day), and the lot. */
   packed: string
   lot: string
+  /** Its number, as a serial number. */
+  number: number
 }
 
 /** Six digits of a weight, with three decimals in kg (AI 3103) or two in lb (AI 3202); null where it has too many. */
@@ -27,9 +29,15 @@ function variable(gtin: string): string {
 
 /**
  * The element string of a pack of variable weight (GS1 General Specifications, section 3): (01) GTIN, (310n) net weight in kg or
- * (320n) in lb, (13) packed on, (10) lot last, since it may be of any length up to twenty. Null where the weight has too many digits.
+ * (320n) in lb, (13) packed on, (21) the pack's number, (10) lot last, since it may be of any length up to twenty. Null where the weight has too many digits.
  */
-export function gs1Elements({ gtin, shown, packed, lot }: Gs1Pack): [ai: string, text: string][] | null {
+export function gs1Elements({
+  gtin,
+  shown,
+  packed,
+  lot,
+  number,
+}: Gs1Pack): [ai: string, text: string][] | null {
   const weight = netWeight(shown)
   if (!weight) return null
   const day = packed.slice(2, 10).replaceAll('-', '')
@@ -38,6 +46,7 @@ export function gs1Elements({ gtin, shown, packed, lot }: Gs1Pack): [ai: string,
     ['01', variable(gtin)],
     [weight.ai, weight.text],
     ['13', day],
+    ['21', String(number).padStart(8, '0')],
     ...(batch ? [['10', batch] as [string, string]] : []),
   ]
 }

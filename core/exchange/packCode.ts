@@ -9,6 +9,8 @@ export interface PackCode {
 }
 
 const NUMBER = /^P0*(\d{1,8})$/
+/** The serial number of our GS1-128, behind the day it was packed; a scanner may leave out the sign between elements. */
+const SERIAL = /^(?:\]C1)?01\d{14}3[12]0\d\d{6}13\d{6}21(\d{8})/
 /** The pack's number as a code of its own: "P00001234". */
 const numberCode = (number: number): PackCode => ({
   kind: 'code128',
@@ -39,7 +41,7 @@ export function codeOf(pack: {
 /** The pack a scanned or typed text means: its number, written plainly or as its code; null where it is no pack's. */
 export function readCode(text: string): number | null {
   const plain = /^\s*#?(\d{1,8})\s*$/.exec(text)
-  const found = plain ?? NUMBER.exec(text.trim())
+  const found = plain ?? NUMBER.exec(text.trim()) ?? SERIAL.exec(text.trim())
   const number = found ? Number(found[1]) : 0
   return number > 0 ? number : null
 }

@@ -1,6 +1,6 @@
 import { lookup, type Cut, type Names } from '#core/anatomy'
 import type { CutRow, CutSlot } from '#core/carcass'
-import { kg, plus, sumOf, type Kg } from '#core/measure'
+import { kg, minor, perKg, plus, sumOf, type Kg, type Minor, type UnitPrice } from '#core/measure'
 import { finishKind, isLater } from '#core/plan'
 import { CLASS_OF, DESTINATIONS, type Destination, type KitId, type Tool } from '#core/records'
 import type { CutFigure, Reckoning } from '#core/reading'
@@ -29,7 +29,10 @@ export interface Kit {
   tubs: KitTub[]
   /** What goes into or on the meat, by name. */
   goes: { name: string; kg: Kg }[]
-  bags: { upTo: Kg; count: number }[]
+  /** Bags by size: as many as the plan takes, and as have been made of it already. */
+  bags: { upTo: Kg; count: number; used: number }[]
+  /** What those still to be filled cost, minor units. */
+  bagCost: Minor
   labels: number
   /** Pieces that are tied, and the twine they take, m. */
   twine: { pieces: number; metres: number } | null
@@ -48,6 +51,8 @@ const CASING_M = 1.4
 const GRINDS = { low: 1.6, high: 2 } as const
 /** Bags are taken by what goes in: to half a kilogram, one, two, and more. */
 const BAGS = [0.5, 1, 2, 5, 20].map((x) => kg(x))
+/** What a bag of each size costs, as a part of the price of a kg of mince, so that it holds in any currency (docs/sources.md: kit). */
+const BAG_COSTS = [0.006, 0.009, 0.014, 0.025, 0.046]
 
 /** What lies ready with each tool of a way (common practice). */
 const WITH: Record<Exclude<Tool, 'none'>, string> = {
@@ -96,7 +101,7 @@ export function kitOf(read: Reckoning, grinds: number | null = null): Kit {
     tools: toolsOf(read, today),
     tubs: tubsOf(read),
     goes: goesIn(read, today),
-    bags: bagsOf(products),
+    ...bagsOf(products, read.farm.mince),
     labels: sumOf(products, (c) => c.packs),
     twine: tied > 0 ? { pieces: tied, metres: tied * TWINE_M } : null,
     casing: filled > 0 ? { kg: filled, metres: filled * CASING_M } : null,
@@ -173,14 +178,16 @@ const hasBone = (read: Reckoning, cut: Cut): boolean =>
     (s) => s.holds && s.rows.some((r) => r.cut === cut && r.tissue.bone > 0.01 * r.green),
   )
 
-/** Bags by the smallest size that a pack of each cut goes into. */
-function bagsOf(products: readonly CutFigure[]): Kit['bags'] {
-  const counts = new Map<Kg, number>()
+/** Bags by the smallest size that a pack of each cut goes into, and what is still to be bought of them. */
+function bagsOf(products: readonly CutFigure[], mince: UnitPrice): Pick<Kit, 'bags' | 'bagCost'> {
+  const counts = BAGS.map((upTo) => ({ upTo, count: 0, used: 0 }))
   for (const c of products) {
-    if (c.packs === 0) continue
-    const each = c.kg / c.packs
-    const size = BAGS.find((b) => each <= b) ?? BAGS.at(-1)!
-    counts.set(size, (counts.get(size) ?? 0) + c.packs)
+    const packs = c.done ? c.weighedPacks : Math.max(c.packs, c.weighedPacks)
+    if (packs === 0) continue
+    const size = counts.find((b) => c.kg / packs <= b.upTo) ?? counts.at(-1)!
+    size.count += packs
+    size.used += c.weighedPacks
   }
-  return BAGS.flatMap((upTo) => (counts.has(upTo) ? [{ upTo, count: counts.get(upTo)! }] : []))
+  const cost = counts.reduce((sum, b, i) => sum + (b.count - b.used) * BAG_COSTS[i]! * perKg(mince), 0)
+  return { bags: counts.filter((b) => b.count > 0), bagCost: minor(Math.round(cost)) }
 }

@@ -2,9 +2,10 @@ import { useEventListener } from '@vueuse/core'
 import { readCode } from '#core/exchange'
 
 /** Keys that come closer together than this come of no hand: a scanner types its code as a keyboard does. */
-const TOGETHER_MS = 35
-/** What a scanner reads off our labels: never a number a person typed. */
-const OURS = /P\d{8}$/
+const TOGETHER_MS = 50
+/** What a scanner reads off our labels is longer than any number a person types. */
+const SHORTEST = 9
+const OURS = /(?:P\d{8}|(?:\]C1)?01\d{14}3[12]0\d{7}13\d{6}21\d{8}.*)$/
 
 let text = ''
 let waiting: (() => void)[] = []
@@ -48,7 +49,7 @@ export function useScanner(found: (number: number) => void): void {
         return
       }
       const code = event.key === 'Enter' ? OURS.exec(text)?.[0] : undefined
-      const number = code ? readCode(code) : null
+      const number = code && code.length >= SHORTEST ? readCode(code) : null
       if (number === null) return
       event.preventDefault()
       event.stopPropagation()

@@ -42,7 +42,7 @@ const span = (low: number, high: number) => [...new Set([low, high].map(Math.cei
 const metres = (m: number) => `${Math.ceil(m)} m`
 /** Everything but the tubs, in the order it is laid out. */
 const shelves = computed((): Shelf[] => {
-  const { tools, goes, bags, labels, twine, casing, grinder: ground, ice } = kit.value
+  const { tools, goes, bags, bagCost, labels, twine, casing, grinder: ground, ice } = kit.value
   const size = (i: number) =>
     i === bags.length - 1 && bags[i]!.upTo >= TUB ? 'larger' : `to ${words.mass(bags[i]!.upTo)}`
   return [
@@ -94,7 +94,7 @@ const shelves = computed((): Shelf[] => {
           {
             id: 'bags' as const,
             word: 'Bags',
-            says: `${bags.map((b, i) => `${b.count} ${size(i)}`).join(', ')}; ${labels} labels`,
+            says: `${bags.map((b, i) => `${b.count} ${size(i)}${b.used > 0 ? `, ${b.used} of them filled` : ''}`).join('; ')}; ${labels} labels; what is still to fill costs about ${words.money(bagCost)}`,
           },
         ]
       : []),

@@ -26,6 +26,12 @@ const widest = computed(() =>
 const at = (kg: number) => `${(100 * kg) / widest.value}%`
 /** Who signed at the bench for what goes into the packs of each cut. */
 const signers = computed(() => new Map(rows.value.map((c) => [c.cut.id, signersOf(read.value, c.cut.id)])))
+/** How many packs are there of those that the plan takes: "3 of 9 packs". */
+const sayPacks = ({ weighedPacks: n, packs, done }: CutFigure) => {
+  const word = (of: number) => (of === 1 ? 'pack' : 'packs')
+  if (done || packs === 0) return n > 0 ? `${n} ${word(n)}` : ''
+  return `${n} of ${packs} ${word(packs)}`
+}
 /** Weighed and done, yet outside what was likely: worth a second look before it is believed. */
 const odd = (c: CutFigure) =>
   c.range !== null && ((c.done && c.weighedKg < c.range.low) || c.weighedKg > c.range.high)
@@ -75,9 +81,9 @@ const odd = (c: CutFigure) =>
           </td>
           <td class="right nowrap">
             <b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b><small
-              v-if="c.weighedPacks > 0"
+              v-if="sayPacks(c)"
               class="muted pk"
-              >{{ c.weighedPacks }} {{ c.weighedPacks === 1 ? 'pack' : 'packs' }}</small
+              >{{ sayPacks(c) }}</small
             >
           </td>
           <td class="right nowrap">
