@@ -49,7 +49,7 @@ export type PacksAsked = z.infer<typeof packsAskedSchema>
 export interface PackPage {
   packs: UnitRow[]
   more: boolean
-  /** What lies where, of all that are there. */
+  /** What lies where, of all that are there: with the first page. */
   places: { place: string | null; packs: number; grams: Grams }[]
 }
 

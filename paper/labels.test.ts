@@ -138,6 +138,12 @@ describe('labels', () => {
     expect(text(l, 'kitchen')).toContain('100–110 minutes')
     expect(text(l, 'cooking')).toContain('74 °C (165 °F)')
   })
+  it('what went through blades is not intact and says so; what was diced is (common practice)', () => {
+    const cooked = (species: Species, cut: string) =>
+      text(drawn(species, [routed('inspected')], null, 1, { cut }), 'cooking')
+    expect(cooked('steer', 'cube-steak')).toBe('Tenderised by blades. Cook to 71 °C (160 °F) in the middle.')
+    expect(cooked('goat', 'bone-in-cubes')).toBe('Cook to 63 °C (145 °F) in the middle, then rest 3 minutes.')
+  })
   it('a claim is printed only with its record', () => {
     const blocks = usualDesign()
       .blocks.filter((b) => ['cut', 'claims'].includes(b.id))

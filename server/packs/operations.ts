@@ -24,7 +24,7 @@ export async function packs(tx: Tx, asked: PacksAsked): Promise<PackPage> {
   return {
     packs: await named(tx, found.slice(0, asked.limit)),
     more: found.length > asked.limit,
-    places: await q.selectPlaces(tx),
+    places: asked.before === undefined ? await q.selectPlaces(tx) : [],
   }
 }
 

@@ -86,13 +86,16 @@ export async function movedOf(tx: Tx, numbers: readonly number[]): Promise<numbe
   return rows.map((r) => Number(r.number))
 }
 
-const UNITS = `select u.*, l.tag, l.species, p.wrap, p.packs, p.pieces, p.shown_value, p.shown_unit,
+/** Packs with what is said of them elsewhere: joined only once a page of them is cut out. */
+const withRest = (
+  units: string,
+) => `select u.*, l.tag, l.species, p.wrap, p.packs, p.pieces, p.shown_value, p.shown_unit,
     coalesce((select c.decision->>'value' from command c join lot_group g on g.id = c.lot_group
       where g.lot = l.id and c.decision->>'field' = 'anatomy' order by c.rev desc limit 1), l.anatomy) as anatomy
-  from unit u join lot l on l.id = u.lot join pack p on p.id = u.weigh_in`
+  from (${units}) u join lot l on l.id = u.lot join pack p on p.id = u.weigh_in`
 
 export async function selectUnit(tx: Tx, number: number): Promise<UnitHeld | null> {
-  const row = await one<Row>(tx, `${UNITS} where u.number = $1`, [number])
+  const row = await one<Row>(tx, withRest('select * from unit where number = $1'), [number])
   return row && unitOf(row)
 }
 
@@ -101,10 +104,10 @@ export async function selectUnits(tx: Tx, asked: PacksAsked): Promise<UnitHeld[]
   const { lot, state, place, cut, before, limit } = asked
   const rows = await many<Row>(
     tx,
-    `${UNITS} where ($1::uuid is null or u.lot = $1) and ($2::text is null or u.state = $2)
-       and ($3::text is null or u.place = $3) and ($4::text is null or u.cut = $4)
-       and ($5::bigint is null or u.number < $5)
-     order by u.number desc limit $6`,
+    `${withRest(`select * from unit where ($1::uuid is null or lot = $1) and ($2::text is null or state = $2)
+       and ($3::text is null or place = $3) and ($4::text is null or cut = $4)
+       and ($5::bigint is null or number < $5)
+       order by number desc limit $6`)} order by u.number desc`,
     [lot ?? null, state ?? null, place ?? null, cut ?? null, before ?? null, limit + 1],
   )
   return rows.map(unitOf)

@@ -57,8 +57,8 @@ const schema = z.object({
 })
 export type Labels = z.infer<typeof schema>
 
-/** Cuts that were bladed or cubed: what was outside is in the middle (common practice). */
-const NON_INTACT = /cube|minute|bladed|kebab-bladed/
+/** Cuts that went through blades: what was outside is in the middle (common practice). Meat diced with a knife or saw did not. */
+const NON_INTACT = /cube-steak|minute-steak|bladed|tenderi[sz]ed/
 
 /** What the words of a label are made from. */
 interface Of {
@@ -127,7 +127,7 @@ function wordsOf(id: LabelBlock, of: Of): string | null {
       if (to === 'N' || to === 'F') return null
       const nonIntact = NON_INTACT.test(pack.cut)
       const stuffed = finishes.some((f) => f.finish === 'stuffed')
-      const bladed = nonIntact ? 'Bladed or cubed. ' : ''
+      const bladed = nonIntact ? 'Tenderised by blades. ' : ''
       return bladed + sayCooked(cookedTo(anatomy.species, { destination: to, nonIntact, stuffed }))
     }
     case 'storage':

@@ -33,7 +33,7 @@ async function load(before?: number) {
   const answer = await ask<PackPage>('GET', `/packs?${query}`)
   failed.value = answer.kind === 'ok' ? '' : issuesOf(answer)[0]!.detail
   if (answer.kind !== 'ok') return
-  page.value = answer.body
+  page.value = before ? { ...answer.body, places: page.value?.places ?? [] } : answer.body
   rows.value = before ? [...rows.value, ...answer.body.packs] : answer.body.packs
 }
 watch(place, () => void load(), { immediate: true })

@@ -77,6 +77,8 @@ const odd = (c: CutFigure) =>
               v-if="c.range"
               class="muted likely"
               >{{ words.massRange(c.range) }}</small
+            ><small v-if="c.pieces > 0 && !c.done" class="muted likely"
+              >{{ c.pieces }} {{ c.pieces === 1 ? 'piece' : 'pieces' }}</small
             >
           </td>
           <td class="right nowrap">
