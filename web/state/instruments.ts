@@ -10,6 +10,9 @@ export const labelsAtOnce = () => useLocalStorage('ekko-labels-at-once', true)
 /** Which there are stays known while nobody looks: what was printed may be answered later. */
 const held = createGlobalState(() => shallowRef<Instruments | null>(null))
 
+let asked = 0
+let newest = 0
+
 /** Scale, printer and probe of the bench, one for all that look at them; the scale is heard as long as one does. */
 export const useInstruments = createSharedComposable(() => {
   const state = held()
@@ -30,9 +33,14 @@ export const useInstruments = createSharedComposable(() => {
     source.onerror = () => (isLost.value = true)
   }
   async function sent(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown): Promise<FieldIssue[]> {
+    const turn = ++asked
     const answer = await ask<Instruments>(method, path, body)
     if (answer.kind !== 'ok') return issuesOf(answer)
-    state.value = answer.body
+    // An answer that was overtaken by that to a later request is older than what is known.
+    if (turn > newest) {
+      newest = turn
+      state.value = answer.body
+    }
     return []
   }
   const told = async (path: string, body?: unknown): Promise<FieldIssue[]> => {
