@@ -1,3 +1,5 @@
+import { kg, plus, toKg, minus, type Kg } from '#core/measure'
+import type { Acceptance } from '#core/records'
 import type { TempAt } from '#core/rules'
 import type { Facts } from './facts.ts'
 
@@ -26,4 +28,15 @@ export function coldLogOf({
           .map(({ at, where, c }) => ({ hours: (Date.parse(at) - Date.parse(hungAt)) / 3_600_000, where, c }))
           .toSorted((a, b) => a.hours - b.hours)
   return { readings, hungAt, assumed: hungAt !== null && !acceptance?.hungAt }
+}
+
+/** What both sides weighed together as they were accepted, and how far that lies from the hot weight on record; null where one was not. */
+export function sidesWeighed(
+  accepted: Pick<Acceptance, 'left' | 'right'> | null,
+  hot: Kg | null,
+): { sum: Kg; apart: Kg | null } | null {
+  if (!accepted?.left || !accepted.right) return null
+  const [left, right] = [accepted.left, accepted.right].map((m) => kg(toKg(m.value, m.unit)))
+  const sum = plus(left!, right!)
+  return { sum, apart: hot === null ? null : minus(sum, hot) }
 }

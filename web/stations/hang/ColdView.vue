@@ -3,8 +3,8 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, defineAsyncComponent, reactive, ref, watch } from 'vue'
-import { gramsOf, kg, parseMass, sayIssue, toKg, type TypedMass } from '#core/measure'
-import { coldLogOf } from '#core/plan'
+import { kg, parseMass, sayIssue, type TypedMass } from '#core/measure'
+import { coldLogOf, sidesWeighed } from '#core/plan'
 import { COVERS, LEAN_COLOURS, MARBLINGS, TEMP_PLACES, type Acceptance, type TempPlace } from '#core/records'
 import { cautionAt, coolingOf, tooWarmToFreeze } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
@@ -88,13 +88,9 @@ function accept() {
   })
 }
 /** What both sides weigh together, beside the hot weight that is on record. */
-const sides = computed(() => {
-  const a = accepted.value
-  if (!a?.left || !a.right) return null
-  const sum = toKg(a.left.value, a.left.unit) + toKg(a.right.value, a.right.unit)
-  const hot = read.value.evidence.find((e) => e.stage === 'hot' && e.sd === 0)?.kg ?? null
-  return { sum: kg(sum), apart: hot === null ? null : kg(sum - hot), grams: gramsOf(a.left) }
-})
+const sides = computed(() =>
+  sidesWeighed(accepted.value, read.value.evidence.find((e) => e.stage === 'hot' && e.sd === 0)?.kg ?? null),
+)
 
 const temp = reactive({ c: '', where: 'deep' as TempPlace, at: local(new Date().toISOString()) })
 const source = ref<'typed' | 'probe'>('typed')
