@@ -184,6 +184,8 @@ export interface ChainFigures {
   /** Of these SDs, what all animals of a day and a plant have in common: not divided by their number. */
   common: { shrink: number; dressing: number; chill: number }
   ageingPerDay: { mean: number; sd: number }
+  /** Of what hangs, the share for each day of hanging that is cut off as dried face; none where not said. */
+  ageTrimPerDay?: { mean: number; sd: number }
   days: { usual: number; low: number; high: number }
   /** girth² × length / divisor, inches and pounds; null where nobody tapes. */
   tapeDivisor: number | null

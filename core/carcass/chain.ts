@@ -59,6 +59,17 @@ export function evidenceOf(weighings: readonly Weighed[]): Evidence[] {
   return STAGES.flatMap((s) => best.get(s) ?? [])
 }
 
+/** What is cut off of what hangs as dried face on the day of cutting: a share of it, and its log SD. */
+export interface AgeTrim {
+  readonly share: number
+  readonly sd: number
+}
+export const NO_AGE_TRIM: AgeTrim = { share: 0, sd: 0 }
+/** A face dries on whatever hangs in the open, the longer the deeper (docs/sources.md: age-trim). */
+export function ageTrimOf({ ageTrimPerDay: perDay }: ChainFigures, days: number): AgeTrim {
+  return perDay && days > 0 ? { share: perDay.mean * days, sd: perDay.sd / perDay.mean } : NO_AGE_TRIM
+}
+
 interface Step {
   mean: number
   variance: number

@@ -4,6 +4,7 @@ import type { Conventions } from './conventions.ts'
 import { balanceOf, evaluate, newYield, type Balance, type Yield } from './evaluate.ts'
 import { lay, lengthOf, lengthScale, slicesBySegment, type Portions, type Stretch } from './lay.ts'
 import { LAID, NO_CHOICES, type Choices, type Extent, type Flow, type FlowSetting } from './flow.ts'
+import { NO_AGE_TRIM, type AgeTrim } from './chain.ts'
 import { opensInto } from './opensInto.ts'
 import { setFlow } from './setting.ts'
 import type { DepotFactors, Tilt } from './animal.ts'
@@ -15,6 +16,7 @@ import { SidedMap, type Sided } from './sided.ts'
 import { tilt } from './tilt.ts'
 
 const T = TISSUES.length
+const SEAM = TISSUES.indexOf('seam')
 /** Less than a microgram is no meat. */
 const NOTHING = 1e-9
 
@@ -82,6 +84,8 @@ export interface CutUp {
   lineAt(side: SideName): Readonly<Record<string, number>>
   /** Distance of the long lines from the eye. */
   mmAt(side: SideName): Readonly<Record<string, Mm>>
+  /** Dried face, cut off before its parts were weighed or opened: they hold the rest. */
+  readonly ageTrim: Kg
   /** Of a whole carcass, how much of it hangs. */
   readonly hangs: number
   /** Sides on which a part is freed before the lines. */
@@ -102,6 +106,8 @@ export interface Hung {
   /** Parts that were weighed, and what was cut away of parts, bruised or condemned. */
   parts?: Sided<Kg>
   cutAway?: Sided<Kg>
+  /** Dried face that is cut off it first; none when not said. */
+  ageTrim?: AgeTrim
   /** What of a cut was spoilt and went another way. */
   spoilt?: readonly Spoilt[]
 }
@@ -115,14 +121,29 @@ export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   tilt(flow, setting, hung.tilts)
   leaveOnBone(flow, setting, choices.leaves)
   partsInto(flow, setting, hung.parts, hung.cutAway)
+  setting.ageTrim = hung.ageTrim ?? NO_AGE_TRIM
   const inputs = pouredOf(flow, setting, choices, hung)
-  toWeighed(flow, setting.weighed, inputs, hung.carcass)
+  const dried = takeFace(flow, inputs, setting.ageTrim.share * hung.carcass)
+  toWeighed(flow, setting.weighed, inputs, hung.carcass - dried)
   const each = kg(hung.carcass / setting.hangs / (hung.count ?? 1))
   const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS, choices.kerf)
   const out = hung.spoilt?.length
     ? moveSpoilt(flow, setting, inputs, hung.spoilt)
     : evaluate(flow, setting, inputs, newYield(flow))
-  return new Cutting(flow, choices, setting, inputs, stretches, out, lengthScale(flow, each))
+  out.cutKg[flow[LAID].discardCut]! += dried
+  return new Cutting(flow, choices, setting, inputs, stretches, out, lengthScale(flow, each), kg(dried))
+}
+
+/** Takes so many kg of dried lean and fat off the carcass, wherever they lie, and answers what came off: no bone dries, and no offal. */
+function takeFace(flow: Flow, inputs: Float64Array, wanted: number): number {
+  if (wanted <= 0) return 0
+  const dries = flow[LAID].slots.flatMap((slot, s) =>
+    slot.offCarcass > 0 ? [] : [s * T, s * T + 1, s * T + SEAM],
+  )
+  const all = dries.reduce((sum, i) => sum + inputs[i]!, 0)
+  const share = all > 0 ? Math.min(1, wanted / all) : 0
+  for (const i of dries) inputs[i]! *= 1 - share
+  return share * all
 }
 
 /** What lies in every slot: poured from the bands, or, of a part that comes out of another, what that gives of it. */
@@ -174,12 +195,13 @@ class Cutting implements CutUp {
     y: Yield,
     /** Of lengths, beside those of the reference carcass. */
     readonly scale: number,
+    readonly ageTrim: Kg,
   ) {
     this[SETTING] = setting
     this[INPUTS] = inputs
     this[YIELD] = y
     this[STRETCHES] = stretches
-    this.balance = balanceOf(flow, inputs, y)
+    this.balance = balanceOf(flow, inputs, y, ageTrim)
   }
   get slots(): readonly CutSlot[] {
     return (this.made ??= this.flow[LAID].slots.map((_, s) => new SlotView(this, s)))

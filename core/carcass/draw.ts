@@ -11,6 +11,10 @@ const SEED = 0.20261124
 /** The seed of the nth group of a lot: other animals than those of its sisters. */
 export const seedOf = (nth: number): number => (SEED + nth * 0.618034) % 1
 const T = TISSUES.length
+/** The seed of how much of the face dries. */
+const DRIED = SEED / 3
+/** More than this of a carcass is never cut off it as dried face (trade bound, from memory). */
+const MOST_DRIED = 0.15
 
 /** Figures of each draw, kilograms, in the same order everywhere. */
 export interface Drawn {
@@ -106,12 +110,14 @@ export function drawLot(
   const { setting, inputs } = insideOf(cutting)
   const normal = normalsOf(seed)
   const { cuts } = flow.anatomy
-  const { slots, rowCut } = flow[LAID]
+  const { slots, rowCut, discardCut } = flow[LAID]
   const root = Math.sqrt(count)
   const sds = [spread.lean / root, spread.fat / root, spread.bone / root, 0]
   const placeSd = lineSds(flow, setting, inputs, count).map((line) => Math.hypot(spread.place / root, line))
   const place = placing(flow, inputs, placeSd)
   const cutter = cutterFactors(flow, draws)
+  const { ageTrim } = setting
+  const dried = normalsOf(DRIED)
   const isWeighed = setting.weighed.some((x) => !Number.isNaN(x))
   const off = slots.map((s) => s.offCarcass > 0)
   const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
@@ -141,13 +147,17 @@ export function drawLot(
     let all = 0
     for (const s of place.poured)
       if (!off[s]) for (let t = 0; t < T; t++) all += inputs[s * T + t]! * factors[t]! * places[s]!
-    const scale = w[AGED]! / all
+    const gone =
+      ageTrim.share > 0 ? Math.min(MOST_DRIED, ageTrim.share * Math.exp(ageTrim.sd * dried())) * w[AGED]! : 0
+    const left = w[AGED]! - gone
+    const scale = left / all
     const live = w[SHRUNK]! / shrunkMean
     for (const s of place.poured)
       for (let t = 0; t < T; t++)
         own[s * T + t] = inputs[s * T + t]! * (off[s] ? live : factors[t]! * places[s]! * scale)
-    if (isWeighed) toWeighed(flow, setting.weighed, own, w[AGED]!)
+    if (isWeighed) toWeighed(flow, setting.weighed, own, left)
     evaluate(flow, setting, own, out, perturb(flow, setting, cutter, d, share, holding))
+    out.cutKg[discardCut]! += gone
     for (const i of made) cutKg[i]![d] = out.cutKg[i]!
     for (const s of holding) {
       const held = slotKg[s]!

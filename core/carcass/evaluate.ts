@@ -171,7 +171,8 @@ export interface Balance {
   losses: Kg
 }
 
-export function balanceOf(flow: Flow, inputs: Float64Array, y: Yield): Balance {
+/** `ageTrim` kg hung with it and were cut off before any of it was opened. */
+export function balanceOf(flow: Flow, inputs: Float64Array, y: Yield, ageTrim: Kg): Balance {
   const sums = { product: 0, 'by-product': 0, loss: 0 }
   flow.anatomy.cuts.forEach((c, i) => (sums[c.kind] += y.cutKg[i]!))
   let [kept, all] = [0, 0]
@@ -182,7 +183,7 @@ export function balanceOf(flow: Flow, inputs: Float64Array, y: Yield): Balance {
     }
   })
   return {
-    carcass: kg(all - kept),
+    carcass: kg(all - kept + ageTrim),
     kept: kg(kept),
     added: kg(y.added),
     products: kg(sums.product),

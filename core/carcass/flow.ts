@@ -17,6 +17,7 @@ import { type Mm } from '#core/measure'
 import { SidedMap, type Sided } from './sided.ts'
 import { trimmed } from './trim.ts'
 import type { Blend } from './blend.ts'
+import type { AgeTrim } from './chain.ts'
 
 const T = TISSUES.length
 
@@ -154,6 +155,8 @@ export interface FlowSetting {
   hangs: number
   /** kg cut away of each slot before it is opened, bruised or condemned. */
   cutAway: Float64Array
+  /** Dried face that is cut off before anything is opened. */
+  ageTrim: AgeTrim
   /** kg of each slot that was weighed by itself; NaN where none was. */
   weighed: Float64Array
   /** What the trim is brought to; null where it is used as it falls. */

@@ -1,6 +1,6 @@
 /** What does an animal weigh at every stage, and where does every kilogram of its carcass go? */
-export { STAGES, basisNode, evidenceOf, sampleChain, solveChain, disagreements } from './chain.ts'
-export type { ChainPoint, Evidence, Stage, Weighed } from './chain.ts'
+export { STAGES, ageTrimOf, basisNode, evidenceOf, sampleChain, solveChain, disagreements } from './chain.ts'
+export type { AgeTrim, ChainPoint, Evidence, Stage, Weighed } from './chain.ts'
 export { chainUnder, conventionIn, unmet } from './conventions.ts'
 export type { Conventions } from './conventions.ts'
 export { heaviestCarcass, judgeWeighing, outsideKind } from './judge.ts'

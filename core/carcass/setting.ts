@@ -1,6 +1,7 @@
 import { linePositions, TISSUES, type Path } from '#core/anatomy'
 import { mm } from '#core/measure'
 import type { Blend } from './blend.ts'
+import { NO_AGE_TRIM } from './chain.ts'
 import {
   LAID,
   type Choices,
@@ -147,6 +148,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
     front: new Float64Array(slots.length * T).fill(1),
     hangs: 1,
     cutAway: new Float64Array(slots.length),
+    ageTrim: NO_AGE_TRIM,
     weighed: new Float64Array(slots.length).fill(Number.NaN),
     blend: blendOf(flow, choices, (slot) => pathOf[slot]!),
   }

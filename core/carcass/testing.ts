@@ -3,6 +3,7 @@ import { ANATOMIES } from '#core/species'
 import { kg as kilograms, mm } from '#core/measure'
 import { insideOf } from './cutUp.ts'
 import { LAID } from './flow.ts'
+import type { AgeTrim } from './chain.ts'
 import {
   compile,
   cutUp as cutCarcass,
@@ -75,6 +76,7 @@ export function cutUp(
     count = 1,
     parts = {},
     cutAway = {},
+    ageTrim,
   }: {
     kg?: number
     conventions?: Conventions
@@ -87,6 +89,7 @@ export function cutUp(
     /** kg on the left side. */
     parts?: Of<number>
     cutAway?: Of<number>
+    ageTrim?: AgeTrim
   } = {},
 ) {
   const flow = flowWithRibs(flowOf(species), ribs)
@@ -100,6 +103,7 @@ export function cutUp(
     count,
     parts: kgOnLeft(parts),
     cutAway: kgOnLeft(cutAway),
+    ...(ageTrim && { ageTrim }),
   })
   const { inputs } = insideOf(cutting)
   const poured = (s: number) => TISSUES.reduce((sum, _, t) => sum + inputs[s * TISSUES.length + t]!, 0)

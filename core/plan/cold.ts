@@ -1,7 +1,10 @@
+import type { Anatomy } from '#core/anatomy'
+import { ageTrimOf, type AgeTrim } from '#core/carcass'
 import { kg, plus, toKg, minus, type Kg } from '#core/measure'
 import type { Acceptance } from '#core/records'
 import type { TempAt } from '#core/rules'
 import type { Facts } from './facts.ts'
+import type { Plan } from './read.ts'
 
 export interface ColdLog {
   /** In the order they were read; hours after it was hung. */
@@ -29,6 +32,10 @@ export function coldLogOf({
           .toSorted((a, b) => a.hours - b.hours)
   return { readings, hungAt, assumed: hungAt !== null && !acceptance?.hungAt }
 }
+
+/** What of what hangs is cut off as dried face when it is cut; of a part that was bought in, none that is known. */
+export const ageTrimIn = ({ chain }: Anatomy, { days, hangs }: Pick<Plan, 'days' | 'hangs'>): AgeTrim =>
+  ageTrimOf(chain, hangs.as === 'part' ? 0 : days)
 
 /** What both sides weighed together as they were accepted, and how far that lies from the hot weight on record; null where one was not. */
 export function sidesWeighed(

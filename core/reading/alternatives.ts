@@ -11,6 +11,7 @@ import {
 import { afterBench, lessWorth, worthOf, waysBilled, type Worth } from '#core/ledger'
 import { kg, mm, plus, type Issue, type Kg, type Minor, type Mm, sumOf } from '#core/measure'
 import {
+  ageTrimIn,
   allMinutes,
   choicesWith,
   heldBy,
@@ -60,6 +61,7 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
     tilts: read.animal.tilts,
     parts: read.plan.parts,
     cutAway: read.plan.cutAway,
+    ageTrim: ageTrimIn(read.flow.anatomy, read.plan),
     spoilt: read.plan.spoilt,
     count: read.count,
   })

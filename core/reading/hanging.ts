@@ -8,6 +8,8 @@ import { reckon } from './reckon.ts'
 export interface HungDay {
   day: number
   hanging: Kg
+  /** Of what hangs, cut off as dried face. */
+  face: Kg
   cut: Kg
   left: Minor
 }
@@ -32,6 +34,7 @@ export function hungDays(base: Flow, lot: LotState, farm: FarmFigures, read: Rec
     return {
       day,
       hanging: then.weights!.aged,
+      face: then.cutting.ageTrim,
       cut: sumOf(then.cuts, (c) => (c.cut.kind === 'product' ? c.kg : kg(0))),
       left: minor(then.money.net - then.money.costs.total),
     }

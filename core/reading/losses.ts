@@ -4,7 +4,18 @@ import type { Reckoning } from './lot.ts'
 
 /** One step on the way from the live animal to what is taken home. `kg` is what went (or came, below zero). */
 export interface Loss {
-  id: 'shrink' | 'dressing' | 'cooler' | 'bone' | 'fat' | 'discard' | 'saw' | 'added' | 'unaccounted'
+  id:
+    | 'shrink'
+    | 'dressing'
+    | 'cooler'
+    | 'age-trim'
+    | 'cut-away'
+    | 'bone'
+    | 'fat'
+    | 'discard'
+    | 'saw'
+    | 'added'
+    | 'unaccounted'
   kg: Kg
   left: Kg
   /** What a step is made of, where that is known: the parts of the live animal that are no carcass. */
@@ -36,15 +47,25 @@ export function whereItGoes(read: Reckoning): Loss[] {
 }
 
 /** From what hangs to what is taken home: kept offal and what is added come in, the rest goes. Adds up to their difference. */
-export function fromHanging({ cuts, balance }: Reckoning): { id: Loss['id'] | 'kept'; kg: Kg }[] {
+export function fromHanging({ cuts, balance, cutting }: Reckoning): { id: Loss['id'] | 'kept'; kg: Kg }[] {
   const byProduct = (to: Destination) =>
     sumOf(cuts, (c) => (c.cut.kind === 'by-product' && c.cut.destination === to ? c.kg : kg(0)))
   const [bone, fat] = [byProduct('N'), byProduct('F')]
+  const waste = minus(balance.byProducts, plus(bone, fat))
+  // What is all weighed may be less than was thought to go.
+  const upTo = (most: Kg, x: Kg) => kg(Math.max(0, Math.min(most, x)))
+  const face = upTo(waste, cutting.ageTrim)
+  const away = upTo(
+    minus(waste, face),
+    sumOf(cutting.slots, (s) => s.cutAway),
+  )
   return [
     { id: 'kept', kg: kg(-balance.kept) },
+    { id: 'age-trim', kg: face },
+    { id: 'cut-away', kg: away },
     { id: 'bone', kg: bone },
     { id: 'fat', kg: fat },
-    { id: 'discard', kg: minus(balance.byProducts, plus(bone, fat)) },
+    { id: 'discard', kg: minus(waste, plus(face, away)) },
     { id: 'saw', kg: balance.losses },
     { id: 'added', kg: kg(-balance.added) },
     { id: 'unaccounted', kg: balance.difference },

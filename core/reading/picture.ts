@@ -10,10 +10,12 @@ export interface FlowLink {
 
 const NOTHING = 1e-9
 const TOO_THIN = 1e-6
+/** What is cut off a carcass that hung, before there are parts. */
+export const DRIED_FACE = 'dried-face'
 
 /**
  * From the live animal through the carcass and its parts to destinations; what enters any part leaves it. `from`
- * and `to` are `live`, `carcass`, `added`, `gone`, a part's id, or a destination's letter as `→R`.
+ * and `to` are `live`, `carcass`, `dried-face`, `added`, `gone`, a part's id, or a destination's letter as `→R`.
  */
 export function flowPicture(read: Reckoning): FlowLink[] {
   const { cutting, weights, balance } = read
@@ -53,6 +55,8 @@ export function flowPicture(read: Reckoning): FlowLink[] {
     )
     link(own.some((s) => s.offCarcass > 0) ? 'live' : 'carcass', part, hung)
   }
+  link('carcass', DRIED_FACE, cutting.ageTrim)
+  link(DRIED_FACE, '→X', cutting.ageTrim)
   const { carcass, kept } = balance
   const gone = minus(weights.live, plus(carcass, kept))
   if (gone >= 0) {

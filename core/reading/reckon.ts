@@ -17,7 +17,7 @@ import {
   type Flow,
 } from '#core/carcass'
 import { kg, minor, type Minor } from '#core/measure'
-import { minutesOf, readPlan, type Plan } from '#core/plan'
+import { ageTrimIn, minutesOf, readPlan, type Plan } from '#core/plan'
 import { finishing, cutFigures } from './cuts.ts'
 import { billedPacks, finished } from './finish.ts'
 import type { FarmFigures, GroupState, LotState, Reckoning, Weights } from './lot.ts'
@@ -110,6 +110,7 @@ function reckonOne(
       tilts: animal.tilts,
       parts: plan.parts,
       cutAway: plan.cutAway,
+      ageTrim: ageTrimIn(flow.anatomy, plan),
       spoilt: plan.spoilt,
       count,
     })

@@ -22,6 +22,7 @@ function cuttingOf(all: readonly CutUp[]): CutUp {
     flow: first!.flow,
     choices: first!.choices,
     hangs: first!.hangs,
+    ageTrim: sumOf(all, (c) => c.ageTrim),
     balance,
     slots,
     slot: (part, side) =>

@@ -41,6 +41,7 @@ export const anatomy: Anatomy = deriveAnatomy(steer, {
   sources: {
     chain: 'calf-chain',
     'chain.days': 'usual-days',
+    'chain.ageTrimPerDay': 'age-trim',
     'chain.tapeDivisor': 'tape-rule',
     referenceKg: 'calf-cells',
     axis: 'calf-cells',

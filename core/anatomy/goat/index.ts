@@ -41,6 +41,7 @@ export const anatomy: Anatomy = deriveAnatomy(lamb, {
   sources: {
     chain: 'goat-chain',
     'chain.days': 'usual-days',
+    'chain.ageTrimPerDay': 'age-trim',
     'chain.tapeDivisor': 'tape-rule',
     referenceKg: 'goat-cells',
     axis: 'goat-cells',

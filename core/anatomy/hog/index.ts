@@ -40,6 +40,7 @@ export const anatomy: Anatomy = {
     'chain.liveKg': 'hog-bounds',
     'chain.dressingPossible': 'hog-bounds',
     'chain.days': 'usual-days',
+    'chain.ageTrimPerDay': 'age-trim',
     'chain.tapeDivisor': 'tape-rule',
     referenceKg: 'hog-cells',
     axis: 'hog-axis',

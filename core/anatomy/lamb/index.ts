@@ -40,6 +40,7 @@ export const anatomy: Anatomy = {
     'chain.liveKg': 'lamb-bounds',
     'chain.dressingPossible': 'lamb-bounds',
     'chain.days': 'usual-days',
+    'chain.ageTrimPerDay': 'age-trim',
     'chain.tapeDivisor': 'tape-rule',
     referenceKg: 'lamb-cells',
     axis: 'lamb-axis',

@@ -40,6 +40,7 @@ export const anatomy: Anatomy = {
     'chain.liveKg': 'steer-bounds',
     'chain.dressingPossible': 'steer-bounds',
     'chain.days': 'usual-days',
+    'chain.ageTrimPerDay': 'age-trim',
     'chain.tapeDivisor': 'tape-rule',
     referenceKg: 'steer-cells',
     axis: 'steer-axis',

@@ -58,6 +58,8 @@ const LOSS_WORD: Record<ReturnType<typeof fromHanging>[number]['id'], string> = 
   shrink: 'fasting and haulage',
   dressing: 'dressed off',
   cooler: 'dries in the cooler',
+  'age-trim': 'dried face cut off',
+  'cut-away': 'bruised or condemned, cut away',
   kept: 'offal kept beside it',
   bone: 'bones',
   fat: 'fat and skin trimmed off',

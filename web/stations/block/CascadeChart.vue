@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { Destination } from '#core/anatomy'
-import { cascadeOf } from '#core/reading'
+import { cascadeOf, DRIED_FACE } from '#core/reading'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -35,10 +35,12 @@ const scale = computed(() => {
   const off = gone.reduce((s, g) => s + g.kg, 0)
   return Math.max(live, block.kg + off, block.kg + added.kg)
 })
+const APART = new Map([
+  ['', 'not planned'],
+  [DRIED_FACE, 'dried face'],
+])
 const partName = (id: string) =>
-  id === ''
-    ? 'not planned'
-    : words.name(body.value.anatomy.parts.find((p) => p.id === id)!.names).split(/ \(|,|:/)[0]!
+  APART.get(id) ?? words.name(body.value.anatomy.parts.find((p) => p.id === id)!.names).split(/ \(|,|:/)[0]!
 
 interface Block {
   key: string

@@ -138,7 +138,12 @@ const another = computed(() => {
   const now = days.value?.find((d) => d.day === read.value.plan.days)
   const next = days.value?.find((d) => d.day === read.value.plan.days + 1)
   return now && next
-    ? { hanging: kg(now.hanging - next.hanging), cut: kg(now.cut - next.cut), money: next.left - now.left }
+    ? {
+        hanging: kg(now.hanging - next.hanging),
+        cut: kg(now.cut - next.cut),
+        face: kg(next.face - now.face),
+        money: next.left - now.left,
+      }
     : null
 })
 const cutOn = computed(() => {
@@ -248,7 +253,10 @@ const setDays = (value: number) => decide({ field: 'days', target: 'lot', side: 
       <template v-else-if="days">
         <p v-if="another" data-testid="another">
           One day more takes <b class="estimate">{{ words.says.value.mass(another.hanging, 2) }}</b> off the
-          rail and <b class="estimate">{{ words.says.value.mass(another.cut, 2) }}</b> of the cuts
+          rail and <b class="estimate">{{ words.says.value.mass(another.cut, 2) }}</b> of the cuts<template
+            v-if="another.face > 0"
+            >, the dried face of {{ words.says.value.mass(another.face, 2) }} more among it,</template
+          >
           <template v-if="another.money !== 0"
             >and {{ another.money < 0 ? 'costs' : 'brings' }}
             {{ words.money(Math.abs(another.money)) }}</template

@@ -15,6 +15,7 @@ const chain = computed(() =>
   chainUnder(body.value.anatomy, read.value.plan.conventions, read.value.plan.type),
 )
 const kind = computed(() => words.name(body.value.anatomy.names).toLowerCase())
+const face = computed(() => read.value.cutting.ageTrim)
 function take(event: Event) {
   const typed = (event.target as HTMLInputElement).value.trim()
   const value = Number(typed)
@@ -43,7 +44,11 @@ function take(event: Event) {
       :invalid="issues.length > 0"
       @change="take"
     />
-    <small class="muted">each takes {{ (chain.ageingPerDay.mean * 100).toFixed(1) }} %</small>
+    <small class="muted"
+      >each dries it by {{ (chain.ageingPerDay.mean * 100).toFixed(1) }} %<template v-if="face > 0"
+        >; dried face to cut off: {{ words.says.value.mass(face, 2) }}</template
+      ></small
+    >
   </div>
   <FieldIssues :issues="issues" />
 </template>

@@ -5,7 +5,7 @@ import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { computed } from 'vue'
 import VChart from 'vue-echarts'
-import { fromKg } from '#core/measure'
+import { fromKg, minus } from '#core/measure'
 import type { HungDay } from '#core/reading'
 import type { TempAt } from '#core/rules'
 import { useWords } from '../../state/words.ts'
@@ -62,6 +62,13 @@ const option = computed(() => ({
         label: { formatter: 'planned' },
         data: [{ xAxis: planned }],
       },
+    },
+    {
+      name: 'without the dried face',
+      type: 'line' as const,
+      showSymbol: false,
+      lineStyle: { color: '#a5563a', width: 1.5, type: 'dotted' as const },
+      data: days.map((d) => [d.day, inUnit(minus(d.hanging, d.face))]),
     },
     {
       name: 'cut of it',

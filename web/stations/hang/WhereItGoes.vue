@@ -10,6 +10,8 @@ const WORDS: Record<Loss['id'], string> = {
   shrink: 'Fasting and haulage',
   dressing: 'Blood, guts, dressed off',
   cooler: 'Drying in the cooler',
+  'age-trim': 'Dried face cut off',
+  'cut-away': 'Bruised or condemned, cut away',
   bone: 'Bones',
   fat: 'Fat and skin trimmed off',
   discard: 'Glands and discards',

@@ -13,6 +13,7 @@ export const chain: ChainFigures = {
   chill: { mean: 0.978, sd: 0.004 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.004, sd: 0.001 },
+  ageTrimPerDay: { mean: 0.0014, sd: 0.0006 },
   days: { usual: 5, low: 2, high: 10 },
   tapeDivisor: 300,
 }

@@ -13,6 +13,7 @@ export const chain: ChainFigures = {
   chill: { mean: 0.975, sd: 0.005 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.0045, sd: 0.001 },
+  ageTrimPerDay: { mean: 0.0014, sd: 0.0006 },
   days: { usual: 3, low: 1, high: 7 },
   tapeDivisor: 300,
 }

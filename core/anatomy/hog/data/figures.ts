@@ -11,6 +11,7 @@ export const chain: ChainFigures = {
   chill: { mean: 0.98, sd: 0.003 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.0025, sd: 0.0008 },
+  ageTrimPerDay: { mean: 0.0005, sd: 0.0003 },
   days: { usual: 2, low: 1, high: 5 },
   tapeDivisor: 400,
 }

@@ -11,6 +11,7 @@ export const chain: ChainFigures = {
   chill: { mean: 0.978, sd: 0.004 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.004, sd: 0.001 },
+  ageTrimPerDay: { mean: 0.001, sd: 0.0005 },
   days: { usual: 5, low: 3, high: 14 },
   tapeDivisor: 300,
 }
