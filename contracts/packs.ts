@@ -12,6 +12,7 @@ import {
   SPECIES,
   UNIT_STATES,
   WRAPS,
+  type PackingItem,
 } from '#core/records'
 
 /** A pack as a list shows it: what it is, of which lot, and where it lies. */
@@ -51,6 +52,12 @@ export interface PackPage {
   more: boolean
   /** What lies where, of all that are there: with the first page. */
   places: { place: string | null; packs: number; grams: Grams }[]
+}
+
+/** Of what the farm counted of its wrappings and labels, how many packs took since. */
+export interface UsedSince {
+  item: PackingItem
+  used: number
 }
 
 export interface PackTrace {

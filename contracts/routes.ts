@@ -37,6 +37,7 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'post', path: '/lots/:id/groups', body: splitSchema },
   { method: 'post', path: '/lots/:id/groups/joined', body: joinSchema },
   { method: 'get', path: '/packs' },
+  { method: 'get', path: '/packs/used' },
   { method: 'get', path: '/packs/:number' },
   { method: 'post', path: '/packs/events', body: packEventsSchema },
   { method: 'get', path: '/instruments' },

@@ -1,7 +1,16 @@
 import { v7 as uuid } from 'uuid'
 import { DEVICE_HEADER, type FarmChange, type Lot } from '#contracts'
-import { priceOf } from '#core/measure'
-import type { Decision, Equipment, FactBody, Finish, Sheet, Station } from '#core/records'
+import { minor, priceOf } from '#core/measure'
+import type {
+  Decision,
+  Equipment,
+  FactBody,
+  Finish,
+  PackingItem,
+  PackingSheet,
+  Sheet,
+  Station,
+} from '#core/records'
 import { jobs, others } from './others.ts'
 import {
   hang,
@@ -193,10 +202,30 @@ async function room(keep: (body: Sheet) => Promise<unknown>) {
     ...{ format: 'ekko-equipment', version: 1, name, station, makes: true },
     ...{ kgPerMinute: null, sharpened: null, fault: null, borrowed: null, ...more },
   })
+  const counted = (item: PackingItem, per100: number, count: number): PackingSheet['lines'][number] => ({
+    ...{ item, per100: minor(per100) },
+    counted: { count, at: '2026-11-18T06:00:00.000Z' },
+  })
+  await keep(thing('Rail in the cooler', 'rail', { places: 8 }))
   await keep(thing('Band saw', 'saw', { sharpened: '2026-10-30' }))
   await keep(thing('Bench grinder, ½ hp', 'grinder', { kgPerMinute: 1.8, sharpened: '2026-11-14' }))
   await keep(thing('Boning knives', 'table', { sharpened: '2026-11-20' }))
   await keep(thing('Vacuum sealer', 'table', { makes: false, borrowed: 'Mill Lane' }))
+  await keep({
+    ...{ format: 'ekko-packing', version: 1, name: 'Packing', usual: 'vacuum' },
+    cuts: [
+      { species: 'hog', cut: 'bones', wrap: 'zip' },
+      { species: 'steer', cut: 'soup-bones', wrap: 'zip' },
+      { species: 'hog', cut: 'fresh-ham', wrap: 'shrink' },
+    ],
+    lines: [
+      counted({ is: 'wrap', wrap: 'vacuum', upTo: 0.5 }, 1400, 240),
+      counted({ is: 'wrap', wrap: 'vacuum', upTo: 1 }, 2100, 60),
+      counted({ is: 'wrap', wrap: 'vacuum', upTo: 2 }, 3200, 35),
+      counted({ is: 'label' }, 350, 500),
+      { item: { is: 'twine' }, per100: 620, counted: null },
+    ],
+  })
   await keep({
     ...{ format: 'ekko-school', version: 1, name: 'Fallowmere hogs', species: 'hog' },
     ...{ order: ['belly', 'spare-ribs', 'loin', 'leg'], stations: [] },

@@ -289,6 +289,80 @@ describe('in the cold', () => {
   })
 })
 
+describe('no cooler', () => {
+  it('ice that is filled up is written down each time, and judged; withdrawn, it is gone', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'cold')
+    await page.locator('#accept-chilled').click()
+    await page.getByRole('option', { name: 'iced chests' }).click()
+    await page.getByRole('button', { name: 'Put it right' }).click()
+    const rule = (id: string) => page.getByTestId('chest').locator(`[data-rule=${id}]`)
+    await rule('ice').waitFor()
+    const fill = async (at: string, mass = '') => {
+      await page.getByLabel('Filled up at').fill(at)
+      await page.getByLabel('Ice, if weighed').fill(mass)
+      await page.getByRole('button', { name: 'Ice filled up' }).click()
+    }
+    await fill('2026-11-20T19:00', 'a heap')
+    await page.getByText(/“a heap” is not a weight/).waitFor()
+    await fill('2026-11-20T19:00', '40 lb')
+    await page.getByTestId('icings').getByText('40 lb').waitFor()
+    await expect.poll(() => rule('ice').innerText()).toContain('not kept')
+    await expect.poll(() => rule('drained').innerText()).toContain(': kept')
+    await page.getByText('water let off', { exact: true }).first().click()
+    await fill('2026-11-21T08:00')
+    await expect.poll(() => rule('drained').innerText()).toContain('not kept')
+    await saved(page)
+    await page.getByRole('button', { name: 'Withdraw the ice of 2026-11-21 08:00' }).click()
+    await expect.poll(() => rule('drained').innerText()).toContain(': kept')
+  })
+
+  it('a day more on the rail is set against its places', async () => {
+    const { page } = run
+    await openLot(run, 'Alder', 'cold')
+    const places = page.getByTestId('rail-places')
+    await places.waitFor()
+    expect(await places.innerText()).toMatch(/\d+ of the 8 places on the rail are taken/)
+  })
+})
+
+describe('bags', () => {
+  it('a cut goes into its own wrapping, the shelf goes down with each pack, and the cost is booked', async () => {
+    const { page } = run
+    await openLot(run, 'Bramble', 'bags')
+    const own = page.locator('[data-wrap-of=ground-pork]')
+    await own.getByRole('combobox').click()
+    await page.getByRole('option', { name: 'freezer paper' }).click()
+    const paper = page.locator('tr', { hasText: 'freezer paper to' }).first()
+    await paper.waitFor()
+    const to = /to ([\d.]+ lb)/.exec(await paper.innerText())![1]!
+    const shelf = () => page.getByLabel(`freezer paper to ${to}: counted on the shelf`)
+    await shelf().fill('many')
+    await shelf().press('Enter')
+    await page.getByText('“many” is not a number from 0 to 1000000').waitFor()
+    await shelf().fill('20')
+    await shelf().press('Enter')
+    await page.getByLabel(`What 100 of freezer paper to ${to} cost`).fill('9.50')
+    await page.getByLabel(`What 100 of freezer paper to ${to} cost`).press('Enter')
+    await expect.poll(() => page.getByTestId('supply-cost').innerText()).toMatch(/costs about \$[\d.]+/)
+    await page.getByRole('button', { name: 'Put it among its costs' }).click()
+    await page.getByText(/stand among its costs/).waitFor()
+    await saved(page)
+    await openLot(run, 'Bramble', 'pack')
+    await row('ground-pork').getByRole('button', { name: /Weigh/ }).click()
+    await expect.poll(() => page.locator('#pack-wrap').innerText()).toBe('freezer paper')
+    await page.getByLabel('Weight on the scale').fill('2 lb')
+    await page.getByLabel('Packs', { exact: true }).fill('2')
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText('2 lb of ground pork kept').waitFor()
+    await run.restart('SIGKILL')
+    await openLot(run, 'Bramble', 'bags')
+    await expect.poll(() => shelf().inputValue()).toBe('18')
+    await openLot(run, 'Bramble', 'costs')
+    await page.getByText('Bags, labels and twine').first().waitFor()
+  })
+})
+
 describe('tubs', () => {
   it('have a running weight; what fell into the wrong one is moved, and the sums follow', async () => {
     const { page } = run

@@ -11,6 +11,7 @@ const VIEWS = [
   ['Clover', 'pack'],
   ['Clover', 'packs'],
   ['Clover', 'labels'],
+  ['Clover', 'bags'],
   ['Clover', 'tools'],
   ['Flock 2', 'why'],
   ['Alder', 'cold'],

@@ -72,13 +72,14 @@ describe('what goes in', () => {
 describe('bags, labels, twine and casing', () => {
   it('there is a bag and a label for every pack, whatever the pack is', () => {
     const r = read('hog', [onCut('portion', 'ground-pork', { kind: 'pack', kg: 2, lb: 4 })])
-    const { bags, labels } = kitOf(r)
-    expect(sumOf(bags, (b) => b.count)).toBe(labels)
-    expect(labels).toBe(sumOf(r.cuts, (c) => (c.cut.kind === 'product' ? c.packs : 0)))
+    const { supplies } = kitOf(r)
+    const count = (is: string) => supplies.reduce((s, x) => s + (x.item.is === is ? x.need : 0), 0)
+    expect(count('wrap')).toBe(count('label'))
+    expect(count('label')).toBe(sumOf(r.cuts, (c) => (c.cut.kind === 'product' ? c.packs : 0)))
   })
   it('a boned roast is tied, one on its bone is not; sausage is cased, mince is not', () => {
-    const boned = kit('hog', both('butt', 'butt-boned')).twine!.pieces
-    const onBone = kit('hog', both('butt', 'butt-roasts')).twine?.pieces ?? 0
+    const boned = kit('hog', both('butt', 'butt-boned')).tied
+    const onBone = kit('hog', both('butt', 'butt-roasts')).tied
     expect(boned).toBeGreaterThan(onBone)
     expect(kit('hog').casing).toBeNull()
     const { casing } = kit('hog', [way('trim', 'trim-sausage', 'animal')])

@@ -1,9 +1,17 @@
-import { lookup, type Cut, type Names } from '#core/anatomy'
+import { lookup, type Names } from '#core/anatomy'
 import type { CutRow, CutSlot } from '#core/carcass'
-import { kg, minor, perKg, plus, sumOf, type Kg, type Minor, type UnitPrice } from '#core/measure'
+import { kg, plus, sumOf, type Kg } from '#core/measure'
 import { finishKind, isLater } from '#core/plan'
-import { CLASS_OF, DESTINATIONS, type Destination, type KitId, type Tool } from '#core/records'
+import {
+  CLASS_OF,
+  DESTINATIONS,
+  type Destination,
+  type KitId,
+  type PackingSheet,
+  type Tool,
+} from '#core/records'
 import type { CutFigure, Reckoning } from '#core/reading'
+import { suppliesOf, tiedPieces, type Supply } from './packing.ts'
 
 /** A tool that the plan takes, and the parts it is for. */
 export interface KitTool {
@@ -29,13 +37,10 @@ export interface Kit {
   tubs: KitTub[]
   /** What goes into or on the meat, by name. */
   goes: { name: string; kg: Kg }[]
-  /** Bags by size: as many as the plan takes, and as have been made of it already. */
-  bags: { upTo: Kg; count: number; used: number }[]
-  /** What those still to be filled cost, minor units. */
-  bagCost: Minor
-  labels: number
-  /** Pieces that are tied, and the twine they take, m. */
-  twine: { pieces: number; metres: number } | null
+  /** What its packs take: wrappings by size, labels, twine. */
+  supplies: Supply[]
+  /** Pieces that are tied. */
+  tied: number
   /** What is filled into casings, and their length, m. */
   casing: { kg: Kg; metres: number } | null
   /** Minutes that the grinder runs. */
@@ -45,14 +50,9 @@ export interface Kit {
 
 /** A tub that one person lifts (our own figure; docs/sources.md: kit). */
 export const TUB = kg(20)
-/** Twine for each tied piece, m; casing for each kg of sausage, m; kg a minute through half a horsepower (docs/sources.md: kit). */
-const TWINE_M = 1.5
+/** Casing for each kg of sausage, m; kg a minute through half a horsepower (docs/sources.md: kit). */
 const CASING_M = 1.4
 const GRINDS = { low: 1.6, high: 2 } as const
-/** Bags are taken by what goes in: to half a kilogram, one, two, and more. */
-const BAGS = [0.5, 1, 2, 5, 20].map((x) => kg(x))
-/** What a bag of each size costs, as a part of the price of a kg of mince, so that it holds in any currency (docs/sources.md: kit). */
-const BAG_COSTS = [0.006, 0.009, 0.014, 0.025, 0.046]
 
 /** What lies ready with each tool of a way (common practice). */
 const WITH: Record<Exclude<Tool, 'none'>, string> = {
@@ -85,9 +85,14 @@ export function iceFor(birds: Kg): Ice {
 
 /**
  * Everything that the plan of today asks for, from the model; what waits for another day is left out. `grinds` is what goes
- * through the farm's own grinder, kg a minute, where that is known.
+ * through the farm's own grinder, kg a minute, where that is known; `packs` are those in force, `packing` what the farm packs in.
  */
-export function kitOf(read: Reckoning, grinds: number | null = null): Kit {
+export function kitOf(
+  read: Reckoning,
+  grinds: number | null = null,
+  packs: Parameters<typeof suppliesOf>[1] = [],
+  packing: PackingSheet | null = null,
+): Kit {
   const { anatomy } = read.flow
   const today = read.cutting.slots.filter(
     (s) => s.holds && !s.path.leaves && !isLater(anatomy, read.plan.held, s.part, s.side),
@@ -96,14 +101,12 @@ export function kitOf(read: Reckoning, grinds: number | null = null): Kit {
   const ground = sumOf(today, (s) => (s.path.tool === 'grinder' && s.path.perKg ? s.kg : kg(0)))
   const cased = products.filter((c) => c.cut.id.includes('sausage') && c.cut.destination === 'G')
   const filled = sumOf(cased, (c) => c.kg)
-  const tied = sumOf(products, (c) => (isTied(read, c) ? c.pieces : 0))
   return {
     tools: toolsOf(read, today),
     tubs: tubsOf(read),
     goes: goesIn(read, today),
-    ...bagsOf(products, read.farm.mince),
-    labels: sumOf(products, (c) => c.packs),
-    twine: tied > 0 ? { pieces: tied, metres: tied * TWINE_M } : null,
+    supplies: suppliesOf(read, packs, packing),
+    tied: tiedPieces(read),
     casing: filled > 0 ? { kg: filled, metres: filled * CASING_M } : null,
     grinder:
       ground > 0
@@ -166,28 +169,3 @@ const GOES_ON: Partial<Record<string, string>> = {
 }
 const processOf = ({ path, rear }: CutSlot, { cut }: CutRow) =>
   [...path.outputs, ...(rear?.path.outputs ?? [])].find((o) => o.cut === cut!.id && o.process)?.process
-
-/** Whether a cut is tied: it was asked for, or it is a roast with no bone to hold it (common practice). */
-function isTied(read: Reckoning, { cut, finishes }: CutFigure): boolean {
-  if (finishes.some((f) => f.finish === 'tied' || f.finish === 'stuffed')) return true
-  if (finishes.some((f) => f.finish === 'netted')) return false
-  return cut.destination === 'R' && cut.portion?.kind === 'roast' && !hasBone(read, cut)
-}
-const hasBone = (read: Reckoning, cut: Cut): boolean =>
-  read.cutting.slots.some(
-    (s) => s.holds && s.rows.some((r) => r.cut === cut && r.tissue.bone > 0.01 * r.green),
-  )
-
-/** Bags by the smallest size that a pack of each cut goes into, and what is still to be bought of them. */
-function bagsOf(products: readonly CutFigure[], mince: UnitPrice): Pick<Kit, 'bags' | 'bagCost'> {
-  const counts = BAGS.map((upTo) => ({ upTo, count: 0, used: 0 }))
-  for (const c of products) {
-    const packs = c.done ? c.weighedPacks : Math.max(c.packs, c.weighedPacks)
-    if (packs === 0) continue
-    const size = counts.find((b) => c.kg / packs <= b.upTo) ?? counts.at(-1)!
-    size.count += packs
-    size.used += c.weighedPacks
-  }
-  const cost = counts.reduce((sum, b, i) => sum + (b.count - b.used) * BAG_COSTS[i]! * perKg(mince), 0)
-  return { bags: counts.filter((b) => b.count > 0), bagCost: minor(Math.round(cost)) }
-}

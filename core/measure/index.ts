@@ -37,6 +37,7 @@ export {
   worthAt,
 } from './money.ts'
 export type { UnitPrice } from './money.ts'
+export { parseTemperature, parseWhole } from './typed.ts'
 export { formatPercent, roundToSum } from './figures.ts'
 export { interval, quantilesOf } from './interval.ts'
 export type { Interval } from './interval.ts'

@@ -10,6 +10,8 @@ import {
   minor,
   parseMass,
   parseMoney,
+  parseTemperature,
+  parseWhole,
   perKg,
   PLAIN,
   priceIn,
@@ -115,4 +117,23 @@ describe('figures on one screen', () => {
     expect(saysFor(PLAIN).massRange({ low: 100, high: 104 })).toBe('220.5–229.3 lb')
     expect(saysFor(PLAIN).massRange({ low: 100, high: 110 })).toBe('220–243 lb')
   })
+})
+
+describe('temperatures and counts typed freely', () => {
+  it.each([
+    ['4.5', 4.5],
+    ['−1', -1],
+    ['4,5 °C', 4.5],
+    ['40 F', 4.4],
+    ['32°f', 0],
+  ])('%s is %s °C', (text, c) => expect(parseTemperature(text, 'c')).toEqual({ ok: true, value: c }))
+  it.each(['', 'warm', '61', '200', '4 5', '-41'])('“%s” is none', (text) => {
+    const out = parseTemperature(text, 'c')
+    expect(out.ok ? '' : sayIssue(out.issues[0]!)).toContain(`“${text}” is no temperature`)
+  })
+  it.each(['', '1.5', '-1', '11', 'ten'])('“%s” is no count up to 10', (text) =>
+    expect(parseWhole(text, 'n', { low: 0, high: 10 }).ok).toBe(false),
+  )
+  it('a count is read with blanks around it', () =>
+    expect(parseWhole(' 7 ', 'n', { low: 0, high: 10 })).toEqual({ ok: true, value: 7 }))
 })

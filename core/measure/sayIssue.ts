@@ -43,6 +43,8 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `“${issue.figures.typed}” is not an amount of money. Type a figure such as 12.50.`
     case 'money-too-fine':
       return `“${issue.figures.typed}” has more decimals than the currency (${issue.figures.digits}). Round it.`
+    case 'temperature-unreadable':
+      return `“${issue.figures.typed}” is no temperature from −40 to 60 °C. Type 4.5, or 40 F.`
     case 'number-unreadable':
       return `“${issue.figures.typed}” is not a number from ${issue.figures.low} to ${issue.figures.high}.`
     case 'later-above-earlier': {

@@ -132,6 +132,7 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
     case 'void':
     case 'temperature':
     case 'acceptance':
+    case 'icing':
       return null
   }
 }

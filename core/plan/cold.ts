@@ -11,6 +11,8 @@ export interface ColdLog {
   readings: TempAt[]
   /** When it was hung; null where neither hour nor day is known. */
   hungAt: string | null
+  /** Ice that was filled up, hours after it was hung, in their order. */
+  icings: { hours: number; drained: boolean }[]
   /** Only the day is known: noon of it is taken. */
   assumed: boolean
 }
@@ -20,18 +22,29 @@ const NOON = 'T12:00:00.000Z'
 /** Temperatures by the hours since it was hung: since the hour that was written down, or noon of the day of the kill. */
 export function coldLogOf({
   temperatures,
+  icings,
   acceptance,
   killed,
-}: Pick<Facts, 'temperatures' | 'acceptance' | 'killed'>): ColdLog {
+}: Pick<Facts, 'temperatures' | 'icings' | 'acceptance' | 'killed'>): ColdLog {
   const hungAt = acceptance?.hungAt ?? (killed === null ? null : killed + NOON)
-  const readings =
+  /** None before there is an hour to count from. */
+  const sinceHung = <R extends { at: string }>(rows: readonly R[]) =>
     hungAt === null
       ? []
-      : temperatures
-          .map(({ at, where, c }) => ({ hours: (Date.parse(at) - Date.parse(hungAt)) / 3_600_000, where, c }))
+      : rows
+          .map((r) => ({ ...r, hours: (Date.parse(r.at) - Date.parse(hungAt)) / 3_600_000 }))
           .toSorted((a, b) => a.hours - b.hours)
-  return { readings, hungAt, assumed: hungAt !== null && !acceptance?.hungAt }
+  return {
+    readings: sinceHung(temperatures).map(({ hours, where, c }) => ({ hours, where, c })),
+    icings: sinceHung(icings).map(({ hours, drained }) => ({ hours, drained })),
+    hungAt,
+    assumed: hungAt !== null && !acceptance?.hungAt,
+  }
 }
+
+/** The day it is cut by plan, from the day of its kill; null where that is not known. */
+export const cutOn = ({ killed, days }: Pick<Plan, 'killed' | 'days'>): string | null =>
+  killed === null ? null : new Date(Date.parse(killed) + days * 86_400_000).toISOString().slice(0, 10)
 
 /** What of what hangs is cut off as dried face when it is cut; of a part that was bought in, none that is known. */
 export const ageTrimIn = ({ chain }: Anatomy, { days, hangs }: Pick<Plan, 'days' | 'hangs'>): AgeTrim =>

@@ -16,6 +16,7 @@ import {
   type Medicine,
   type OneAnimal,
   type Route,
+  type Icing,
   type Temperature,
   type Work,
 } from '#core/records'
@@ -57,6 +58,8 @@ export interface Facts {
   start: { kg: Kg; day: string; animals: number | null } | null
   /** Temperatures as they were read, and how it was found when it was accepted. */
   temperatures: (Temperature & { id: string })[]
+  /** Ice that was filled up in a chest. */
+  icings: (Icing & { id: string })[]
   acceptance: Acceptance | null
   /** Parts that were weighed, and what was cut away of a part, bruised or condemned. */
   parts: Sided<Kg>
@@ -125,6 +128,7 @@ export function readFacts(rows: readonly FactRow[]): Facts {
     work: [],
     closing: null,
     temperatures: [],
+    icings: [],
     acceptance: null,
     attachments: [],
     withdrawn: false,
@@ -213,6 +217,9 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         break
       case 'temperature':
         out.temperatures.push({ ...fact, id })
+        break
+      case 'icing':
+        out.icings.push({ ...fact, id })
         break
       case 'acceptance':
         out.acceptance = fact

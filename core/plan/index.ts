@@ -12,7 +12,7 @@ export {
   tried,
 } from './history.ts'
 export type { CommandRow, Conflict, FactConflict, Inverse, Log, Said } from './history.ts'
-export { ageTrimIn, coldLogOf, sidesWeighed } from './cold.ts'
+export { ageTrimIn, coldLogOf, cutOn, sidesWeighed } from './cold.ts'
 export type { ColdLog } from './cold.ts'
 export { readFacts } from './facts.ts'
 export type { CostLine, FactRow, Facts } from './facts.ts'

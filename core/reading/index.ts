@@ -63,7 +63,7 @@ export {
   offeredParts,
   uncutParts,
 } from './offered.ts'
-export { progressOf, STANDINGS } from './standing.ts'
+export { progressOf, railOn, STANDINGS } from './standing.ts'
 export type { Next, Progress, Standing } from './standing.ts'
 export { needOf, productsOf, solveLot, takePrices } from './prices.ts'
 export { atPrices, listOf, moveAll, pricesBeside, takeList, withPrice } from './priceLists.ts'

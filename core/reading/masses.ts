@@ -35,6 +35,7 @@ const UNWEIGHED: ReadonlySet<FactBody['kind']> = new Set<FactBody['kind']>([
   'closing',
   'temperature',
   'acceptance',
+  'icing',
 ])
 
 /**

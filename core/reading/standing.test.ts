@@ -4,7 +4,7 @@ import { takePath, type Said } from '#core/plan'
 import { ANATOMIES } from '#core/species'
 import type { FactBody } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
-import { productsOf, progressOf, reckon, STANDINGS, type LotState } from './index.ts'
+import { productsOf, progressOf, railOn, reckon, STANDINGS, type LotState } from './index.ts'
 import { FARM, lotOf, packOf } from './testing.ts'
 import { cutDone, onLot, paid, routed } from '../plan/testing.ts'
 
@@ -65,5 +65,31 @@ describe('where a lot stands, and what comes next', () => {
     const read = reckon(flowOf('hog'), lotOf('hog', [FEED]), FARM, 0)
     expect(of(lotOf('hog', [FEED]))).toMatchObject({ cover: read.money.cover, uncovered: null })
     expect(of(lotOf('hog'))).toMatchObject({ cover: null, uncovered: 'no-costs' })
+  })
+})
+
+describe('places on the rail', () => {
+  const killed: FactBody = { kind: 'observation', what: 'killed', value: '2026-11-20' }
+  it('it hangs from the kill to the day it is cut by plan; alive, or with no day known, it takes none', () => {
+    expect(of(hot(killed)).hangs).toEqual({ from: '2026-11-20', until: '2026-11-22' })
+    expect(of(lotOf('hog', [killed])).hangs).toBeNull()
+    expect(of(hot()).hangs).toBeNull()
+    expect(of({ ...hot(killed), packs: [packOf('bacon', 5)] }).hangs).toBeNull()
+  })
+  it('birds lie in ice and take none', () => {
+    const birds = lotOf('broiler', [killed], 'hot', 200)
+    expect(progressOf(reckon(flowOf('broiler'), birds, FARM, 0)).hangs).toBeNull()
+  })
+  it('on a day those are there that are not cut yet, by heads; itself is not counted twice', () => {
+    const card = (id: string, count: number, until: string) => ({
+      ...{ id, count },
+      progress: { ...of(hot(killed)), hangs: { from: '2026-11-20', until } },
+    })
+    const lots = [card('a', 1, '2026-11-22'), card('b', 2, '2026-12-04'), card('c', 3, '2026-11-23')]
+    const on = (day: string, places: number | null) => railOn(lots, day, { id: 'a', count: 1 }, places)
+    expect(on('2026-11-22', 6)).toMatchObject({ taken: 5, places: 6, free: 0 })
+    expect(on('2026-11-23', 6)).toMatchObject({ taken: 2, free: 3 })
+    expect(on('2026-11-22', 4)!.free).toBe(-2)
+    expect(on('2026-11-22', null)).toBeNull()
   })
 })

@@ -1,5 +1,6 @@
 import type { Kg, Names } from '#core/measure'
-import { hungWords } from '#core/plan'
+import { CLASS_OF } from '#core/records'
+import { cutOn, hungWords } from '#core/plan'
 import type { Reckoning, Uncovered } from './lot.ts'
 
 /** How far a lot has come, in the order of the rail. */
@@ -18,6 +19,8 @@ export interface Progress {
   /** What of the animal hangs, and of which lot or farm it is; null for all of it, and where nobody said. */
   hung: Names | null
   mother: string | null
+  /** From when to when it hangs by plan, where the day of its kill is known; null for what hangs on no rail, or not yet. */
+  hangs: { from: string; until: string } | null
   /** Birds under the small producer's exemption, and the year they were killed in; null where there are none, or no day was said. */
   exempt: { birds: number; year: string | null } | null
 }
@@ -60,11 +63,34 @@ export function progressOf(read: Reckoning): Progress {
     next: nextOf(read, standing),
     hung: hungWords(read.flow.anatomy, read.plan.hangs),
     mother: read.plan.mother,
+    hangs: standing === 'hanging' ? hangsFor(read) : null,
     exempt:
       read.plan.route === 'poultry-exempt'
         ? { birds: read.count, year: read.plan.killed?.slice(0, 4) ?? null }
         : null,
   }
+}
+
+/** Birds and rabbits lie in ice or on trays, and a part in its box. */
+function hangsFor({ flow, plan }: Reckoning): Progress['hangs'] {
+  const of = CLASS_OF[flow.anatomy.species]
+  if (plan.killed === null || plan.hangs.as === 'part' || of === 'poultry' || of === 'rabbits') return null
+  return { from: plan.killed, until: cutOn(plan)! }
+}
+
+/** Of the rail on a day: who hangs there still, but for `self`, and how many places it leaves free, below zero where it finds none; null where places are not known. */
+export function railOn<L extends { id: string; count: number; progress: Progress }>(
+  lots: readonly L[],
+  day: string,
+  self: { id: string; count: number },
+  places: number | null,
+): { there: L[]; taken: number; places: number; free: number } | null {
+  if (places === null) return null
+  const there = lots.filter(
+    ({ id, progress: { hangs } }) => id !== self.id && hangs && hangs.from <= day && day < hangs.until,
+  )
+  const taken = there.reduce((sum, l) => sum + l.count, 0)
+  return { there, taken, places, free: places - taken - self.count }
 }
 
 function nextOf({ stages, plan, money }: Reckoning, standing: Standing): Next {

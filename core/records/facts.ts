@@ -5,6 +5,7 @@ import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './e
 import { amountSchema, figureSchema, shownMassSchema } from './figures.ts'
 import {
   ATTACHMENT_TYPES,
+  CHILLED,
   COST_KINDS,
   COST_TIMES,
   COST_SHARES,
@@ -190,11 +191,22 @@ export const acceptanceSchema = z.object({
   colour: z.enum(LEAN_COLOURS).nullable(),
   marbling: z.enum(MARBLINGS).nullable(),
   cover: z.enum(COVERS).nullable(),
+  /** What cools it; a cooler where nobody said. */
+  chilled: z.enum(CHILLED).optional(),
   /** Bruises, dirt, hair; offal that was condemned. */
   condition: textSchema(300).nullable(),
   condemned: textSchema(300).nullable(),
 })
 export type Acceptance = z.infer<typeof acceptanceSchema>
+
+/** Ice that was filled up in a chest: when, how much where it was weighed, and whether the water was let off first. */
+export const icingSchema = z.object({
+  kind: z.literal('icing'),
+  at: instantSchema,
+  shown: shownMassSchema.nullable(),
+  drained: z.boolean(),
+})
+export type Icing = z.infer<typeof icingSchema>
 
 /** The lot was hung by mistake: it leaves the rail, and all its records stay. */
 export const withdrawalSchema = z.object({ kind: z.literal('withdrawal'), why: textSchema(300) })
@@ -215,6 +227,7 @@ export const factBodySchema = z.discriminatedUnion('kind', [
   voidSchema,
   temperatureSchema,
   acceptanceSchema,
+  icingSchema,
 ])
 export type FactBody = z.infer<typeof factBodySchema>
 
@@ -254,6 +267,7 @@ export function subjectOf(fact: FactBody): string | null {
     case 'closing':
       return fact.kind
     case 'temperature':
+    case 'icing':
     case 'cost':
     case 'medicine':
     case 'attachment':

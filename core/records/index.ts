@@ -46,6 +46,7 @@ export type {
   NewFact,
   Observation,
   OneAnimal,
+  Icing,
   Temperature,
   Tick,
 } from './facts.ts'
@@ -92,6 +93,8 @@ export type {
   FeeSheet,
   LabelSheet,
   Overhead,
+  PackingItem,
+  PackingSheet,
   PracticeSheet,
   PriceSheet,
   SchoolSheet,

@@ -121,6 +121,13 @@ export type Source = (typeof SOURCES)[number]
 export const WRAPS = ['vacuum', 'shrink', 'zip', 'paper', 'jar', 'tub'] as const
 export type Wrap = (typeof WRAPS)[number]
 
+/** Bags and other wrappings are had in sizes: to so many kg of what goes in; what is heavier takes the last. */
+export const PACK_SIZES = [0.5, 1, 2, 5, 20] as const
+
+/** Where body heat goes: a cooler, drained chests with ice, or neither. */
+export const CHILLED = ['cooler', 'chest', 'none'] as const
+export type Chilled = (typeof CHILLED)[number]
+
 /** Where a temperature is read: on the surface, deep in the thickest part, in the air of the cooler. */
 export const TEMP_PLACES = ['deep', 'surface', 'air'] as const
 export type TempPlace = (typeof TEMP_PLACES)[number]

@@ -10,8 +10,10 @@ import {
   COST_SHARES,
   LABEL_BLOCKS,
   LABEL_SIZES,
+  PACK_SIZES,
   SPECIES,
   STATIONS,
+  WRAPS,
 } from './lists.ts'
 import { idSchema, keySchema, lineSchema } from './text.ts'
 import { daySchema, instantSchema } from './time.ts'
@@ -78,6 +80,8 @@ export const equipmentSchema = z.object({
   kgPerMinute: figureSchema(0.01, 500).nullable(),
   sharpened: daySchema.nullable(),
   fault: lineSchema(160).nullable(),
+  /** Carcasses that find room on it, of a rail or a cooler. */
+  places: z.number().int().min(1).max(500).optional(),
   /** From whom, where it is borrowed. */
   borrowed: lineSchema(80).nullable(),
 })
@@ -124,6 +128,45 @@ export const labelSheetSchema = z.object({
 })
 export type LabelSheet = z.infer<typeof labelSheetSchema>
 
+/** What packs take: a wrapping of a size, a label, twine by the metre. */
+export const packingItemSchema = z.discriminatedUnion('is', [
+  z.object({
+    is: z.literal('wrap'),
+    wrap: z.enum(WRAPS),
+    /** kg of what goes in. */
+    upTo: z.union(PACK_SIZES.map((x) => z.literal(x))),
+  }),
+  z.object({ is: z.literal('label') }),
+  z.object({ is: z.literal('twine') }),
+])
+export type PackingItem = z.infer<typeof packingItemSchema>
+
+/** What the farm packs in: the usual wrapping, that of single cuts, what a hundred of each cost, and how many were counted when. */
+export const packingSheetSchema = z.object({
+  format: z.literal('ekko-packing'),
+  version: z.literal(1),
+  name: lineSchema(80),
+  usual: z.enum(WRAPS).nullable(),
+  cuts: z
+    .array(z.object({ species: z.enum(SPECIES), cut: keySchema, wrap: z.enum(WRAPS) }))
+    .max(2000)
+    .refine(
+      (all) => new Set(all.map((c) => `${c.species} ${c.cut}`)).size === all.length,
+      'A cut goes into one.',
+    ),
+  lines: z
+    .array(
+      z.object({
+        item: packingItemSchema,
+        /** Whole minor units, of a hundred; of a hundred metres of twine. */
+        per100: amountSchema.nullable(),
+        counted: z.object({ count: z.number().int().min(0).max(1_000_000), at: instantSchema }).nullable(),
+      }),
+    )
+    .max(60),
+})
+export type PackingSheet = z.infer<typeof packingSheetSchema>
+
 export const sheetSchema = z.discriminatedUnion('format', [
   feeSheetSchema,
   priceSheetSchema,
@@ -132,6 +175,7 @@ export const sheetSchema = z.discriminatedUnion('format', [
   equipmentSchema,
   practiceSchema,
   labelSheetSchema,
+  packingSheetSchema,
 ])
 export type Sheet = z.infer<typeof sheetSchema>
 

@@ -15,7 +15,7 @@ export function broughtUp(body: Loose, from: number, steps: Readonly<Record<numb
   return now
 }
 
-/** The content of a farm bundle, or all a database holds, of versions 1 to 7 in the form of version 8. */
+/** The content of a farm bundle, or all a database holds, of an earlier version in the form of today. */
 export const CONTENT_STEPS: Readonly<Record<number, Step>> = {
   // There were hogs only, and neither own ways nor named plans.
   1: (content) => ({ ...content, own: [], plans: [] }),
@@ -33,6 +33,8 @@ export const CONTENT_STEPS: Readonly<Record<number, Step>> = {
   // It knew nothing of the bench: order, check points, faults, the clock, equipment, practice.
   7: (content) => content,
   8: numberedPacks,
+  // It knew nothing of what packs are wrapped in by cut, of ice that is filled up, or of places on a rail.
+  9: (content) => content,
 }
 
 /** Packs had no numbers: they get them in the order they were weighed, as the database gives them (014-packs.sql). */

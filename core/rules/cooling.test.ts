@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import {
+  chestOf,
   coolingOf,
   cookedTo,
   packageWords,
@@ -11,6 +12,27 @@ import {
 
 const deep = (hours: number, c: number) => ({ hours, c, where: 'deep' as const })
 const state = (all: ReturnType<typeof coolingOf>) => Object.fromEntries(all.map((x) => [x.id, x.state]))
+
+describe('an iced chest (common practice: ice twice a day, water let off, two to four days)', () => {
+  const fill = (hours: number, drained = true) => ({ hours, drained })
+  const at = (until: number, ...icings: ReturnType<typeof fill>[]) => state(chestOf(icings, until))
+  it('ice morning and evening keeps it; a night and a day without does not', () => {
+    expect(at(40, fill(0.5), fill(12), fill(24), fill(36)).ice).toBe('kept')
+    const late = chestOf([fill(0.5), fill(24)], 30).find((c) => c.id === 'ice')!
+    expect(late.state).toBe('broken')
+    expect(late.says).toContain('24 h')
+    expect(at(10).ice).toBe('open')
+    expect(at(20).ice).toBe('broken')
+  })
+  it('meat that lay in water once is said, and so is a fifth day', () => {
+    expect(at(30, fill(10), fill(20, false)).drained).toBe('broken')
+    expect(at(30, fill(10), fill(20)).drained).toBe('kept')
+    expect(at(97, fill(10))['ice-days']).toBe('broken')
+    expect(at(90, fill(10))['ice-days']).toBe('open')
+  })
+  it('what is written down for after it was cut closes no gap before it', () =>
+    expect(at(20, fill(40)).ice).toBe('broken'))
+})
 
 describe('cooling', () => {
   it('red meat: 7 °C deep within 48 h (EU carcass limit 7 °C, from memory), judged no earlier', () => {

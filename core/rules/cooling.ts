@@ -9,7 +9,7 @@ export interface TempAt {
 
 /** A limit of cooling, and whether it is kept. */
 export interface Cooling {
-  id: 'surface' | 'deep' | 'bird' | 'too-fast'
+  id: 'surface' | 'deep' | 'bird' | 'too-fast' | 'ice' | 'drained' | 'ice-days'
   says: string
   /** Not known yet: nothing was read late enough. */
   state: 'kept' | 'broken' | 'open'
@@ -83,4 +83,40 @@ export const FREEZES_BELOW_C = 7
 export const tooWarmToFreeze = (readings: readonly TempAt[]): TempAt | null => {
   const last = readings.filter((r) => r.where === 'deep').toSorted((a, b) => b.hours - a.hours)[0]
   return last && last.c > FREEZES_BELOW_C ? last : null
+}
+
+/** Ice in a chest is filled up at least so often, and meat lies in it no longer than this (common practice). */
+const ICE = { hours: 14, days: 4 } as const
+
+/**
+ * Is a chest kept as it must be: ice twice a day (no more than 14 h apart), the water let off each time, four days at the most?
+ * `icings` in hours after it was put in, in their order; `until` is the hour it is judged at, or that it was cut.
+ */
+export function chestOf(icings: readonly { hours: number; drained: boolean }[], until: number): Cooling[] {
+  const times = [0, ...icings.map((i) => i.hours).filter((h) => h >= 0 && h <= until), until]
+  const gap = Math.max(0, ...times.slice(1).map((h, i) => h - times[i]!))
+  const late = gap > ICE.hours
+  const wet = icings.some((i) => !i.drained)
+  const days = until / 24
+  const gapSays = late ? `: once not for ${Math.round(gap)} h` : ''
+  return [
+    {
+      id: 'ice',
+      says: `Ice filled up twice a day${gapSays}`,
+      state: late ? 'broken' : icings.length > 0 ? 'kept' : 'open',
+      by: null,
+    },
+    {
+      id: 'drained',
+      says: 'The water let off each time: meat does not lie in it',
+      state: wet ? 'broken' : icings.length > 0 ? 'kept' : 'open',
+      by: null,
+    },
+    {
+      id: 'ice-days',
+      says: `Cut within ${ICE.days} days in ice`,
+      state: days > ICE.days ? 'broken' : 'open',
+      by: null,
+    },
+  ]
 }

@@ -1,8 +1,9 @@
 import same from 'fast-deep-equal'
-import type { Author, PackEvents, PackPage, PacksAsked, PackTrace, UnitRow } from '#contracts'
-import { unitsOf, type Lot, type PackEvent } from '#core/records'
+import type { Author, PackEvents, PackPage, PacksAsked, PackTrace, UnitRow, UsedSince } from '#contracts'
+import { PACK_SIZES, unitsOf, type Lot, type PackEvent, type PackingItem, type Wrap } from '#core/records'
 import { issueOf, type Names } from '#core/measure'
 import { selectPin } from '../anatomies/queries.ts'
+import { selectSheets } from '../sheets/queries.ts'
 import { refusedFor, type Refused, type Taken } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
 import * as q from './queries.ts'
@@ -26,6 +27,33 @@ export async function packs(tx: Tx, asked: PacksAsked): Promise<PackPage> {
     more: found.length > asked.limit,
     places: asked.before === undefined ? await q.selectPlaces(tx) : [],
   }
+}
+
+const GRAMS_A_KG = 1000
+const ANY = Number.MAX_SAFE_INTEGER
+
+interface Counted {
+  item: PackingItem
+  wrap: Wrap | null
+  over: number
+  upTo: number
+  at: string
+}
+
+/** What packs took of all that the farm has counted. Twine is cut off a roll: no pack says how much. */
+export async function packingUsed(tx: Tx): Promise<UsedSince[]> {
+  const body = (await selectSheets(tx)).find((s) => !s.withdrawn && s.body.format === 'ekko-packing')?.body
+  if (body?.format !== 'ekko-packing') return []
+  const counted = body.lines.flatMap(({ item, counted: c }): Counted[] => {
+    if (!c || item.is === 'twine') return []
+    if (item.is === 'label') return [{ item, wrap: null, over: 0, upTo: ANY, at: c.at }]
+    const size = PACK_SIZES.indexOf(item.upTo)
+    const over = (PACK_SIZES[size - 1] ?? 0) * GRAMS_A_KG
+    const upTo = size === PACK_SIZES.length - 1 ? ANY : item.upTo * GRAMS_A_KG
+    return [{ item, wrap: item.wrap, over, upTo, at: c.at }]
+  })
+  const used = await q.selectUsed(tx, counted)
+  return counted.map(({ item }, i) => ({ item, used: used[i]! }))
 }
 
 /** One pack by its number, with what was said of it since; null where there never was one. */

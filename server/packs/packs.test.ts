@@ -27,6 +27,8 @@ const kept = async (lot: string, body: NewPack) => {
   const change: LotChange = (await pack(lot, body).expect(200)).body
   return change.packs.at(-1)!
 }
+/** Before anything was weighed here, by the clock of the test. */
+const BEFORE = '2020-01-01T00:00:00.000Z'
 const voids = (lot: string, number: number) =>
   test.api
     .post(`/api/lots/${lot}/facts`)
@@ -150,6 +152,44 @@ describe('packs are things', () => {
     expect(lies).toEqual({ place: 'Chest 7', packs: 60, grams: 13_608 })
     expect((await page('place=Nowhere')).packs).toEqual([])
     await test.api.get('/api/packs?limit=100000').expect(400)
+  })
+
+  it('what was counted on the shelf goes down with every pack of that wrapping and size, opened and voided ones too', async () => {
+    const lot = await hog()
+    const line = (item: object) => ({
+      item,
+      per100: 1900,
+      counted: { count: 50, at: BEFORE },
+    })
+    const wrap = (upTo: number) => line({ is: 'wrap', wrap: 'shrink', upTo })
+    const body = {
+      ...{ format: 'ekko-packing', version: 1, name: 'Packing', usual: 'shrink', cuts: [] },
+      lines: [wrap(0.5), wrap(1), wrap(20), line({ is: 'label' }), line({ is: 'twine' })],
+    }
+    const id = uuid()
+    await test.api.put(`/api/sheets/${id}`).send({ base: 0, body, withdrawn: false }).expect(200)
+    const used = async () =>
+      ((await test.api.get('/api/packs/used').expect(200)).body as { used: number }[]).map((u) => u.used)
+    // Twine is cut off a roll: no pack says how much.
+    const [, , , labels] = await used()
+    expect(await used()).toEqual([0, 0, 0, labels])
+    expect(labels).toBeGreaterThan(0)
+    const shrink = { wrap: 'shrink' as const }
+    const four = await kept(lot, packBody('bacon', 4, { packs: 4, ...shrink }))
+    await kept(lot, packBody('ground-pork', 4, { packs: 2, ...shrink }))
+    await kept(lot, packBody('fresh-ham', 18, { packs: 1, ...shrink }))
+    await kept(lot, packBody('ground-pork', 2, { packs: 2, wrap: 'paper' }))
+    expect(await used()).toEqual([4, 2, 1, labels! + 9])
+    await voids(lot, four.number!).expect(200)
+    await say({ id: uuid(), number: four.number! + 1, what: 'label', place: null }).expect(200)
+    expect(await used()).toEqual([4, 2, 1, labels! + 10])
+    const wrong = await kept(lot, packBody('bacon', 1, { packs: 1, ...shrink }))
+    await kept(lot, { ...packBody('bacon', 1.4, { packs: 1, ...shrink }), corrects: wrong.id })
+    expect(await used()).toEqual([4, 3, 1, labels! + 11])
+    const twice = { ...body, cuts: [1, 2].map(() => ({ species: 'hog', cut: 'bacon', wrap: 'zip' })) }
+    await test.api.put(`/api/sheets/${id}`).send({ base: 1, body: twice, withdrawn: false }).expect(400)
+    await test.api.put(`/api/sheets/${id}`).send({ base: 1, body, withdrawn: true }).expect(200)
+    expect(await used()).toEqual([])
   })
 
   it('the bundle brings back every pack with its number, place and what became of it', async () => {

@@ -126,6 +126,31 @@ export async function selectPlaces(tx: Tx): Promise<PackPage['places']> {
   }))
 }
 
+/**
+ * How many packs took of each thing since it was counted: bags by what went in, in grams over `over` and up to `upTo`; labels
+ * those printed again too. A pack that was opened or voided took its bag; one entered wrongly never was.
+ */
+export async function selectUsed(
+  tx: Tx,
+  lines: readonly { wrap: string | null; over: number; upTo: number; at: string }[],
+): Promise<number[]> {
+  const rows = await many<Row>(
+    tx,
+    `select case when l.wrap is null
+         then (select count(*) from unit u where u.at > l.since and u.state <> 'corrected')
+            + (select count(*) from pack_event e where e.at > l.since and e.what = 'label')
+         else (select count(*) from unit u join pack p on p.id = u.weigh_in
+            where u.at > l.since and u.state <> 'corrected' and p.wrap = l.wrap
+              and u.grams > l.over_g and u.grams <= l.up_to)
+       end as used
+     from unnest($1::text[], $2::bigint[], $3::bigint[], $4::timestamptz[]) with ordinality
+       as l (wrap, over_g, up_to, since, nth)
+     order by l.nth`,
+    [lines.map((l) => l.wrap), lines.map((l) => l.over), lines.map((l) => l.upTo), lines.map((l) => l.at)],
+  )
+  return rows.map((r) => Number(r.used))
+}
+
 export async function selectEvents(tx: Tx, number: number): Promise<PackEvent[]> {
   return (await many<Row>(tx, 'select * from pack_event where number = $1 order by ordinal', [number])).map(
     eventOf,

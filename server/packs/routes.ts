@@ -11,6 +11,10 @@ export function packRoutes({ store, bell, now }: Served): Router {
     res.json(await store.run('packs', parsed(packsAskedSchema, req.query)))
   })
 
+  api.get('/packs/used', async (_, res) => {
+    res.json(await store.run('packingUsed', undefined))
+  })
+
   api.get('/packs/:number', async (req, res) => {
     const number = packNumberSchema.safeParse(Number(req.params.number))
     const found = number.success ? await store.run('packBy', number.data) : null

@@ -17,6 +17,7 @@ import sheets from './011-sheets.sql?raw'
 import overhead from './012-overhead.sql?raw'
 import bench from './013-bench.sql?raw'
 import packs from './014-packs.sql?raw'
+import packing from './015-packing.sql?raw'
 
 interface Migration {
   id: number
@@ -128,6 +129,7 @@ const MIGRATIONS: Migration[] = [
   { id: 12, sql: overhead },
   { id: 13, sql: bench },
   { id: 14, sql: packs },
+  { id: 15, sql: packing },
 ]
 
 /** The schema this program writes. */

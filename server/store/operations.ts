@@ -9,7 +9,7 @@ import { bench } from '../lots/bench.ts'
 import { card, hangLot, lotSince } from '../lots/operations.ts'
 import { selectLot } from '../lots/queries.ts'
 import { rail } from '../lots/rail.ts'
-import { packBy, packs, sayOfPacks } from '../packs/operations.ts'
+import { packBy, packingUsed, packs, sayOfPacks } from '../packs/operations.ts'
 import { keepPaper } from '../papers/operations.ts'
 import { selectPaper } from '../papers/queries.ts'
 import { savePlan } from '../plans/operations.ts'
@@ -32,6 +32,7 @@ export const reads = {
   sharedCosts,
   packs,
   packBy,
+  packingUsed,
   exportBundle,
 }
 export const writes = {

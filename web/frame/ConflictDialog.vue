@@ -90,6 +90,8 @@ function sayFact(f: FactBody): Said {
       return { what: `Temperature, ${f.where}`, value: `${f.c} °C` }
     case 'acceptance':
       return { what: 'Acceptance', value: f.condition ?? f.condemned ?? 'as found' }
+    case 'icing':
+      return { what: 'Ice filled up', value: f.shown ? `${f.shown.value} ${f.shown.unit}` : f.at }
     case 'void':
       return { what: `Pack ${f.pack}: voided`, value: f.why }
     case 'attachment':

@@ -49,6 +49,7 @@ export const STATIONS = [
       packs: () => import('./pack/PacksView.vue'),
       why: () => import('./pack/WhyView.vue'),
       labels: () => import('./pack/LabelsView.vue'),
+      bags: () => import('./pack/BagsView.vue'),
       tools: () => import('./pack/ToolsView.vue'),
     },
   },

@@ -5,18 +5,22 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { reactive, ref } from 'vue'
 import { STATIONS, type Equipment, type Station, type StoredSheet } from '#core/records'
+import { parseWhole, sayIssue } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useEquipment } from '../../state/bench.ts'
+import { useWords } from '../../state/words.ts'
 
 /** What the cutting room has: which station it makes, what goes through it, when it was sharpened, what is wrong with it, whose it is. */
 const { sheets, state, keep, change, putAway } = useEquipment()
+const words = useWords()
 type Kept = StoredSheet<Equipment>
 const blank = () => ({
   name: '',
   station: 'table' as Station,
   makes: false,
   kgPerMinute: '',
+  places: '',
   sharpened: '',
   borrowed: '',
 })
@@ -25,7 +29,9 @@ const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 async function add() {
   const rate = Number(draft.kgPerMinute.replace(',', '.'))
+  const room = draft.places.trim() === '' ? null : parseWhole(draft.places, 'places', { low: 1, high: 500 })
   const wrong = [
+    ...(room && !room.ok ? room.issues.map((i) => fieldIssue('places', sayIssue(i, words.says.value))) : []),
     ...(draft.name.trim() === ''
       ? [fieldIssue('name', 'It has no name. Type one, such as “Band saw”.')]
       : []),
@@ -39,6 +45,7 @@ async function add() {
       : await keep({
           ...{ format: 'ekko-equipment', version: 1, name: draft.name.trim(), station: draft.station },
           ...{ makes: draft.makes, kgPerMinute: draft.kgPerMinute.trim() === '' ? null : rate, fault: null },
+          ...(room?.ok && { places: room.value }),
           ...{ sharpened: draft.sharpened || null, borrowed: draft.borrowed.trim() || null },
         })
   if (issues.value.length === 0) Object.assign(draft, blank())
@@ -72,6 +79,7 @@ const sharpen = (s: Kept, day: string) => change(s, { ...s.body, sharpened: day 
             <th>What</th>
             <th>Station</th>
             <th class="right">kg a minute</th>
+            <th class="right">Carcasses</th>
             <th>Sharpened, tested</th>
             <th>Borrowed from</th>
             <th>What is wrong with it</th>
@@ -83,6 +91,7 @@ const sharpen = (s: Kept, day: string) => change(s, { ...s.body, sharpened: day 
             <th scope="row">{{ s.body.name }}</th>
             <td>{{ s.body.station }}<template v-if="s.body.makes"> (makes it)</template></td>
             <td class="right">{{ s.body.kgPerMinute ?? '' }}</td>
+            <td class="right">{{ s.body.places ?? '' }}</td>
             <td>
               <InputText
                 type="date"
@@ -155,6 +164,17 @@ const sharpen = (s: Kept, day: string) => change(s, { ...s.body, sharpened: day 
           :invalid="at('kgPerMinute').length > 0"
         />
         <FieldIssues :issues="at('kgPerMinute')" />
+      </div>
+      <div class="field short">
+        <label for="eq-places">Room for carcasses</label>
+        <InputText
+          id="eq-places"
+          v-model="draft.places"
+          size="small"
+          inputmode="numeric"
+          :invalid="at('places').length > 0"
+        />
+        <FieldIssues :issues="at('places')" />
       </div>
       <div class="field">
         <label for="eq-day">Sharpened, tested</label>

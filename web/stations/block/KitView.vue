@@ -2,18 +2,22 @@
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
 import { kitOf, TUB } from '#core/hand'
-import type { FactBody, KitId } from '#core/records'
+import { sumOf } from '#core/measure'
+import { packedIn, type FactBody, type KitId } from '#core/records'
 import CautionNote from '../../pieces/CautionNote.vue'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useEquipment } from '../../state/bench.ts'
 import { useReading } from '../../state/lot.ts'
+import { usePacking } from '../../state/packing.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
+import { supplyWords } from '../pack/wrapWords.ts'
 import BlockTabs from './BlockTabs.vue'
 import EquipmentPane from './EquipmentPane.vue'
 
 /** What must be ready before the first cut, from the plan: each shelf is ticked when it stands there. */
-const { read, note, withdraw, factOf } = useReading()
+const { read, note, withdraw, factOf, state } = useReading()
+const { packing } = usePacking()
 const words = useWords()
 /** The farm’s own grinder, where its throughput stands in the register and it works. */
 const { sheets } = useEquipment()
@@ -22,7 +26,14 @@ const grinder = computed(
     sheets.value.find(({ body: b }) => b.station === 'grinder' && b.kgPerMinute !== null && b.fault === null)
       ?.body ?? null,
 )
-const kit = computed(() => kitOf(read.value, grinder.value?.kgPerMinute))
+const kit = computed(() =>
+  kitOf(
+    read.value,
+    grinder.value?.kgPerMinute,
+    packedIn(state.value!.packs, state.value!.facts),
+    packing.value,
+  ),
+)
 const TOOL_WORDS = { knife: 'Knife', saw: 'Saw', grinder: 'Grinder', cure: 'Cure' } as const
 
 const isReady = (id: KitId) => read.value.plan.steps.get(`kit-${id}`, 'animal') ?? false
@@ -42,9 +53,9 @@ const span = (low: number, high: number) => [...new Set([low, high].map(Math.cei
 const metres = (m: number) => `${Math.ceil(m)} m`
 /** Everything but the tubs, in the order it is laid out. */
 const shelves = computed((): Shelf[] => {
-  const { tools, goes, bags, bagCost, labels, twine, casing, grinder: ground, ice } = kit.value
-  const size = (i: number) =>
-    i === bags.length - 1 && bags[i]!.upTo >= TUB ? 'larger' : `to ${words.mass(bags[i]!.upTo)}`
+  const { tools, goes, supplies, tied, casing, grinder: ground, ice } = kit.value
+  const packs = supplies.filter((x) => x.item.is !== 'twine')
+  const twine = supplies.find((x) => x.item.is === 'twine')
   return [
     ...tools.map((t) => ({
       id: t.id,
@@ -69,7 +80,7 @@ const shelves = computed((): Shelf[] => {
         ]
       : []),
     ...(twine
-      ? [{ id: 'twine' as const, word: 'Twine', says: `${metres(twine.metres)} for ${twine.pieces} pieces` }]
+      ? [{ id: 'twine' as const, word: 'Twine', says: `${metres(twine.need)} for ${tied} pieces` }]
       : []),
     ...(casing
       ? [
@@ -89,12 +100,12 @@ const shelves = computed((): Shelf[] => {
           },
         ]
       : []),
-    ...(labels > 0
+    ...(packs.length > 0
       ? [
           {
             id: 'bags' as const,
             word: 'Bags',
-            says: `${bags.map((b, i) => `${b.count} ${size(i)}${b.used > 0 ? `, ${b.used} of them filled` : ''}`).join('; ')}; ${labels} labels; what is still to fill costs about ${words.money(bagCost)}`,
+            says: `${packs.map((x) => `${x.need} × ${supplyWords(x.item, words.mass)}${x.used > 0 ? `, ${x.used} used` : ''}`).join('; ')}; what is still to fill costs about ${words.money(sumOf(packs, (x) => x.cost))} (Pack, Bags)`,
           },
         ]
       : []),

@@ -10,6 +10,7 @@ const TABS = [
   ['packs', 'Packs'],
   ['why', 'Why less?'],
   ['labels', 'Labels'],
+  ['bags', 'Bags'],
   ['tools', 'Scale and printer'],
 ] as const
 const ON_FLOOR = new Set(['pack', 'packs', 'tools'])

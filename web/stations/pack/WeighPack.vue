@@ -6,7 +6,8 @@ import { v7 as uuid } from 'uuid'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { fromKg, gramsOf, kg, parseMass, sayIssue, toKg, type TypedMass } from '#core/measure'
+import { fromKg, gramsOf, kg, parseMass, parseWhole, sayIssue, toKg, type TypedMass } from '#core/measure'
+import { wrapFor } from '#core/hand'
 import { judgePacks } from '#core/reading'
 import type { Wrap } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
@@ -14,6 +15,7 @@ import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
 import { labelsAtOnce, useInstruments } from '../../state/instruments.ts'
 import { useKeys } from '../../state/keys.ts'
+import { usePacking } from '../../state/packing.ts'
 import { useLabels } from '../../state/labels.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -90,10 +92,10 @@ const onScale = computed(() =>
 )
 /** Where packs of this lot went so far. */
 const places = computed(() => [...new Set((lot.value?.packs ?? []).flatMap((p) => p.place ?? []))])
-const count = computed(() => Number(packs.value))
-const isCount = computed(
-  () => packs.value.trim() !== '' && Number.isInteger(count.value) && count.value >= 0 && count.value <= 5000,
-)
+const MOST_PACKS = 5000
+const MOST_PIECES = 500
+const counted = computed(() => parseWhole(packs.value, 'packs', { low: 0, high: MOST_PACKS }))
+const count = computed(() => (counted.value.ok ? counted.value.value : 0))
 /** On a desk the field is at hand; on a tablet its keyboard would cover the keypad. */
 const hasKeyboard = () => window.matchMedia('(min-width: 901px) and (hover: hover)').matches
 const focus = (always = false) =>
@@ -104,7 +106,22 @@ onMounted(() => {
   cut.value ??= read.value.cuts.find((c) => c.cut.kind === 'product' && !c.done)?.cut.id ?? null
   if (route.query.weigh || route.query.cut) focus(true)
 })
+/** What the cut goes into, by the farm; another one picked here holds for this cut. */
+const { packing, count: countShelf } = usePacking()
+const picked = ref<Wrap | null>(null)
+const wrap = computed({
+  get: () =>
+    picked.value ??
+    lot.value?.packs.find((p) => p.id === correcting.value)?.wrap ??
+    (cut.value === null ? null : wrapFor(packing.value, body.value.anatomy.species, cut.value)) ??
+    usual.value.wrap,
+  set: (to) => {
+    picked.value = to
+    usual.value.wrap = to
+  },
+})
 watch(cut, () => {
+  picked.value = null
   issues.value = []
   focus()
 })
@@ -124,7 +141,7 @@ function press(key: string) {
   kept.value = ''
   text.value = key === '⌫' ? text.value.slice(0, -1) : text.value + key
 }
-const more = (by: number) => (packs.value = String(Math.max(0, (isCount.value ? count.value : 0) + by)))
+const more = (by: number) => (packs.value = String(Math.max(0, count.value + by)))
 
 /** What is to be kept, or why it cannot be: typed, or as the scale shows it. */
 function massNow(): { ok: true; value: TypedMass } | { ok: false; why: string } {
@@ -149,18 +166,19 @@ function massNow(): { ok: true; value: TypedMass } | { ok: false; why: string } 
 async function keep(stands = true, confirmed = false) {
   kept.value = ''
   const shown = massNow()
-  const each = pieces.value.trim() === '' ? null : Number(pieces.value)
+  const inEach =
+    pieces.value.trim() === ''
+      ? ({ ok: true, value: null } as const)
+      : parseWhole(pieces.value, 'pieces', { low: 1, high: MOST_PIECES })
   issues.value = [
     ...(shown.ok ? [] : [fieldIssue('shown', shown.why)]),
-    ...(isCount.value
-      ? []
-      : [fieldIssue('packs', `“${packs.value}” is not a number of packs from 0 to 5000.`)]),
-    ...(each === null || (Number.isInteger(each) && each >= 1 && each <= 500)
-      ? []
-      : [fieldIssue('pieces', `“${pieces.value}” is not a number of pieces from 1 to 500.`)]),
+    ...[counted.value, inEach].flatMap((x) =>
+      x.ok ? [] : x.issues.map((i) => fieldIssue(i.field, sayIssue(i, words.says.value))),
+    ),
     ...(cut.value ? [] : [fieldIssue('cut', 'Choose which cut was weighed.')]),
   ]
-  if (issues.value.length > 0 || !shown.ok || !cut.value) return
+  if (issues.value.length > 0 || !shown.ok || !inEach.ok || !cut.value) return
+  const each = inEach.value
   const isFromScale = !isTyped.value
   const row = {
     id: uuid(),
@@ -170,7 +188,7 @@ async function keep(stands = true, confirmed = false) {
     corrects: correcting.value,
     stands,
     ...(each !== null && { pieces: each }),
-    ...(usual.value.wrap && { wrap: usual.value.wrap }),
+    ...(wrap.value && { wrap: wrap.value }),
     ...(usual.value.place.trim() && { place: usual.value.place.trim() }),
     ...(outOf.value.length > 0 && { outOf: outOf.value }),
   }
@@ -187,6 +205,7 @@ async function keep(stands = true, confirmed = false) {
   issues.value = await pack({ ...row, confirmed })
   if (issues.value.length > 0) return
   armed.value = !isFromScale
+  void countShelf()
   await nextTick()
   const made = state.value!.packs.find((p) => p.id === row.id)
   const name = words
@@ -302,12 +321,7 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
       </div>
       <Button type="submit" class="keep" :label="wrong ? 'Put right' : 'Keep weight'" icon="pi pi-check" />
     </div>
-    <PackDetails
-      v-model:wrap="usual.wrap"
-      v-model:pieces="pieces"
-      v-model:place="usual.place"
-      :places="places"
-    />
+    <PackDetails v-model:wrap="wrap" v-model:pieces="pieces" v-model:place="usual.place" :places="places" />
     <FieldIssues :issues="issues" />
     <div v-if="asks || wrong" class="row">
       <Button v-if="asks" outlined label="Keep it all the same" @click="keep(true, true)" />

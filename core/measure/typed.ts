@@ -1,0 +1,27 @@
+import { refuse, type Outcome } from './issue.ts'
+
+/** What is colder or hotter than this no carcass is, °C. */
+const COLDEST = -40
+const HOTTEST = 60
+
+/** A temperature as it was typed, °C to a tenth: plain figures are °C, "40 F" is Fahrenheit; a comma is a point. */
+export function parseTemperature(text: string, field: string): Outcome<number> {
+  const typed = text.trim()
+  const found = /^([-−]?\d+(?:[.,]\d+)?)\s*°?\s*([cf])?$/i.exec(typed)
+  const value = found ? Number(found[1]!.replace(',', '.').replace('−', '-')) : Number.NaN
+  const c = found?.[2]?.toLowerCase() === 'f' ? ((value - 32) * 5) / 9 : value
+  if (!(c >= COLDEST && c <= HOTTEST)) return refuse('temperature-unreadable', field, { typed })
+  return { ok: true, value: Number(c.toFixed(1)) }
+}
+
+/** A whole number as it was typed, within its bounds. */
+export function parseWhole(
+  text: string,
+  field: string,
+  { low, high }: { low: number; high: number },
+): Outcome<number> {
+  const typed = text.trim()
+  const value = /^\d+$/.test(typed) ? Number(typed) : Number.NaN
+  if (!(value >= low && value <= high)) return refuse('number-unreadable', field, { typed, low, high })
+  return { ok: true, value }
+}

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { computed, reactive, ref, watch } from 'vue'
+import { kg, parseMass, sayIssue, type TypedMass } from '#core/measure'
+import { sidesWeighed } from '#core/plan'
+import { CHILLED, COVERS, LEAN_COLOURS, MARBLINGS, type Acceptance, type Chilled } from '#core/records'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { asInstant, asLocal } from '../../state/deviceTime.ts'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+
+/** How it was found when it was accepted: sides, hour, what cools it, what was seen. */
+const { read, note, withdraw, factOf } = useReading()
+const words = useWords()
+const issues = ref<FieldIssue[]>([])
+const at = (field: string) => issues.value.filter((i) => i.field === field)
+const CHILLED_WORDS: Record<Chilled, string> = {
+  cooler: 'a cooler',
+  chest: 'iced chests',
+  none: 'nothing: cut warm',
+}
+const chilledBy = CHILLED.map((v) => ({ v, w: CHILLED_WORDS[v] }))
+const accepted = computed(() => read.value.plan.acceptance)
+const fresh = reactive({ left: '', right: '', hungAt: '', condition: '', condemned: '' })
+const chilled = ref<Chilled>('cooler')
+const pick = reactive<Pick<Acceptance, 'colour' | 'marbling' | 'cover'>>({
+  colour: null,
+  marbling: null,
+  cover: null,
+})
+const said = (mass: TypedMass | null) => (mass ? `${mass.value} ${mass.unit}` : '')
+watch(
+  accepted,
+  (a) => {
+    Object.assign(fresh, {
+      left: said(a?.left ?? null),
+      right: said(a?.right ?? null),
+      hungAt: a?.hungAt ? asLocal(a.hungAt) : '',
+      condition: a?.condition ?? '',
+      condemned: a?.condemned ?? '',
+    })
+    chilled.value = a?.chilled ?? 'cooler'
+    Object.assign(pick, { colour: a?.colour ?? null, marbling: a?.marbling ?? null, cover: a?.cover ?? null })
+  },
+  { immediate: true },
+)
+function massIn(field: 'left' | 'right'): TypedMass | null {
+  if (!fresh[field].trim()) return null
+  const typed = parseMass(fresh[field], words.unit.value, field)
+  if (typed.ok) return typed.value
+  issues.value.push(...typed.issues.map((i) => fieldIssue(field, sayIssue(i, words.says.value))))
+  return null
+}
+function accept() {
+  issues.value = []
+  const [left, right] = [massIn('left'), massIn('right')]
+  if (issues.value.length > 0) return
+  note({
+    kind: 'acceptance',
+    ...{ left, right, ...pick, chilled: chilled.value },
+    hungAt: fresh.hungAt ? asInstant(fresh.hungAt) : null,
+    condition: fresh.condition.trim() || null,
+    condemned: fresh.condemned.trim() || null,
+  })
+}
+/** What both sides weigh together, beside the hot weight that is on record. */
+const sides = computed(() =>
+  sidesWeighed(accepted.value, read.value.evidence.find((e) => e.stage === 'hot' && e.sd === 0)?.kg ?? null),
+)
+</script>
+
+<template>
+  <div class="pane-head"><h2>As it was accepted</h2></div>
+  <form class="accept" novalidate @submit.prevent="accept">
+    <div class="field">
+      <label for="accept-at">Hung at</label>
+      <input id="accept-at" v-model="fresh.hungAt" type="datetime-local" class="p-inputtext p-component" />
+    </div>
+    <div class="field">
+      <label for="accept-left">Left side, hot</label>
+      <InputText id="accept-left" v-model="fresh.left" autocomplete="off" :invalid="at('left').length > 0" />
+      <FieldIssues :issues="at('left')" />
+    </div>
+    <div class="field">
+      <label for="accept-right">Right side, hot</label>
+      <InputText
+        id="accept-right"
+        v-model="fresh.right"
+        autocomplete="off"
+        :invalid="at('right').length > 0"
+      />
+      <FieldIssues :issues="at('right')" />
+    </div>
+    <div class="field">
+      <label for="accept-colour">Colour of the lean</label>
+      <Select
+        v-model="pick.colour"
+        input-id="accept-colour"
+        show-clear
+        placeholder="not said"
+        :options="[...LEAN_COLOURS]"
+      />
+    </div>
+    <div class="field">
+      <label for="accept-marbling">Marbling</label>
+      <Select
+        v-model="pick.marbling"
+        input-id="accept-marbling"
+        show-clear
+        placeholder="not said"
+        :options="[...MARBLINGS]"
+      />
+    </div>
+    <div class="field">
+      <label for="accept-cover">Fat cover</label>
+      <Select
+        v-model="pick.cover"
+        input-id="accept-cover"
+        show-clear
+        placeholder="not said"
+        :options="[...COVERS]"
+      />
+    </div>
+    <div class="field">
+      <label for="accept-chilled">Cooled by</label>
+      <Select
+        v-model="chilled"
+        input-id="accept-chilled"
+        :options="chilledBy"
+        option-label="w"
+        option-value="v"
+      />
+    </div>
+    <div class="field two">
+      <label for="accept-condition">Bruises, dirt, what was noticed</label>
+      <InputText id="accept-condition" v-model="fresh.condition" autocomplete="off" />
+    </div>
+    <div class="field wide">
+      <label for="accept-condemned">Offal condemned or not collected</label>
+      <InputText id="accept-condemned" v-model="fresh.condemned" autocomplete="off" />
+    </div>
+    <Button type="submit" :label="accepted ? 'Put it right' : 'Accept it'" />
+    <Button
+      v-if="accepted"
+      text
+      severity="secondary"
+      label="Take it off"
+      @click="withdraw(...factOf((f) => f.kind === 'acceptance'))"
+    />
+  </form>
+  <p v-if="sides">
+    Both sides: <b>{{ words.mass(sides.sum) }}</b><template v-if="sides.apart !== null"
+      >, {{ words.mass(kg(Math.abs(sides.apart))) }} {{ sides.apart < 0 ? 'under' : 'over' }} the hot weight
+      on record</template
+    >.
+  </p>
+  <p class="muted">Yellow fat, pus, swollen nodes or a foul smell: stop, and ask the inspector or a vet.</p>
+</template>
+
+<style scoped>
+.accept {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 0.6rem;
+  align-items: end;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.two {
+  grid-column: span 2;
+}
+@media (max-width: 900px) {
+  .accept {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .two {
+    grid-column: auto;
+  }
+}
+</style>

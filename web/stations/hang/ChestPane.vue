@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import { computed, reactive, ref } from 'vue'
+import { parseMass, sayIssue, type TypedMass } from '#core/measure'
+import { coldLogOf } from '#core/plan'
+import { chestOf } from '#core/rules'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { asInstant, asLocal, nowLocal } from '../../state/deviceTime.ts'
+import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
+import RuleList from './RuleList.vue'
+
+/** No cooler: cut with no days hung, or quartered in drained chests, where ice is filled up and written down each time. */
+const { read, note, withdraw, decide, state } = useReading()
+const words = useWords()
+const issues = ref<FieldIssue[]>([])
+const ice = reactive({ at: nowLocal(), mass: '', drained: true })
+const chilled = computed(() => read.value.plan.acceptance?.chilled ?? 'cooler')
+const rows = computed(() => read.value.plan.icings.toSorted((a, b) => (a.at < b.at ? 1 : -1)))
+const isChest = computed(() => chilled.value === 'chest' || rows.value.length > 0)
+/** Until it is cut it is judged now. */
+const rules = computed(() => {
+  const { hungAt, icings } = coldLogOf(read.value.plan)
+  if (!hungAt) return []
+  const first = state.value!.packs.map((p) => Date.parse(p.at)).toSorted((a, b) => a - b)[0] ?? Date.now()
+  return chestOf(icings, Math.max(0, (first - Date.parse(hungAt)) / 3_600_000))
+})
+function massOf(): TypedMass | null {
+  if (!ice.mass.trim()) return null
+  const typed = parseMass(ice.mass, words.unit.value, 'ice')
+  if (typed.ok) return typed.value
+  issues.value = typed.issues.map((i) => fieldIssue('ice', sayIssue(i, words.says.value)))
+  return null
+}
+function fill() {
+  issues.value = []
+  const shown = massOf()
+  if (!ice.at) issues.value.push(fieldIssue('ice-at', 'When was it filled up?'))
+  if (issues.value.length > 0) return
+  note({ kind: 'icing', at: asInstant(ice.at), shown, drained: ice.drained })
+  ice.mass = ''
+  ice.at = nowLocal()
+}
+</script>
+
+<template>
+  <details class="ice" :open="isChest">
+    <summary><b>No cooler?</b></summary>
+    <p>
+      Cut as soon as body heat is gone, with zero days hung; or quarter it into drained chests, ice over and
+      between, and fill ice up twice a day: two to four days. Below 4 °C (40 °F) in the middle, or it is not
+      kept.
+    </p>
+    <p class="row">
+      <Button
+        outlined
+        size="small"
+        label="No days hung"
+        @click="decide({ field: 'days', target: 'lot', side: 'animal', value: 0 })"
+      />
+    </p>
+    <h3>In iced chests</h3>
+    <RuleList v-if="isChest && rules.length > 0" :rules="rules" data-testid="chest" />
+    <form class="fill" novalidate aria-label="Ice filled up" @submit.prevent="fill">
+      <div class="field">
+        <label for="ice-at">Filled up at</label>
+        <input id="ice-at" v-model="ice.at" type="datetime-local" class="p-inputtext p-component" />
+      </div>
+      <div class="field">
+        <label for="ice-mass">Ice, if weighed</label>
+        <InputText id="ice-mass" v-model="ice.mass" autocomplete="off" :invalid="issues.length > 0" />
+      </div>
+      <label class="tick"
+        ><Checkbox v-model="ice.drained" binary input-id="ice-drained" /> water let off</label
+      >
+      <Button type="submit" outlined label="Ice filled up" />
+    </form>
+    <FieldIssues :issues="issues" />
+    <table v-if="rows.length > 0" class="plain" data-testid="icings">
+      <tbody>
+        <tr v-for="t in rows" :key="t.id">
+          <td class="nowrap">{{ asLocal(t.at).replace('T', ' ') }}</td>
+          <td>{{ t.shown ? `${t.shown.value} ${t.shown.unit}` : 'not weighed' }}</td>
+          <td>{{ t.drained ? 'water let off' : 'water left in' }}</td>
+          <td>
+            <Button
+              text
+              size="small"
+              label="Withdraw"
+              :aria-label="`Withdraw the ice of ${asLocal(t.at).replace('T', ' ')}`"
+              @click="withdraw(...state!.facts.filter((f) => f.id === t.id))"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+  min-height: 44px;
+  padding: 0.5rem 0;
+}
+h3 {
+  margin: 0.8rem 0 0.4rem;
+}
+.fill {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr;
+  gap: 0.5rem;
+  align-items: end;
+  margin: 0.5rem 0;
+}
+</style>
