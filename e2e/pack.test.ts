@@ -156,7 +156,7 @@ describe('packs', () => {
     await page.getByText('It lies in Chest 9').waitFor()
     await page.getByRole('link', { name: 'All packs' }).click()
     await page.getByRole('link', { name: /Chest 9/ }).click()
-    await expect.poll(() => page.getByTestId('store').locator('tbody tr').count()).toBe(1)
+    await expect.poll(() => page.getByTestId('store').locator('[data-number]').count()).toBe(1)
     await page.getByLabel('Number on the label').fill('bacon')
     await page.getByLabel('Number on the label').press('Enter')
     await page.getByText('“bacon” is no pack’s number').waitFor()
@@ -360,6 +360,74 @@ describe('bags', () => {
     await expect.poll(() => shelf().inputValue()).toBe('18')
     await openLot(run, 'Bramble', 'costs')
     await page.getByText('Bags, labels and twine').first().waitFor()
+  })
+})
+
+describe('the packs of the farm', () => {
+  it('are narrowed to an animal and a cut, and moved together', async () => {
+    const { page } = run
+    await visit(run, '/packs')
+    const rows = page.getByTestId('store').locator('[data-number]')
+    await rows.first().waitFor()
+    const tag = (await rows.first().getByRole('cell').nth(4).innerText()).trim()
+    await rows
+      .first()
+      .getByRole('link', { name: `Only ${tag}` })
+      .click()
+    await page.getByRole('link', { name: `Not only ${tag}` }).waitFor()
+    const cut = (await rows.first().getByRole('cell').nth(2).innerText()).trim()
+    await rows
+      .first()
+      .getByRole('link', { name: `Only ${cut}` })
+      .click()
+    await page.getByRole('link', { name: `Not only ${cut}` }).waitFor()
+    const narrowed = new URL(page.url()).searchParams
+    const all = (await (
+      await fetch(`${run.url}/api/packs?state=here&lot=${narrowed.get('lot')}&cut=${narrowed.get('cut')}`)
+    ).json()) as { packs: unknown[] }
+    const n = all.packs.length
+    expect(n).toBeGreaterThan(0)
+    await expect.poll(() => rows.count()).toBe(n)
+    await page.getByText(`all ${n} that are shown`).click()
+    await page.getByRole('button', { name: 'Put them there' }).click()
+    await page.getByText('Where do they go? Type the place.').waitFor()
+    await page.getByLabel(`Put ${n} to`).fill('Stall freezer')
+    await page.getByRole('button', { name: 'Put them there' }).click()
+    await page.getByText(new RegExp(`^${n} packs? put to Stall freezer\\.$`)).waitFor()
+    await page.getByRole('link', { name: `Not only ${tag}` }).click()
+    await page.getByRole('link', { name: /^Stall freezer/ }).click()
+    await expect.poll(() => rows.count()).toBe(n)
+  })
+
+  it('of hundreds only those in sight are drawn, and the rest come as one scrolls', async () => {
+    const { page } = run
+    const { lots } = (await (await fetch(`${run.url}/api/home`)).json()) as {
+      lots: { id: string; tag: string }[]
+    }
+    const { id } = lots.find((l) => l.tag === 'Long Acre half')!
+    const many = {
+      ...{ id: crypto.randomUUID(), cut: 'ground-beef', packs: 400, corrects: null, stands: true },
+      ...{ shown: { value: 120, unit: 'lb' }, confirmed: true },
+    }
+    const answer = await fetch(`${run.url}/api/lots/${id}/packs`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(many),
+    })
+    expect(answer.status).toBe(200)
+    const { packs } = (await answer.json()) as { packs: { number: number }[] }
+    const first = packs.at(-1)!.number
+    await visit(run, `/packs?lot=${id}`)
+    const rows = page.getByTestId('store').locator('[data-number]')
+    await page.locator(`[data-number="${first + 399}"]`).waitFor()
+    const list = page.locator('.p-virtualscroller')
+    await expect
+      .poll(async () => {
+        await list.evaluate((el) => (el.scrollTop = el.scrollHeight))
+        return page.locator(`[data-number="${first}"]`).count()
+      })
+      .toBe(1)
+    expect(await rows.count()).toBeLessThan(100)
   })
 })
 

@@ -81,7 +81,11 @@ const rail = computed(() =>
         v-if="rail.there.length > 0"
       >
         (by {{ rail.there.map((l) => l.tag).join(', ') }})</template
-      >{{ rail.free < 0 ? `: it has no place to hang on.` : `: hanging on it leaves ${rail.free} free.` }}
+      >{{
+        rail.free < 0
+          ? `: there is no place for it to hang on.`
+          : `: with it hanging on, ${rail.free} are free.`
+      }}
     </p>
     <p v-else-if="cutDay && places === null" class="muted">
       Say in the register of equipment (Block, Ready) how many carcasses find room on the rail, and a day more

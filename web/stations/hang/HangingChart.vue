@@ -68,6 +68,7 @@ const option = computed(() => ({
       type: 'line' as const,
       showSymbol: false,
       lineStyle: { color: '#a5563a', width: 1.5, type: 'dotted' as const },
+      endLabel: { show: true, formatter: 'face cut off', offset: [-76, 12], color: '#8a4329' },
       data: days.map((d) => [d.day, inUnit(minus(d.hanging, d.face))]),
     },
     {
