@@ -10,6 +10,8 @@ export default defineConfig({
     outDir: here('../dist/bench'),
     emptyOutDir: true,
     target: 'node20',
-    rollupOptions: { input: { evaluate: here('evaluate.ts'), records: here('records.ts') } },
+    rollupOptions: {
+      input: { evaluate: here('evaluate.ts'), records: here('records.ts'), packs: here('packs.ts') },
+    },
   },
 })

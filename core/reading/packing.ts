@@ -1,7 +1,8 @@
 import { heaviestCarcass, type Flow } from '#core/carcass'
-import { issueOf, kg, kgOf, plus, sumOf, times, type Issue } from '#core/measure'
+import { issueOf, kg, kgOf, plus, sumOf, times, type Issue, type Kg, type MassUnit } from '#core/measure'
 import { packedIn } from '#core/records'
 import { figuresOf, type LotState, type PackRow, type Reckoning } from './lot.ts'
+import { massKey } from './masses.ts'
 import { reckon } from './reckon.ts'
 
 /** Lighter than this a pack holds nothing a person buys: a wrong weight or a wrong number (our own figure). */
@@ -21,6 +22,33 @@ const beforePacking = (lot: LotState): LotState => ({
   facts: lot.facts.filter(({ fact }) => fact.kind !== 'tick' || fact.what !== 'cut'),
 })
 
+interface BeforePacking {
+  read: Reckoning
+  hanging: Reckoning['stages'][number] | null
+  most: Kg
+}
+/** Of each flow the last lots that were judged: a lot is weighed pack by pack, and what hung stays what it was. */
+const lately = new WeakMap<Flow, Map<string, BeforePacking>>()
+const MOST_HELD = 16
+
+/** A lot as it hung, read once for all its packs; without draws when `draws` is 0. */
+function asHung(base: Flow, lot: LotState, unit: MassUnit, draws?: number): BeforePacking {
+  const before = beforePacking(lot)
+  const key = JSON.stringify([massKey(before), 'share' in lot ? lot.share : null, unit, draws])
+  const held = lately.get(base) ?? new Map<string, BeforePacking>()
+  lately.set(base, held)
+  const known = held.get(key)
+  if (known) return known
+  // Judged against what hung, not against what these packs would make of it.
+  const read = reckon(base, before, { ...figuresOf(null), massUnit: unit }, draws)
+  const hanging = read.stages.find((s) => s.id === 'hanging') ?? null
+  const high = kg((hanging?.range?.high ?? hanging?.kg ?? 0) * SLACK)
+  const found = { read, hanging, most: plus(high, read.balance.added, read.balance.kept) }
+  if (held.size >= MOST_HELD) held.delete(held.keys().next().value!)
+  held.set(key, found)
+  return found
+}
+
 /**
  * What is impossible, or unlikely, about packs beside those already weighed; null when they may be kept. Unlikely is more
  * of a cut than the plan can give at its likely best: asked about once (confirmable), when packs first come to it.
@@ -29,16 +57,9 @@ export function judgePacks(base: Flow, lot: LotState, added: PackRow): Issue | n
   const { shown, packs, grams } = added
   if (packs > 0 && grams / packs < LIGHTEST_PACK_G)
     return issueOf('packs-too-light', 'packs', { shown, packs, eachGrams: grams / packs })
-  const farm = { ...figuresOf(null), massUnit: shown.unit }
   const all = [...lot.packs, added]
   const packed = sumOf(packedIn(all, lot.facts), (p) => kgOf(p.grams))
-  // Judged against what hung, not against what these packs would make of it.
-  const hung = (draws?: number) => {
-    const read = reckon(base, beforePacking(lot), farm, draws)
-    const hanging = read.stages.find((s) => s.id === 'hanging') ?? null
-    const high = kg((hanging?.range?.high ?? hanging?.kg ?? 0) * SLACK)
-    return { read, hanging, most: plus(high, read.balance.added, read.balance.kept) }
-  }
+  const hung = (draws?: number) => asHung(base, lot, shown.unit, draws)
   const central = hung(0)
   const { hanging } = central
   if (!hanging) {

@@ -40,6 +40,7 @@ import {
   type Entry,
   type Group,
   type NewFact,
+  type PackWeighing,
 } from '#core/records'
 import { flowOf } from '../anatomies/pins.ts'
 import { insertPin, selectPin } from '../anatomies/queries.ts'
@@ -48,7 +49,7 @@ import type { Shelf } from '../database/shelf.ts'
 import type { Beside } from '../store/beside.ts'
 import { missing, refusedFor, stranger, type Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
-import { insertUnits, movedOf, nextNumber, setState } from '../packs/queries.ts'
+import { movedOf, setState, takeNumber } from '../packs/queries.ts'
 import { again, kept } from './kept.ts'
 import * as q from './queries.ts'
 
@@ -137,12 +138,13 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
   const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
   const { confirmed, group: asked, ...sent } = to.pack
-  const held = await q.selectPack(tx, sent.id)
-  if (held) {
+  const sentAgain = (held: PackWeighing) => {
     const { id, group, cut, shown, packs, pieces, wrap, place, outOf, said, corrects, stands } = held
     const as = { id, group, cut, shown, packs, pieces, wrap, place, outOf, said, corrects, stands }
     return again(tx, lot.id, held.rev, plain(as), { ...sent, group: groupAgain(lot, asked, group) })
   }
+  const known = lot.packs.find((p) => p.id === sent.id)
+  if (known) return sentAgain(known)
   const group = correctedIn(lot, 'packs', sent.corrects) ?? groupOf(lot, asked)
   if (isIssue(group)) return refusedFor(group)
   const anatomy = await anatomyOf(tx, lot)
@@ -165,15 +167,18 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
   )
   const tied = [...new Set([...moved, ...before.filter((u) => u.state !== 'here').map((u) => u.number)])]
   if (tied.length > 0) return refusedFor(issueOf('packs-moved', 'corrects', { numbers: tied }))
-  const number = sent.stands && sent.packs > 0 ? await nextNumber(tx) : null
-  const added = { ...sent, number, grams: gramsOf(sent.shown), at: to.at }
+  const isNumbered = sent.stands && sent.packs > 0
+  const added = { ...sent, number: null, grams: gramsOf(sent.shown), at: to.at }
   const { verdict } = readPlan(anatomy, view)
   if (sent.stands && !verdict.food) return refusedFor(issueOf('not-food', 'cut', verdict.reasons[0]!))
   const issue = sent.stands ? judgePacks(flowOf(anatomy), view, added) : null
   if (issue && !(issue.confirmable && confirmed)) return refusedFor(issue)
-  const [entry] = await entries(tx, lot, to, group.id, [sent.id])
-  await q.insertPack(tx, { ...added, ...entry! })
-  await insertUnits(tx, lot.id, unitsOf([added], []), { place: sent.place ?? null, at: to.at })
+  const taken = await takeNumber(tx, lot.id, sent.id)
+  // Kept for another lot.
+  if (!taken) return sentAgain((await q.selectPack(tx, sent.id))!)
+  const { rev } = taken
+  const made = { ...added, ...to.by, group: group.id, rev, number: isNumbered ? taken.number : null }
+  const row = await q.insertWeighIn(tx, lot.id, made, unitsOf([made], []))
   await setState(tx, whole, 'here')
   await setState(tx, opened, 'opened')
   await setState(
@@ -181,7 +186,9 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
     before.map((u) => u.number),
     'corrected',
   )
-  return kept(tx, lot.id, lot.rev)
+  // Nothing else was added between: what lies there now is all that is new.
+  const none = { groups: [], weighings: [], commands: [], facts: [] }
+  return { result: 'kept', change: { id: lot.id, from: lot.rev, rev, ...none, packs: [row] } }
 }
 
 /** Appends a batch of decisions. Sent twice it is kept once; on a field someone else changed since, both come back. */

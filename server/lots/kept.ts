@@ -1,12 +1,12 @@
 import same from 'fast-deep-equal'
 import type { Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
-import { selectChange, selectHead } from './queries.ts'
+import { selectSince } from './queries.ts'
 
 /** Kept: what a lot has since it was at revision `from`. */
 export const kept = async (tx: Tx, id: string, from: number): Promise<Kept> => ({
   result: 'kept',
-  change: await selectChange(tx, id, from, (await selectHead(tx, id))!.rev),
+  change: (await selectSince(tx, id, from))!.change,
 })
 
 /** What is sent again is kept once, from before its own first row on; another under its id is refused, with both. */

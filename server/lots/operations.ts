@@ -20,8 +20,8 @@ export async function lotSince(
   tx: Tx,
   { id, since }: { id: string; since: number },
 ): Promise<LotChange | null> {
-  const head = await q.selectHead(tx, id)
-  return head && since <= head.rev ? q.selectChange(tx, id, since, head.rev) : null
+  const found = await q.selectSince(tx, id, since)
+  return found && since <= found.head.rev ? found.change : null
 }
 
 /** Hangs a new lot and pins it to the anatomy of today. */

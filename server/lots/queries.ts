@@ -1,5 +1,5 @@
 import type { Lot, LotChange } from '#contracts'
-import type { Command, Entry, Fact, Group, LotHead, PackWeighing, Weighing } from '#core/records'
+import type { Command, Entry, Fact, Group, LotHead, PackWeighing, Unit, Weighing } from '#core/records'
 import { many, one, type Row, type Tx } from '../store/tx.ts'
 import { commandOf, factOf, groupOf, lotHeadOf, packOf, weighingOf } from './rows.ts'
 
@@ -70,32 +70,54 @@ export async function selectHead(tx: Tx, id: string): Promise<LotHead | null> {
   return row && lotHeadOf(row)
 }
 
-export async function selectLot(tx: Tx, id: string): Promise<Lot | null> {
-  const head = await selectHead(tx, id)
-  return head && (await filled(tx, [head]))[0]!
+/** The revision a lot is at; null where there is none. */
+export async function selectRev(tx: Tx, id: string): Promise<number | null> {
+  const row = await one<Row>(tx, 'select rev from lot where id = $1', [id])
+  return row && Number(row.rev)
 }
 
-/** What was added to a lot after a revision, up to the one it is at: as many rows as that are, whatever lies before. */
-export async function selectChange(tx: Tx, id: string, from: number, rev: number): Promise<LotChange> {
-  const after = async <R>(table: string, parse: (row: Row) => R): Promise<R[]> => {
-    const sql = `select r.* from ${table} r join lot_group g on g.id = r.lot_group
-      where g.lot = $1 and r.rev > $2 order by r.rev`
-    return (await many<Row>(tx, sql, [id, from])).map(parse)
-  }
-  const groups = await many<Row>(tx, `${GROUPS} where g.lot = $1 and g.rev > $2 order by g.rev, g.id`, [
-    id,
-    from,
-  ])
+const listed = (rows: string) => `(select coalesce(json_agg(x), '[]') from (${rows}) x)`
+const after = (table: string) =>
+  listed(`select r.* from ${table} r join lot_group g on g.id = r.lot_group
+    where g.lot = l.id and r.rev > $2 order by r.rev`)
+/** One statement: each is waited for, whatever it reads. */
+const SINCE = `select l.*,
+    (select sum(g.animals)::int from lot_group g where g.lot = l.id and g.parent is null) as count,
+    ${listed(`${GROUPS} where g.lot = l.id and g.rev > $2 order by g.rev, g.id`)} as groups,
+    ${after('weighing')} as weighings, ${after('command')} as commands,
+    ${after('fact')} as facts, ${after('pack')} as packs
+  from lot l where l.id = $1`
+
+/** What a lot is, and what was added to it after a revision: as many rows as that are, whatever lies before. */
+export async function selectSince(
+  tx: Tx,
+  id: string,
+  from: number,
+): Promise<{ head: LotHead; change: LotChange } | null> {
+  const row = await one<Row>(tx, SINCE, [id, from])
+  if (!row) return null
+  const each = <R>(list: unknown, parse: (row: Row) => R) => (list as Row[]).map(parse)
+  const head = lotHeadOf(row)
   return {
-    id,
-    from,
-    rev,
-    groups: groups.map(groupOf),
-    weighings: await after('weighing', weighingOf),
-    commands: await after('command', commandOf),
-    facts: await after('fact', factOf),
-    packs: await after('pack', packOf),
+    head,
+    change: {
+      ...{ id, from, rev: head.rev },
+      groups: each(row.groups, groupOf),
+      weighings: each(row.weighings, weighingOf),
+      commands: each(row.commands, commandOf),
+      facts: each(row.facts, factOf),
+      packs: each(row.packs, packOf),
+    },
   }
+}
+
+/** Before the first revision. */
+const NEVER = -1
+export async function selectLot(tx: Tx, id: string): Promise<Lot | null> {
+  const found = await selectSince(tx, id, NEVER)
+  if (!found) return null
+  const { groups, weighings, commands, facts, packs } = found.change
+  return { ...found.head, groups, weighings, commands, facts, packs }
 }
 
 /** What every lot is, in the order they came. */
@@ -119,16 +141,36 @@ export async function insertWeighing(tx: Tx, w: Weighing): Promise<void> {
   )
 }
 
+const PACK_COLUMNS = `${ENTRY}, cut, shown_value, shown_unit, grams, packs, corrects, stands,
+  number, pieces, wrap, place, said, out_of`
+const packValues = (p: PackWeighing) => [
+  ...[...entryOf(p), p.cut, p.shown.value, p.shown.unit, p.grams, p.packs, p.corrects, p.stands],
+  ...[p.number, p.pieces ?? null, p.wrap ?? null, p.place ?? null, p.said ?? null, p.outOf ?? []],
+]
+const INSERT_PACK = `insert into pack (${PACK_COLUMNS})
+  values (${Array.from({ length: 19 }, (_, i) => `$${i + 1}`).join(', ')})`
+
 export async function insertPack(tx: Tx, p: PackWeighing): Promise<void> {
-  await tx.query(
-    `insert into pack (${ENTRY}, cut, shown_value, shown_unit, grams, packs, corrects, stands,
-       number, pieces, wrap, place, said, out_of)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)`,
-    [
-      ...[...entryOf(p), p.cut, p.shown.value, p.shown.unit, p.grams, p.packs, p.corrects, p.stands],
-      ...[p.number, p.pieces ?? null, p.wrap ?? null, p.place ?? null, p.said ?? null, p.outOf ?? []],
-    ],
+  await tx.query(INSERT_PACK, packValues(p))
+}
+
+/** A weigh-in and the packs it makes, in one statement; as it then lies there. */
+export async function insertWeighIn(
+  tx: Tx,
+  lot: string,
+  p: PackWeighing,
+  units: readonly Unit[],
+): Promise<PackWeighing> {
+  const row = await one<Row>(
+    tx,
+    `with p as (${INSERT_PACK} returning *),
+     u as (insert into unit (number, weigh_in, lot, cut, grams, state, place, at)
+       select u.number, p.id, $20, p.cut, u.grams, 'here', p.place, p.at
+       from p, unnest($21::bigint[], $22::bigint[]) as u (number, grams))
+     select * from p`,
+    [...packValues(p), lot, units.map((u) => u.number), units.map((u) => u.grams)],
   )
+  return packOf(row!)
 }
 
 export async function insertCommand(tx: Tx, c: Command): Promise<void> {

@@ -36,13 +36,22 @@ const eventOf = (r: Row): PackEvent =>
     person: r.person,
   })
 
-/** The first number that was never given out. Whoever asks holds the lot's row, and the database runs one at a time. */
-export async function nextNumber(tx: Tx): Promise<number> {
-  const row = await one<{ next: string | number }>(
+/**
+ * The next revision of a lot for a weigh-in, and the first number that was never given out: the database runs one at a time.
+ * Null where that weigh-in is kept already: nothing is taken.
+ */
+export async function takeNumber(
+  tx: Tx,
+  lot: string,
+  weighIn: string,
+): Promise<{ rev: number; number: number } | null> {
+  const row = await one<Row>(
     tx,
-    'select coalesce(max(number), 0) + 1 as next from unit',
+    `update lot set rev = rev + 1 where id = $1 and not exists (select 1 from pack where id = $2)
+     returning rev, (select coalesce(max(number), 0) + 1 from unit) as number`,
+    [lot, weighIn],
   )
-  return Number(row!.next)
+  return row && { rev: Number(row.rev), number: Number(row.number) }
 }
 
 export async function insertUnits(
@@ -78,6 +87,7 @@ export async function setState(tx: Tx, numbers: readonly number[], state: Unit['
 
 /** Of these packs, those that were put somewhere after they were made. */
 export async function movedOf(tx: Tx, numbers: readonly number[]): Promise<number[]> {
+  if (numbers.length === 0) return []
   const rows = await many<Row>(
     tx,
     `select distinct number from pack_event where what = 'put' and number = any($1::bigint[]) order by number`,
@@ -102,13 +112,19 @@ export async function selectUnit(tx: Tx, number: number): Promise<UnitHeld | nul
 /** A page of packs, newest number first; one more than asked says that there are more. */
 export async function selectUnits(tx: Tx, asked: PacksAsked): Promise<UnitHeld[]> {
   const { lot, state, place, cut, before, limit } = asked
+  // Only what is asked stands in the statement: its indices are taken by it.
+  const asks = [
+    ['lot =', lot],
+    ['state =', state],
+    ['place =', place],
+    ['cut =', cut],
+    ['number <', before],
+  ].filter(([, value]) => value !== undefined) as [string, string | number][]
+  const where = asks.map(([says], i) => `${says} $${i + 2}`).join(' and ')
   const rows = await many<Row>(
     tx,
-    `${withRest(`select * from unit where ($1::uuid is null or lot = $1) and ($2::text is null or state = $2)
-       and ($3::text is null or place = $3) and ($4::text is null or cut = $4)
-       and ($5::bigint is null or number < $5)
-       order by number desc limit $6`)} order by u.number desc`,
-    [lot ?? null, state ?? null, place ?? null, cut ?? null, before ?? null, limit + 1],
+    `${withRest(`select * from unit ${where && `where ${where}`} order by number desc limit $1`)} order by u.number desc`,
+    [limit + 1, ...asks.map(([, value]) => value)],
   )
   return rows.map(unitOf)
 }

@@ -6,6 +6,7 @@ import { pglite } from '../database/pglite.ts'
 import { placesOf } from '../database/places.ts'
 import { shelfIn } from '../database/shelf.ts'
 import type { Recovery } from '../database/recovery.ts'
+import type { LotChange } from '#contracts'
 import { Lots } from '../lots/cache.ts'
 import { Cards } from '../lots/cards.ts'
 import type { Beside } from './beside.ts'
@@ -37,6 +38,9 @@ export interface StoreOptions {
   warned?: (words: string | null) => void
 }
 
+const isKept = (out: unknown): out is { result: 'kept'; change: LotChange } =>
+  typeof out === 'object' && out !== null && 'result' in out && out.result === 'kept' && 'change' in out
+
 /** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
 export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
   const { disk = realDisk, program } = options
@@ -56,13 +60,15 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
   if (engine.recovered) beside.cards.clear()
   return {
     recovered: engine.recovered,
-    run: <K extends OperationName>(name: K, argument: ArgumentOf<K>) => {
+    run: async <K extends OperationName>(name: K, argument: ArgumentOf<K>) => {
       const operation = operations[name] as unknown as (
         tx: Tx,
         argument: ArgumentOf<K>,
         beside: Beside,
       ) => Promise<ResultOf<K>>
-      return engine.run((tx) => operation(tx, argument, beside), name in writes)
+      const out = await engine.run((tx) => operation(tx, argument, beside), name in writes)
+      if (isKept(out)) beside.lots.committed(out.change)
+      return out
     },
     checkpoint: engine.checkpoint,
     replace: async () => {

@@ -23,7 +23,8 @@ export async function one<R>(tx: Tx, sql: string, params: unknown[] = []): Promi
 /** A row as a table holds it; numeric and bigint arrive as text or number. Parsed into its record here and nowhere else. */
 export type Row = Record<string, unknown>
 
-export const instant = (at: unknown) => (at as Date).toISOString()
+/** A row of its own has a date; one inside a list has the text of it. */
+export const instant = (at: unknown) => new Date(at as Date | string).toISOString()
 
 export const entry = (r: Row) => ({
   id: r.id,
