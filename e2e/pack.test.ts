@@ -148,6 +148,34 @@ describe('packs', () => {
     expect(await page.getByRole('button', { name: 'Undo' }).isEnabled()).toBe(false)
   })
 
+  it('a code that says a cut and no pack shows all of it; one that is not ours is said', async () => {
+    const { page } = run
+    const id = crypto.randomUUID()
+    const body = {
+      ...{ format: 'ekko-labels', version: 1, name: 'Labels', size: 'roll-100x75', blocks: [], claims: [] },
+      code: { kind: 'ean13', prefix: 21, says: 'weight' },
+      items: [{ species: 'hog', cut: 'bacon', item: 12 }],
+    }
+    const keep = async (base: number, withdrawn: boolean) => {
+      const answer = await fetch(`${run.url}/api/sheets/${id}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ base, body, withdrawn }),
+      })
+      expect(answer.status).toBe(200)
+    }
+    await keep(0, false)
+    await visit(run, '/')
+    await page.locator('body').click({ position: { x: 640, y: 20 } })
+    await scan('2100012001502')
+    await page.getByRole('link', { name: /^Not only/ }).waitFor()
+    expect(new URL(page.url()).searchParams.get('cut')).toBe('bacon')
+    await page.locator('body').click({ position: { x: 640, y: 20 } })
+    await scan('5901234123457')
+    await page.getByText('5901234123457 is no label of this farm').waitFor()
+    await keep(1, true)
+  })
+
   it('is put somewhere else, and found there; a number that is none is said at its field', async () => {
     const { page } = run
     await visit(run, '/packs/7')

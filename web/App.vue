@@ -8,7 +8,9 @@ import { useRoute, useRouter } from 'vue-router'
 import AsideNote from './frame/AsideNote.vue'
 import StandingNote from './frame/StandingNote.vue'
 import { useHeadingFocus } from './frame/headingFocus.ts'
-import { barred } from './state/api.ts'
+import { readRestricted } from '#core/exchange'
+import type { StoredSheet } from '#core/records'
+import { ask, barred } from './state/api.ts'
 import { useFarm } from './state/farm.ts'
 import { useKeys } from './state/keys.ts'
 import { useScanner } from './state/scanner.ts'
@@ -22,7 +24,21 @@ const toast = useToast()
 const here = useRoute()
 const router = useRouter()
 useHeadingFocus()
-useScanner((number) => void router.push({ name: 'trace', params: { number } }))
+useScanner((number) => void router.push({ name: 'trace', params: { number } }), readOther)
+/** A code of the restricted range says a cut and no pack: all that is there of it is shown. Any other is none of ours. */
+async function readOther(code: string) {
+  const said = readRestricted(code)
+  const answer = said && (await ask<StoredSheet[]>('GET', '/sheets'))
+  const sheets = answer?.kind === 'ok' ? answer.body : []
+  const item = sheets
+    .flatMap(({ body: b }) => (b.format === 'ekko-labels' && b.code.kind === 'ean13' ? [b] : []))
+    .filter((b) => b.code.kind === 'ean13' && b.code.prefix === said!.prefix)
+    .flatMap((b) => b.items)
+    .find((i) => i.item === said!.item)
+  if (item) return void router.push({ name: 'store', query: { cut: item.cut } })
+  const detail = `${code} is no label of this farm. Scan the pack’s number, or type what stands under the bars.`
+  toast.add({ severity: 'warn', summary: 'Not ours', detail, life: 9000 })
+}
 /** The same search everywhere: a lot's own frame opens it there, with the lot's parts first. */
 const finding = ref(false)
 useKeys(() => (here.params.id ? {} : { '/': () => (finding.value = true) }))

@@ -24,3 +24,11 @@ export function restrictedEan(prefix: number, item: number, value: number): stri
   const body = `${prefix}${String(item).padStart(5, '0')}${String(value).padStart(5, '0')}`
   return body + checkDigit(body)
 }
+
+/** What a number of the restricted range says: which cut by the farm's own count, and its weight or price; null where it is none. */
+export function readRestricted(text: string): { prefix: number; item: number; value: number } | null {
+  const found = /^(2\d)(\d{5})(\d{5})\d$/.exec(text.trim())
+  if (!found || !isGtin(text.trim())) return null
+  const [, prefix, item, value] = found
+  return { prefix: Number(prefix), item: Number(item), value: Number(value) }
+}

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { checkDigit, codeOf, gs1Elements, gs1Text, isGtin, readCode, restrictedEan } from './index.ts'
+import {
+  checkDigit,
+  codeOf,
+  gs1Elements,
+  gs1Text,
+  isGtin,
+  readCode,
+  readRestricted,
+  restrictedEan,
+} from './index.ts'
 
 describe('numbers of the EAN family', () => {
   it.each([
@@ -32,6 +41,10 @@ describe('numbers of the EAN family', () => {
     expect(isGtin(restrictedEan(20, 99_999, 99_999)!)).toBe(true)
     expect(restrictedEan(20, 100_000, 1)).toBeNull()
     expect(restrictedEan(20, 1, 100_000)).toBeNull()
+    expect(readRestricted(restrictedEan(27, 42, 1234)!)).toEqual({ prefix: 27, item: 42, value: 1234 })
+    // A book and a mistyped digit are none.
+    expect(readRestricted('9780306406157')).toBeNull()
+    expect(readRestricted(restrictedEan(27, 42, 1234)!.replace(/.$/, 'x'))).toBeNull()
   })
 })
 

@@ -36,8 +36,11 @@ function takeOut(target: EventTarget | null, code: string) {
   target.dispatchEvent(new Event('input', { bubbles: true }))
 }
 
-/** Hears a scanner wherever the focus is: `found` is told the pack's number. */
-export function useScanner(found: (number: number) => void): void {
+const isField = (target: EventTarget | null) =>
+  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement
+
+/** Hears a scanner wherever the focus is: `found` is told a pack’s number, `other` any other code that is meant for no field. */
+export function useScanner(found: (number: number) => void, other: (code: string) => void): void {
   useEventListener(
     window,
     'keydown',
@@ -50,7 +53,15 @@ export function useScanner(found: (number: number) => void): void {
       }
       const code = event.key === 'Enter' ? OURS.exec(text)?.[0] : undefined
       const number = code && code.length >= SHORTEST ? readCode(code) : null
-      if (number === null) return
+      if (number === null) {
+        if (event.key !== 'Enter' || text.length < SHORTEST || isField(event.target)) return
+        const strange = text
+        event.preventDefault()
+        event.stopPropagation()
+        waiting = []
+        settle()
+        return other(strange)
+      }
       event.preventDefault()
       event.stopPropagation()
       waiting = []

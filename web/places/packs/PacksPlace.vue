@@ -209,7 +209,13 @@ function find() {
           <span role="columnheader">Lies</span>
           <span role="columnheader">Packed</span>
         </div>
-        <VirtualScroller :items="rows" :item-size="46" class="list" @scroll-index-change="seen">
+        <VirtualScroller
+          :items="rows"
+          :item-size="46"
+          class="list"
+          role="rowgroup"
+          @scroll-index-change="seen"
+        >
           <template #item="{ item: u }: { item: UnitRow }">
             <div role="row" class="line" :data-number="u.number">
               <span role="cell"
