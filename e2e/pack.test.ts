@@ -76,6 +76,29 @@ describe('the scale', () => {
     await page.getByText('498').waitFor()
   })
 
+  it('in floor mode cut and what is left of it stand large beside the scale, and go down as it is weighed', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'pack')
+    await page.getByRole('button', { name: 'Floor mode' }).click()
+    await row('hock').getByRole('button', { name: 'Weigh Hocks' }).click()
+    const hand = page.getByTestId('at-hand')
+    await hand.getByText('Hocks').waitFor()
+    const left = async () => Number(/^(\d+) packs?/m.exec(await hand.locator('.left').innerText())?.[1] ?? 0)
+    const before = await left()
+    expect(before).toBeGreaterThan(1)
+    const size = await hand
+      .locator('.huge')
+      .evaluate((el) => Number.parseFloat(getComputedStyle(el).fontSize))
+    expect(size).toBeGreaterThanOrEqual(80)
+    const { height } = (await page.getByRole('button', { name: 'Keep weight' }).boundingBox())!
+    expect(height).toBeGreaterThanOrEqual(56)
+    await page.getByLabel('Weight on the scale').fill('1.4 lb')
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await expect.poll(left).toBe(before - 1)
+    await page.getByRole('button', { name: 'Leave floor mode' }).click()
+    await hand.waitFor({ state: 'detached' })
+  })
+
   it('moving, empty or overloaded it is not kept, and says why at the field', async () => {
     const { page } = run
     await openLot(run, 'Clover', 'pack')

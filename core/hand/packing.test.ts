@@ -5,7 +5,17 @@ import { reckon, type PackRow } from '#core/reading'
 import { flowOf } from '../carcass/testing.ts'
 import { cutDone } from '../plan/testing.ts'
 import { FARM, lotOf, packOf } from '../reading/testing.ts'
-import { costOfAll, isSame, packsOf, sizeFor, suppliesOf, toBuy, wrapFor, type SupplyItem } from './index.ts'
+import {
+  costOfAll,
+  isSame,
+  leftOf,
+  packsOf,
+  sizeFor,
+  suppliesOf,
+  toBuy,
+  wrapFor,
+  type SupplyItem,
+} from './index.ts'
 
 const sheet = (more: Partial<PackingSheet> = {}): PackingSheet => ({
   ...{ format: 'ekko-packing', version: 1, name: 'Packing', usual: 'vacuum', lines: [] },
@@ -65,6 +75,17 @@ describe('what packing takes', () => {
       ),
     ).toBe(6)
     expect(mince.each).toBeLessThan(6 * KG_PER_LB)
+  })
+  it('what is left on the table goes down with the packs, and pieces with them', () => {
+    const chops = (packs: PackRow[]) => leftOf(read(packs).cuts.find((c) => c.cut.id === 'bone-in-chop')!)
+    const all = chops([])
+    expect(all.pieces).toBeGreaterThan(all.packs)
+    const made = { ...packOf('bone-in-chop', 2), packs: all.packs - 1 }
+    const last = chops([made])
+    expect(last.packs).toBe(1)
+    expect(last.pieces).toBe(Math.round(all.pieces / all.packs))
+    const ham = read([], ['fresh-ham']).cuts.find((c) => c.cut.id === 'fresh-ham')!
+    expect(leftOf(ham)).toEqual({ packs: 0, pieces: 0 })
   })
   it('of a cut that is all weighed no more is to come', () => {
     const made = { ...packOf('ground-pork', 6), packs: 6, wrap: 'zip' as const }

@@ -52,6 +52,12 @@ export function packsOf(c: CutFigure): { packs: number; each: Kg } {
   return { packs, each: kg(packs === 0 ? 0 : c.kg / packs) }
 }
 
+/** What of a cut still lies on the table: packs to come of it, and the pieces that go into them. */
+export function leftOf(c: CutFigure): { packs: number; pieces: number } {
+  const packs = c.done ? 0 : Math.max(0, c.packs - c.weighedPacks)
+  return { packs, pieces: c.packs === 0 ? 0 : Math.round((c.pieces * packs) / c.packs) }
+}
+
 /**
  * What packing a lot takes, each wrapping by its size, labels, twine: what is in packs already by what they were wrapped in,
  * what is to come by what its cut goes into. `packs` are those in force. Costs by the farm's own prices, or about so much.

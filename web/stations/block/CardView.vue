@@ -11,6 +11,7 @@ import PaperButtons from '../../pieces/PaperButtons.vue'
 import { initials, useBench } from '../../state/bench.ts'
 import { useWords } from '../../state/words.ts'
 import { useFarm } from '../../state/farm.ts'
+import { useFloorMode } from '../../state/floorMode.ts'
 import BlockTabs from './BlockTabs.vue'
 import CardClosing from './CardClosing.vue'
 import CheckSigns from './CheckSigns.vue'
@@ -23,8 +24,7 @@ import StepClock from './StepClock.vue'
 const { lot, read, note, withdraw, factOf, work, standing, paces, faults } = useBench()
 const words = useWords()
 const store = useFarm()
-const mode = useLocalStorage('ekko-floor', false)
-const floor = computed(() => store.isFloor || mode.value)
+const { chosen, floor } = useFloorMode()
 const by = initials()
 /** Whether steps are timed here: the clock stands beside each. */
 const timed = useLocalStorage('ekko-timed', false)
@@ -120,7 +120,7 @@ function tick(step: CardStep) {
           icon="pi pi-expand"
           :label="floor ? 'Leave floor mode' : 'Floor mode'"
           :aria-pressed="floor"
-          @click="mode = !mode"
+          @click="chosen = !chosen"
         />
         <template v-if="!floor">
           <PaperButtons :lot="lot!.id" place="bench" />

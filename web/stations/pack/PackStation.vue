@@ -3,8 +3,11 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { lookup } from '#core/anatomy'
 import { emptyingOf, sayMissing, sayVerdict, verdictOf } from '#core/reading'
+import Button from 'primevue/button'
 import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
+import { useFarm } from '../../state/farm.ts'
+import { useFloorMode } from '../../state/floorMode.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import PackEntries from './PackEntries.vue'
@@ -14,6 +17,8 @@ import TubsPane from './TubsPane.vue'
 import WeighPack from './WeighPack.vue'
 
 const { read, body } = useReading()
+const farm = useFarm()
+const { chosen, floor } = useFloorMode()
 const words = useWords()
 const cut = ref<string | null>(null)
 const correcting = ref<string | null>(null)
@@ -53,49 +58,66 @@ const sum = computed(() => {
 </script>
 
 <template>
-  <PackTabs />
-  <p v-if="!read.weights" class="none">
-    Nothing can be expected before there is a weight.
-    <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink>.
-  </p>
-  <template v-else>
-    <p
-      class="verdict"
-      :class="{ off: verdict.short.length > 0 || verdict.over.length > 0 }"
-      role="status"
-      data-testid="verdict"
-    >
-      <i
-        class="pi"
-        :class="
-          verdict.short.length + verdict.over.length > 0 ? 'pi-exclamation-triangle' : 'pi-check-circle'
-        "
-        aria-hidden="true"
+  <div :class="{ floor }">
+    <PackTabs v-if="!floor || farm.isFloor" />
+    <div v-if="!farm.isFloor" class="mode">
+      <Button
+        size="small"
+        :outlined="!floor"
+        icon="pi pi-expand"
+        :label="floor ? 'Leave floor mode' : 'Floor mode'"
+        :aria-pressed="floor"
+        @click="chosen = !chosen"
       />
-      {{ sayVerdict(verdict, words.says.value) }}
-    </p>
-    <p v-if="missing" class="missing" data-testid="missing">
-      {{ missing }} <RouterLink :to="{ name: 'why' }">Why less?</RouterLink>
-    </p>
-    <div class="two">
-      <section class="stack now">
-        <WeighPack v-model:cut="cut" v-model:correcting="correcting" v-model:out-of="outOf" />
-        <CautionNote>{{ cautionAt('pack', body.anatomy.species) }}</CautionNote>
-      </section>
-      <section class="stack list">
-        <p class="sum" data-testid="sum">
-          <template v-if="sum.from">{{ sum.from }}: </template><b>{{ words.figure(sum.into) }}</b> came in:
-          <span v-for="(p, i) in sum.parts" :key="p.id" :data-sum="p.id"
-            ><b :class="{ estimate: p.id !== 'weighed' }">{{ words.figure(p.kg) }}</b> {{ p.says
-            }}{{ i < sum.parts.length - 1 ? ', ' : '' }}</span
-          >
-        </p>
-        <PackTable :to-come="emptying.rows" @weigh="cut = $event" />
-        <TubsPane />
-        <PackEntries @correct="correcting = $event" />
-      </section>
     </div>
-  </template>
+    <p v-if="!read.weights" class="none">
+      Nothing can be expected before there is a weight.
+      <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink>.
+    </p>
+    <template v-else>
+      <p
+        class="verdict"
+        :class="{ off: verdict.short.length > 0 || verdict.over.length > 0 }"
+        role="status"
+        data-testid="verdict"
+      >
+        <i
+          class="pi"
+          :class="
+            verdict.short.length + verdict.over.length > 0 ? 'pi-exclamation-triangle' : 'pi-check-circle'
+          "
+          aria-hidden="true"
+        />
+        {{ sayVerdict(verdict, words.says.value) }}
+      </p>
+      <p v-if="missing && !floor" class="missing" data-testid="missing">
+        {{ missing }} <RouterLink :to="{ name: 'why' }">Why less?</RouterLink>
+      </p>
+      <div class="two">
+        <section class="stack now">
+          <WeighPack
+            v-model:cut="cut"
+            v-model:correcting="correcting"
+            v-model:out-of="outOf"
+            :floor="floor"
+          />
+          <CautionNote>{{ cautionAt('pack', body.anatomy.species) }}</CautionNote>
+        </section>
+        <section class="stack list">
+          <p class="sum" data-testid="sum">
+            <template v-if="sum.from">{{ sum.from }}: </template><b>{{ words.figure(sum.into) }}</b> came in:
+            <span v-for="(p, i) in sum.parts" :key="p.id" :data-sum="p.id"
+              ><b :class="{ estimate: p.id !== 'weighed' }">{{ words.figure(p.kg) }}</b> {{ p.says
+              }}{{ i < sum.parts.length - 1 ? ', ' : '' }}</span
+            >
+          </p>
+          <PackTable :to-come="emptying.rows" @weigh="cut = $event" />
+          <TubsPane />
+          <PackEntries @correct="correcting = $event" />
+        </section>
+      </div>
+    </template>
+  </div>
 </template>
 
 <style scoped>
@@ -131,7 +153,37 @@ const sum = computed(() => {
   position: sticky;
   top: 0.5rem;
 }
+.mode {
+  float: right;
+  margin-top: -2.7rem;
+}
+.floor .mode {
+  margin: 0;
+}
+.floor {
+  background: #fff;
+  color: #000;
+  padding: 0.5rem;
+}
+.floor .two {
+  grid-template-columns: minmax(0, 1fr);
+}
+.floor .now {
+  position: static;
+}
+.floor .list :deep(td) {
+  border-bottom: 2px solid #000;
+  font-size: 1.15rem;
+}
+.floor .list :deep(button),
+.floor .list :deep(.p-button) {
+  min-height: 56px;
+}
 @media (max-width: 900px) {
+  .mode {
+    float: none;
+    margin: 0 0 0.5rem;
+  }
   .two {
     grid-template-columns: minmax(0, 1fr);
   }

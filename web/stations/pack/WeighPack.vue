@@ -7,7 +7,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { fromKg, gramsOf, kg, parseMass, parseWhole, sayIssue, toKg, type TypedMass } from '#core/measure'
-import { wrapFor } from '#core/hand'
+import { leftOf, wrapFor } from '#core/hand'
 import { judgePacks } from '#core/reading'
 import type { Wrap } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
@@ -58,6 +58,7 @@ const options = computed(() => {
     { word: 'Not in the plan', items: of(false) },
   ]
 })
+const { floor = false } = defineProps<{ floor?: boolean }>()
 const expected = computed(() => read.value.cuts.find((c) => c.cut.id === cut.value))
 /** What is still to be weighed, in cutting order from the cut at hand: a tap takes it. */
 const next = computed(() => {
@@ -68,6 +69,7 @@ const next = computed(() => {
   )
   return [...open.slice(from + 1), ...open.slice(0, from)].slice(0, MOST_NEXT)
 })
+const left = computed(() => (expected.value ? leftOf(expected.value) : { packs: 0, pieces: 0 }))
 const typed = computed(() => parseMass(text.value, words.unit.value, 'shown'))
 /** Nothing typed: what stands still on the scale counts, once; the next one only after it was taken off. */
 const armed = ref(true)
@@ -253,8 +255,20 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
 </script>
 
 <template>
-  <form class="stack" novalidate @submit.prevent="keep()">
+  <form class="stack" :class="{ floor }" novalidate @submit.prevent="keep()">
     <ScaleFace />
+    <section v-if="floor && expected" class="at-hand" aria-label="At hand" data-testid="at-hand">
+      <p class="huge">{{ words.name(expected.cut.names) }}</p>
+      <p class="left">
+        <template v-if="left.packs > 0"
+          >{{ left.packs }} {{ left.packs === 1 ? 'pack' : 'packs'
+          }}<template v-if="left.pieces > 0"
+            >, {{ left.pieces }} {{ left.pieces === 1 ? 'piece' : 'pieces' }}</template
+          >
+          left</template
+        ><template v-else>all of its packs are weighed</template>
+      </p>
+    </section>
     <div class="pane-head">
       <h2>{{ wrong ? 'Put an entry right' : 'Weigh now' }}</h2>
     </div>
@@ -323,7 +337,7 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
     </div>
     <PackDetails v-model:wrap="wrap" v-model:pieces="pieces" v-model:place="usual.place" :places="places" />
     <FieldIssues :issues="issues" />
-    <div v-if="asks || wrong" class="row">
+    <div v-if="asks || wrong" class="row asks">
       <Button v-if="asks" outlined label="Keep it all the same" @click="keep(true, true)" />
       <Button v-if="wrong" outlined label="Withdraw the entry" @click="keep(false)" />
       <Button v-if="wrong" text severity="secondary" label="Leave it" @click="correcting = null" />
@@ -414,7 +428,67 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
   background: var(--covered);
   border-color: var(--covered);
 }
+.at-hand {
+  border: 4px solid #000;
+  padding: 0.6rem 1rem;
+}
+.huge {
+  font: 700 clamp(40px, 7vw, 84px) / 1.05 var(--head);
+  margin: 0;
+}
+.left {
+  font-size: 1.9rem;
+  font-weight: 600;
+  margin: 0.2rem 0 0;
+}
+.floor {
+  display: grid;
+  grid-template-columns: minmax(0, 0.8fr) minmax(0, 1.2fr);
+}
+/* What is done again and again comes first; all else is below it. */
+.floor > * {
+  order: 2;
+  grid-column: 1 / -1;
+}
+.floor > .face {
+  order: 0;
+  grid-column: 1;
+}
+.floor > .at-hand {
+  order: 0;
+  grid-column: 2;
+}
+.floor > .bar,
+.floor > .good,
+.floor > .asks,
+.floor > .nexts,
+.floor > :deep(.field-issue) {
+  order: 1;
+}
+.floor .pad {
+  display: grid;
+}
+.floor :deep(.p-select) {
+  align-items: center;
+}
+.floor .keep {
+  min-height: 84px;
+  font: 700 2.2rem var(--head);
+}
+.floor .stepper button,
+.floor .nexts button,
+.floor :deep(.p-select),
+.floor :deep(.field input) {
+  min-height: 56px;
+}
 @media (max-width: 900px) {
+  .floor {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .floor > .face,
+  .floor > .at-hand {
+    grid-column: 1;
+  }
   .pad {
     display: grid;
   }
