@@ -30,6 +30,7 @@ const VIEWS = [
   ['Bramble', 'joint'],
   ['Bramble', 'finishes'],
   ['Bramble', 'cheap'],
+  ['Flock 1', 'whole'],
   ['Fern', 'costs'],
   ['Flock 3', 'groups'],
   ['', ''],

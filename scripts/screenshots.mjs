@@ -41,8 +41,8 @@ const views = {
   trace: '/packs/7',
   cuts: '/cuts',
   practice: '/practice',
-  new: '/new',
   farm: '/farm',
+  weigh: `/lots/${id.Clover}/pack`,
 }
 // The Farm's picture has a proven copy on its beam.
 await fetch(`${url}/api/copies`, { method: 'POST' })
@@ -94,6 +94,12 @@ const POSES = {
     await page.evaluate(() => localStorage.setItem('ekko-floor', 'false'))
     await page.getByRole('button', { name: 'Another hand' }).click()
     await page.waitForTimeout(600)
+  },
+  weigh: async () => {
+    await page.getByRole('button', { name: 'Floor mode' }).click()
+    await page.locator('[data-cut=bacon]').getByRole('button', { name: /Weigh/ }).click()
+    await page.waitForTimeout(1200)
+    await page.evaluate(() => scrollTo(0, 0))
   },
   practice: async () => {
     await page.getByRole('button', { name: 'Cut here' }).click()

@@ -66,10 +66,20 @@ export const cutAs = (read: Reckoning, choices: Choices): CutUp =>
     count: read.count,
   })
 
-/** What a cutting of this lot is worth, nothing packed yet: all alternatives of a part fit one frame. */
-export function worthAs(read: Reckoning, cutting: CutUp): Worth {
+/**
+ * What a cutting of this lot is worth, nothing packed yet: all alternatives of a part fit one frame. `selling` says how much
+ * of a cut sells where that is not as its terms have it.
+ */
+export function worthAs(
+  read: Reckoning,
+  cutting: CutUp,
+  selling: (cut: string, mass: Kg) => number | null = () => null,
+): Worth {
   const { plan, count, farm, weights } = read
-  const cuts = plannedCuts(cutting, plan, count, farm)
+  const cuts = plannedCuts(cutting, plan, count, farm).map((c) => ({
+    ...c,
+    sold: selling(c.cut.id, c.kg) ?? c.sold,
+  }))
   const packs = sumOf(cuts, (c) => c.packs)
   const billed = {
     count,

@@ -34,7 +34,8 @@ const MOST_HELD = 16
 /** A lot as it hung, read once for all its packs; without draws when `draws` is 0. */
 function asHung(base: Flow, lot: LotState, unit: MassUnit, draws?: number): BeforePacking {
   const before = beforePacking(lot)
-  const key = JSON.stringify([massKey(before), 'share' in lot ? lot.share : null, unit, draws])
+  const weights = lot.weighings.map((w) => [w.stage, w.basis, w.source, w.grams])
+  const key = JSON.stringify([massKey(before), weights, 'share' in lot ? lot.share : null, unit, draws])
   const held = lately.get(base) ?? new Map<string, BeforePacking>()
   lately.set(base, held)
   const known = held.get(key)

@@ -129,6 +129,9 @@ export const replanned = (remote: Thread, asked: AskedLot, trouble: Parameters<R
 /** What could be made of what sells near nothing. */
 export const cheapEndIn = (remote: Thread, asked: AskedLot) =>
   taught(remote, asked).cheapEnd(asked.hash, asText(asked))
+/** Whole, and every other way of a bird or a rabbit. */
+export const wholeIn = (remote: Thread, asked: AskedLot) =>
+  taught(remote, asked).wholeOrParts(asked.hash, asText(asked))
 /** Every finish of a cut, valued. */
 export const finishOffersIn = (
   remote: Thread,

@@ -14,6 +14,7 @@ import {
   reckon,
   replan,
   whyLess,
+  wholeOrParts,
   type FarmFigures,
   type FinishOffer,
   type HungDay,
@@ -24,6 +25,7 @@ import {
   type Reckoning,
   type Replan,
   type Trouble,
+  type WholeOrParts,
   type WhyLess,
 } from '#core/reading'
 import type { Interval } from '#core/measure'
@@ -46,6 +48,8 @@ export interface Reckoner {
   hungDays(hash: string, asked: string): HungDay[] | null
   /** What may have made less of it than was expected. */
   whyLess(hash: string, asked: string): WhyLess | null
+  /** Whole, and every other way of a bird or a rabbit. */
+  wholeOrParts(hash: string, asked: string): WholeOrParts | null
   /** Every part and cut of an anatomy, the farm's own with it. */
   library(anatomy: Anatomy): ReturnType<typeof libraryOf>
 }
@@ -98,6 +102,10 @@ const reckoner: Reckoner = {
     const flow = flows.get(hash)!
     const read = reckon(flow, state, farm)
     return whyLess(flow, state, farm, { ...read, missing: missingOf(read) })
+  },
+  wholeOrParts: (hash, asked) => {
+    const { state, farm } = JSON.parse(asked) as Asked
+    return wholeOrParts(reckon(flows.get(hash)!, state, farm, 0))
   },
   library: (anatomy) => libraryOf(anatomy),
 }

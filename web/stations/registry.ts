@@ -39,6 +39,7 @@ export const STATIONS = [
       joint: () => import('./price/JointView.vue'),
       finishes: () => import('./price/FinishesView.vue'),
       cheap: () => import('./price/CheapView.vue'),
+      whole: () => import('./price/WholeView.vue'),
     },
   },
   {
