@@ -160,7 +160,7 @@ const sayShare = (share: number | null) =>
               ? 'leaves less than whole, even with all of it sold'
               : shareOf(shown) === 0
                 ? 'leaves more than whole, even with none of it sold at its price'
-                : `leaves as much as whole when ${sayShare(shareOf(shown))} of its parts sell`
+                : `leaves as much as whole when ${sayShare(shareOf(shown))} of it sells at its price`
           }}</span>
         </div>
         <WholeChart
@@ -170,6 +170,10 @@ const sayShare = (share: number | null) =>
           :shares="fee > 0 ? [shareOf(shown), shareOf(shown, fee)] : [shareOf(shown)]"
         />
       </template>
+      <p v-if="farmFigures.hour === 0" class="muted">
+        An hour at the bench counts nothing here, so the ways that take longest look best. Say at
+        <RouterLink :to="{ name: 'farm' }">Farm</RouterLink> what it counts.
+      </p>
       <small class="muted"
         >Left is what it brings less the fees, the hours at the bench and the goods it takes; neck, giblets
         and feet count as they sell. Taking a way can be undone.</small
