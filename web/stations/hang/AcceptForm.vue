@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { computed, reactive, ref, watch } from 'vue'
 import { kg, parseMass, sayIssue, type TypedMass } from '#core/measure'
 import { sidesWeighed } from '#core/plan'
 import { CHILLED, COVERS, LEAN_COLOURS, MARBLINGS, type Acceptance, type Chilled } from '#core/records'
-import FieldIssues from '../../pieces/FieldIssues.vue'
+import PickField from '../../pieces/PickField.vue'
+import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { asInstant, asLocal } from '../../state/deviceTime.ts'
 import { useReading } from '../../state/lot.ts'
@@ -79,69 +78,30 @@ const sides = computed(() =>
       <label for="accept-at">Hung at</label>
       <input id="accept-at" v-model="fresh.hungAt" type="datetime-local" class="p-inputtext p-component" />
     </div>
-    <div class="field">
-      <label for="accept-left">Left side, hot</label>
-      <InputText id="accept-left" v-model="fresh.left" autocomplete="off" :invalid="at('left').length > 0" />
-      <FieldIssues :issues="at('left')" />
-    </div>
-    <div class="field">
-      <label for="accept-right">Right side, hot</label>
-      <InputText
-        id="accept-right"
-        v-model="fresh.right"
-        autocomplete="off"
-        :invalid="at('right').length > 0"
-      />
-      <FieldIssues :issues="at('right')" />
-    </div>
-    <div class="field">
-      <label for="accept-colour">Colour of the lean</label>
-      <Select
-        v-model="pick.colour"
-        input-id="accept-colour"
-        show-clear
-        placeholder="not said"
-        :options="[...LEAN_COLOURS]"
-      />
-    </div>
-    <div class="field">
-      <label for="accept-marbling">Marbling</label>
-      <Select
-        v-model="pick.marbling"
-        input-id="accept-marbling"
-        show-clear
-        placeholder="not said"
-        :options="[...MARBLINGS]"
-      />
-    </div>
-    <div class="field">
-      <label for="accept-cover">Fat cover</label>
-      <Select
-        v-model="pick.cover"
-        input-id="accept-cover"
-        show-clear
-        placeholder="not said"
-        :options="[...COVERS]"
-      />
-    </div>
-    <div class="field">
-      <label for="accept-chilled">Cooled by</label>
-      <Select
-        v-model="chilled"
-        input-id="accept-chilled"
-        :options="chilledBy"
-        option-label="w"
-        option-value="v"
-      />
-    </div>
-    <div class="field two">
-      <label for="accept-condition">Bruises, dirt, what was noticed</label>
-      <InputText id="accept-condition" v-model="fresh.condition" autocomplete="off" />
-    </div>
-    <div class="field wide">
-      <label for="accept-condemned">Offal condemned or not collected</label>
-      <InputText id="accept-condemned" v-model="fresh.condemned" autocomplete="off" />
-    </div>
+    <TextField v-model="fresh.left" id="accept-left" label="Left side, hot" :issues="at('left')" />
+    <TextField v-model="fresh.right" id="accept-right" label="Right side, hot" :issues="at('right')" />
+    <PickField
+      v-model="pick.colour"
+      id="accept-colour"
+      label="Colour of the lean"
+      :options="LEAN_COLOURS"
+      optional
+    />
+    <PickField v-model="pick.marbling" id="accept-marbling" label="Marbling" :options="MARBLINGS" optional />
+    <PickField v-model="pick.cover" id="accept-cover" label="Fat cover" :options="COVERS" optional />
+    <PickField v-model="chilled" id="accept-chilled" label="Cooled by" :options="chilledBy" />
+    <TextField
+      class="two"
+      v-model="fresh.condition"
+      id="accept-condition"
+      label="Bruises, dirt, what was noticed"
+    />
+    <TextField
+      class="wide"
+      v-model="fresh.condemned"
+      id="accept-condemned"
+      label="Offal condemned or not collected"
+    />
     <Button type="submit" :label="accepted ? 'Put it right' : 'Accept it'" />
     <Button
       v-if="accepted"

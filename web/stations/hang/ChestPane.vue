@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import InputText from 'primevue/inputtext'
 import { computed, reactive, ref } from 'vue'
 import { parseMass, sayIssue, type TypedMass } from '#core/measure'
 import { coldLogOf } from '#core/plan'
 import { chestOf } from '#core/rules'
+import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { asInstant, asLocal, nowLocal } from '../../state/deviceTime.ts'
@@ -69,16 +69,18 @@ function fill() {
         <label for="ice-at">Filled up at</label>
         <input id="ice-at" v-model="ice.at" type="datetime-local" class="p-inputtext p-component" />
       </div>
-      <div class="field">
-        <label for="ice-mass">Ice, if weighed</label>
-        <InputText id="ice-mass" v-model="ice.mass" autocomplete="off" :invalid="issues.length > 0" />
-      </div>
+      <TextField
+        v-model="ice.mass"
+        id="ice-mass"
+        label="Ice, if weighed"
+        :issues="issues.filter((i) => i.field === 'ice')"
+      />
       <label class="tick"
         ><Checkbox v-model="ice.drained" binary input-id="ice-drained" /> water let off</label
       >
       <Button type="submit" outlined label="Ice filled up" />
     </form>
-    <FieldIssues :issues="issues" />
+    <FieldIssues :issues="issues.filter((i) => i.field !== 'ice')" />
     <table v-if="rows.length > 0" class="plain" data-testid="icings">
       <tbody>
         <tr v-for="t in rows" :key="t.id">

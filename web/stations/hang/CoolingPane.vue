@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { computed, reactive, ref } from 'vue'
 import { kg, parseTemperature, sayIssue } from '#core/measure'
 import { coldLogOf } from '#core/plan'
 import { TEMP_PLACES, type TempPlace } from '#core/records'
 import { cautionAt, coolingOf, tooWarmToFreeze } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
+import PickField from '../../pieces/PickField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, issuesOf, type FieldIssue } from '../../state/api.ts'
 import { asInstant, asLocal, nowLocal } from '../../state/deviceTime.ts'
@@ -86,16 +86,7 @@ const rows = computed(() => read.value.plan.temperatures.toSorted((a, b) => (a.a
         @input="source = 'typed'"
       />
     </div>
-    <div class="field">
-      <label for="temp-where">Where</label>
-      <Select
-        v-model="temp.where"
-        input-id="temp-where"
-        :options="places"
-        option-label="w"
-        option-value="v"
-      />
-    </div>
+    <PickField v-model="temp.where" id="temp-where" label="Where" :options="places" />
     <div class="field">
       <label for="temp-at">When</label>
       <input id="temp-at" v-model="temp.at" type="datetime-local" class="p-inputtext p-component" />

@@ -70,11 +70,12 @@ const rail = computed(() =>
       One day more takes <b class="estimate">{{ words.says.value.mass(another.hanging, 2) }}</b> off the rail
       and <b class="estimate">{{ words.says.value.mass(another.cut, 2) }}</b> of the cuts<template
         v-if="another.face > 0"
-        >, the dried face of {{ words.says.value.mass(another.face, 2) }} more among it,</template
-      >
-      <template v-if="another.money !== 0"
-        >and {{ another.money < 0 ? 'costs' : 'brings' }} {{ words.money(Math.abs(another.money)) }}</template
-      >; the place on the rail is taken a day longer.
+        >, the dried face of {{ words.says.value.mass(another.face, 2) }} more among it</template
+      >{{
+        another.money === 0
+          ? ''
+          : `, and ${another.money < 0 ? 'costs' : 'brings'} ${words.money(Math.abs(another.money))}`
+      }}; the place on the rail is taken a day longer.
     </p>
     <p v-if="rail" data-testid="rail-places" :class="{ 'field-issue': rail.free < 0 }">
       On {{ cutDay }} {{ rail.taken }} of the {{ rail.places }} places on the rail are taken<template

@@ -9,6 +9,8 @@ import { fromKg, gramsOf, kgOf, times } from '#core/measure'
 import { drawUp, LABELS_ON, usualDesign, type Labels, type PackAbout } from '#core/papers'
 import { BLOCK_SIZES, LABEL_SIZES, unitsOf, type LabelBlock, type LabelSheet } from '#core/records'
 import { packageWords } from '#core/rules'
+import PickField from '../../pieces/PickField.vue'
+import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
@@ -221,41 +223,17 @@ const at = (field: string) => issues.value.filter((i) => i.field === field)
           {{ label.leftOff.map((b) => BLOCK_WORDS[b].toLowerCase()).join(', ') }}.</span
         >
       </p>
-      <div class="field">
-        <label for="label-size">Printed on</label>
-        <Select
-          v-model="draft.size"
-          input-id="label-size"
-          :options="sizes"
-          option-label="w"
-          option-value="v"
-        />
-      </div>
-      <div class="field">
-        <label for="label-code">Bar code</label>
-        <Select
-          v-model="code.kind"
-          input-id="label-code"
-          :options="[...CODES]"
-          option-label="w"
-          option-value="v"
-        />
-      </div>
+      <PickField v-model="draft.size" id="label-size" label="Printed on" :options="sizes" />
+      <PickField v-model="code.kind" id="label-code" label="Bar code" :options="CODES" />
       <div v-if="code.kind === 'ean13'" class="pair">
-        <div class="field">
-          <label for="label-prefix">Prefix, 20 to 29</label>
-          <InputText
-            id="label-prefix"
-            v-model="code.prefix"
-            inputmode="numeric"
-            :invalid="at('prefix').length > 0"
-          />
-          <FieldIssues :issues="at('prefix')" />
-        </div>
-        <div class="field">
-          <label for="label-says">It says</label>
-          <Select v-model="code.says" input-id="label-says" :options="['weight', 'price']" />
-        </div>
+        <TextField
+          v-model="code.prefix"
+          id="label-prefix"
+          label="Prefix, 20 to 29"
+          inputmode="numeric"
+          :issues="at('prefix')"
+        />
+        <PickField v-model="code.says" id="label-says" label="It says" :options="['weight', 'price']" />
       </div>
       <div v-if="code.kind === 'gs1-128'" class="field">
         <label for="label-gtin">The farm’s GTIN</label>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
+import PickField from '../../pieces/PickField.vue'
+import TextField from '../../pieces/TextField.vue'
 import { WRAPS, type Wrap } from '#core/records'
 import { WRAP_WORDS } from './wrapWords.ts'
 
@@ -14,22 +15,8 @@ const wraps = [...WRAPS.map((v) => ({ v, w: WRAP_WORDS[v] }))]
 
 <template>
   <div class="details">
-    <div class="field">
-      <label for="pack-wrap">Wrapped in</label>
-      <Select
-        v-model="wrap"
-        input-id="pack-wrap"
-        show-clear
-        placeholder="not said"
-        :options="wraps"
-        option-label="w"
-        option-value="v"
-      />
-    </div>
-    <div class="field">
-      <label for="pack-pieces">Pieces in each</label>
-      <InputText id="pack-pieces" v-model="pieces" inputmode="numeric" autocomplete="off" />
-    </div>
+    <PickField v-model="wrap" id="pack-wrap" label="Wrapped in" :options="wraps" optional />
+    <TextField v-model="pieces" id="pack-pieces" label="Pieces in each" inputmode="numeric" />
     <div class="field">
       <label for="pack-place">Where it goes</label>
       <InputText id="pack-place" v-model="place" list="pack-places" autocomplete="off" />

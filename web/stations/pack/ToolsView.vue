@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, reactive, ref, watch } from 'vue'
 import { FORMATS, type LineFormat } from '#core/instruments'
 import { parseMass, sayIssue, toKg } from '#core/measure'
+import PickField from '../../pieces/PickField.vue'
+import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
@@ -71,53 +72,34 @@ const putIn = () => told(() => tools.takePrinter({ kind: 'stand-in', labels: Num
         only needs its line said here.
       </p>
       <form v-if="!farm.isFloor" class="stack" novalidate @submit.prevent="takeScale">
-        <div class="field">
-          <label for="scale-kind">Which one</label>
-          <Select
-            v-model="kind"
-            input-id="scale-kind"
-            :options="[...KINDS]"
-            option-label="w"
-            option-value="v"
-          />
-        </div>
+        <PickField v-model="kind" id="scale-kind" label="Which one" :options="KINDS" />
         <template v-if="kind === 'line'">
           <div class="pair">
-            <div class="field">
-              <label for="scale-host">Name or number on the network</label>
-              <InputText id="scale-host" v-model="line.host" :invalid="at('host').length > 0" />
-              <FieldIssues :issues="at('host')" />
-            </div>
-            <div class="field">
-              <label for="scale-port">Port</label>
-              <InputText
-                id="scale-port"
-                v-model="line.port"
-                inputmode="numeric"
-                :invalid="at('port').length > 0"
-              />
-              <FieldIssues :issues="at('port')" />
-            </div>
+            <TextField
+              v-model="line.host"
+              id="scale-host"
+              label="Name or number on the network"
+              :issues="at('host')"
+            />
+            <TextField
+              v-model="line.port"
+              id="scale-port"
+              label="Port"
+              inputmode="numeric"
+              :issues="at('port')"
+            />
           </div>
-          <div class="field">
-            <label for="scale-line">A line, with {value}, {unit} and {state} where they stand</label>
-            <InputText id="scale-line" v-model="line.line" :invalid="at('format.line').length > 0" />
-            <FieldIssues :issues="at('format.line')" />
-          </div>
+          <TextField
+            v-model="line.line"
+            id="scale-line"
+            label="A line, with {value}, {unit} and {state} where they stand"
+            :issues="at('format.line')"
+          />
           <div class="four">
-            <div class="field">
-              <label for="scale-still">Still</label><InputText id="scale-still" v-model="line.still" />
-            </div>
-            <div class="field">
-              <label for="scale-moving">Moving</label><InputText id="scale-moving" v-model="line.moving" />
-            </div>
-            <div class="field">
-              <label for="scale-over">Too much</label><InputText id="scale-over" v-model="line.over" />
-            </div>
-            <div class="field">
-              <label for="scale-unit">Unit</label>
-              <Select v-model="line.unit" input-id="scale-unit" :options="['kg', 'lb']" />
-            </div>
+            <TextField v-model="line.still" id="scale-still" label="Still" />
+            <TextField v-model="line.moving" id="scale-moving" label="Moving" />
+            <TextField v-model="line.over" id="scale-over" label="Too much" />
+            <PickField v-model="line.unit" id="scale-unit" label="Unit" :options="['kg', 'lb']" />
           </div>
         </template>
         <FieldIssues
@@ -152,11 +134,13 @@ const putIn = () => told(() => tools.takePrinter({ kind: 'stand-in', labels: Num
           @click="told(() => tools.takePrinter({ kind: 'stand-in' }))"
         />
         <template v-else>
-          <div class="field">
-            <label for="printer-roll">Labels on the roll put in</label>
-            <InputText id="printer-roll" v-model="paper" inputmode="numeric" />
-            <FieldIssues :issues="at('labels')" />
-          </div>
+          <TextField
+            v-model="paper"
+            id="printer-roll"
+            label="Labels on the roll put in"
+            inputmode="numeric"
+            :issues="at('labels')"
+          />
           <Button outlined label="A new roll" @click="putIn" />
           <Button
             text

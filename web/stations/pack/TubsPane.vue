@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref } from 'vue'
 import { fromKg, gramsOf, kgOf, parseMass, sayIssue, sumOf } from '#core/measure'
 import { inForce } from '#core/records'
 import DestinationMark from '../../pieces/DestinationMark.vue'
+import PickField from '../../pieces/PickField.vue'
+import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -85,21 +85,9 @@ async function take() {
       </li>
     </ul>
     <form class="move" novalidate aria-label="What fell into the wrong tub" @submit.prevent="take">
-      <div class="field">
-        <label for="tub-from">Out of</label>
-        <Select v-model="move.from" input-id="tub-from" :options="from" option-label="w" option-value="v" />
-        <FieldIssues :issues="at('from')" />
-      </div>
-      <div class="field">
-        <label for="tub-to">Into</label>
-        <Select v-model="move.to" input-id="tub-to" filter :options="to" option-label="w" option-value="v" />
-        <FieldIssues :issues="at('to')" />
-      </div>
-      <div class="field">
-        <label for="tub-mass">How much</label>
-        <InputText id="tub-mass" v-model="move.mass" autocomplete="off" :invalid="at('mass').length > 0" />
-        <FieldIssues :issues="at('mass')" />
-      </div>
+      <PickField v-model="move.from" id="tub-from" label="Out of" :options="from" :issues="at('from')" />
+      <PickField v-model="move.to" id="tub-to" label="Into" :options="to" filter :issues="at('to')" />
+      <TextField v-model="move.mass" id="tub-mass" label="How much" :issues="at('mass')" />
       <Button type="submit" outlined label="Move it" />
     </form>
     <FieldIssues :issues="issues.filter((i) => !['from', 'to', 'mass'].includes(i.field))" />
