@@ -6,23 +6,17 @@ import { coldLogOf, cutOn } from '#core/plan'
 import { railOn } from '#core/reading'
 import { ask } from '../../state/api.ts'
 import { useEquipment } from '../../state/bench.ts'
-import { hungDaysIn, worked } from '../../state/figures.ts'
+import { hungDaysIn } from '../../state/figures.ts'
+import { workedOnLot } from '../../state/workedOnLot.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** The day to cut: what another day takes off the rail, the cuts and the money, and whose place it takes. */
 const HangingChart = defineAsyncComponent(() => import('./HangingChart.vue'))
-const { read, central, body, by, flow, state, farmFigures, groups, lot } = useReading()
+const { read, body, lot } = useReading()
 const words = useWords()
 const log = computed(() => coldLogOf(read.value.plan))
-const isSplit = computed(() => groups.value.length > 0)
-const { found: days, state: work } = worked(
-  () =>
-    central.value.weights && !isSplit.value
-      ? { hash: by.value!, flow: flow.value!, state: state.value!, farm: farmFigures.value }
-      : null,
-  hungDaysIn,
-)
+const { found: days, work, isSplit } = workedOnLot(hungDaysIn)
 /** What one more day than planned takes: on the rail, of the cuts, of the money. */
 const another = computed(() => {
   const now = days.value?.find((d) => d.day === read.value.plan.days)

@@ -7,7 +7,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { fromKg, gramsOf, kg, parseMass, parseWhole, sayIssue, toKg, type TypedMass } from '#core/measure'
-import { leftOf, wrapFor } from '#core/hand'
+import { wrapFor } from '#core/hand'
 import { judgePacks } from '#core/reading'
 import type { Wrap } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
@@ -19,8 +19,10 @@ import { usePacking } from '../../state/packing.ts'
 import { useLabels } from '../../state/labels.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import AtHand from './AtHand.vue'
 import FillGlass from './FillGlass.vue'
 import KeyPad from './KeyPad.vue'
+import PackCount from './PackCount.vue'
 import PackDetails from './PackDetails.vue'
 import ScaleFace from './ScaleFace.vue'
 
@@ -69,7 +71,6 @@ const next = computed(() => {
   )
   return [...open.slice(from + 1), ...open.slice(0, from)].slice(0, MOST_NEXT)
 })
-const left = computed(() => (expected.value ? leftOf(expected.value) : { packs: 0, pieces: 0 }))
 const typed = computed(() => parseMass(text.value, words.unit.value, 'shown'))
 /** Nothing typed: what stands still on the scale counts, once; the next one only after it was taken off. */
 const armed = ref(true)
@@ -257,18 +258,7 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
 <template>
   <form class="stack" :class="{ floor }" novalidate @submit.prevent="keep()">
     <ScaleFace />
-    <section v-if="floor && expected" class="at-hand" aria-label="At hand" data-testid="at-hand">
-      <p class="huge">{{ words.name(expected.cut.names) }}</p>
-      <p class="left">
-        <template v-if="left.packs > 0"
-          >{{ left.packs }} {{ left.packs === 1 ? 'pack' : 'packs'
-          }}<template v-if="left.pieces > 0"
-            >, {{ left.pieces }} {{ left.pieces === 1 ? 'piece' : 'pieces' }}</template
-          >
-          left</template
-        ><template v-else>all of its packs are weighed</template>
-      </p>
-    </section>
+    <AtHand v-if="floor && expected" :cut="expected" />
     <div class="pane-head">
       <h2>{{ wrong ? 'Put an entry right' : 'Weigh now' }}</h2>
     </div>
@@ -319,20 +309,7 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
       </div>
     </div>
     <div class="bar">
-      <div class="field count">
-        <label for="pack-count">Packs</label>
-        <span class="stepper">
-          <button type="button" aria-label="One pack fewer" @click="more(-1)">−</button>
-          <InputText
-            id="pack-count"
-            v-model="packs"
-            class="big"
-            inputmode="numeric"
-            :invalid="issues.some((i) => i.field === 'packs')"
-          />
-          <button type="button" aria-label="One pack more" @click="more(1)">+</button>
-        </span>
-      </div>
+      <PackCount v-model="packs" :invalid="issues.some((i) => i.field === 'packs')" @step="more" />
       <Button type="submit" class="keep" :label="wrong ? 'Put right' : 'Keep weight'" icon="pi pi-check" />
     </div>
     <PackDetails v-model:wrap="wrap" v-model:pieces="pieces" v-model:place="usual.place" :places="places" />
@@ -382,22 +359,6 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
 .big {
   font: 700 2.2rem var(--head);
 }
-.stepper {
-  display: flex;
-}
-.stepper button {
-  width: 48px;
-  font: 700 1.5rem var(--head);
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--ink);
-  cursor: pointer;
-}
-.stepper .big {
-  width: 4rem;
-  font-size: 1.5rem;
-  text-align: center;
-}
 .link {
   font: inherit;
   color: var(--accent);
@@ -427,19 +388,6 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
   color: #fff;
   background: var(--covered);
   border-color: var(--covered);
-}
-.at-hand {
-  border: 4px solid #000;
-  padding: 0.6rem 1rem;
-}
-.huge {
-  font: 700 clamp(40px, 7vw, 84px) / 1.05 var(--head);
-  margin: 0;
-}
-.left {
-  font-size: 1.9rem;
-  font-weight: 600;
-  margin: 0.2rem 0 0;
 }
 .floor {
   display: grid;
@@ -475,7 +423,7 @@ const asks = computed(() => issues.value.length > 0 && issues.value.every((i) =>
   min-height: 84px;
   font: 700 2.2rem var(--head);
 }
-.floor .stepper button,
+.floor :deep(.stepper button),
 .floor .nexts button,
 .floor :deep(.p-select),
 .floor :deep(.field input) {

@@ -2,22 +2,16 @@
 import { computed } from 'vue'
 import { minus } from '#core/measure'
 import { sayCause, unexplained } from '#core/reading'
-import { whyLessIn, worked } from '../../state/figures.ts'
+import { whyLessIn } from '../../state/figures.ts'
+import { workedOnLot } from '../../state/workedOnLot.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import PackTabs from './PackTabs.vue'
 
 /** Why less came of it than was expected: what the records say, what may be so, and the one question to ask. */
-const { central, by, flow, state, farmFigures, groups } = useReading()
+const { central } = useReading()
 const words = useWords()
-const isSplit = computed(() => groups.value.length > 0)
-const { found, state: work } = worked(
-  () =>
-    central.value.weights && !isSplit.value
-      ? { hash: by.value!, flow: flow.value!, state: state.value!, farm: farmFigures.value }
-      : null,
-  whyLessIn,
-)
+const { found, work, isSplit } = workedOnLot(whyLessIn)
 const widest = computed(() => Math.max(0.01, ...(found.value?.causes.map((c) => c.kg) ?? [])))
 const WHERE: Partial<Record<string, { name: string; word: string }>> = {
   guessed: { name: 'hang', word: 'Weights, at Hang' },

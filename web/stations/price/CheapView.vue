@@ -1,23 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed } from 'vue'
 import { SELLS } from '#core/reading'
-import { cheapEndIn, worked } from '../../state/figures.ts'
+import { cheapEndIn } from '../../state/figures.ts'
+import { workedOnLot } from '../../state/workedOnLot.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import PriceTabs from './PriceTabs.vue'
 
 /** Parts that sell near nothing, and what could be made of each: what that leaves over, and what it lets the dear cuts drop. */
-const { read, central, decide, by, flow, state, farmFigures, groups } = useReading()
+const { read, decide } = useReading()
 const words = useWords()
-const isSplit = computed(() => groups.value.length > 0)
-const { found, state: work } = worked(
-  () =>
-    central.value.weights && !isSplit.value
-      ? { hash: by.value!, flow: flow.value!, state: state.value!, farm: farmFigures.value }
-      : null,
-  cheapEndIn,
-)
+const { found, work, isSplit } = workedOnLot(cheapEndIn)
 const sideWords = (sides: readonly string[]) =>
   sides.length === 1 && sides[0] !== 'animal' ? `, ${sides[0]!} side` : ''
 </script>

@@ -5,7 +5,8 @@ import InputText from 'primevue/inputtext'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { minor, parseMoney, sayIssue } from '#core/measure'
 import { mustSell, type WholeWay } from '#core/reading'
-import { wholeIn, worked } from '../../state/figures.ts'
+import { wholeIn } from '../../state/figures.ts'
+import { workedOnLot } from '../../state/workedOnLot.ts'
 import { fieldIssue } from '../../state/api.ts'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { useReading } from '../../state/lot.ts'
@@ -14,17 +15,10 @@ import PriceTabs from './PriceTabs.vue'
 
 /** Whole or parts: what one bird or rabbit leaves each way, and how much of its parts must sell to beat the whole one. */
 const WholeChart = defineAsyncComponent(() => import('./WholeChart.vue'))
-const { central, body, decide, by, flow, state, farmFigures, groups } = useReading()
+const { central, body, decide, farmFigures } = useReading()
 const words = useWords()
 const kind = computed(() => words.name(body.value.anatomy.names).toLowerCase())
-const isSplit = computed(() => groups.value.length > 0)
-const { found, state: work } = worked(
-  () =>
-    central.value.weights && !isSplit.value
-      ? { hash: by.value!, flow: flow.value!, state: state.value!, farm: farmFigures.value }
-      : null,
-  wholeIn,
-)
+const { found, work, isSplit } = workedOnLot(wholeIn, () => central.value.plan.hangs.as === 'whole')
 /** What somebody else would ask for cutting each, tried here only. */
 const feeText = useLocalStorage('ekko-cutting-fee', '')
 const typed = computed(() =>
