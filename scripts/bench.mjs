@@ -4,7 +4,7 @@ import { gzipSync } from 'node:zlib'
 
 // Builds and runs the benches, then weighs what a browser loads first. Ratios are the result; times are for reading.
 execFileSync('npx', ['vite', 'build', 'bench', '--logLevel', 'error'], { stdio: 'inherit' })
-for (const bench of ['evaluate', 'records', 'packs'])
+for (const bench of ['evaluate', 'records', 'packs', 'line'])
   execFileSync('node', [`dist/bench/${bench}.js`], { stdio: 'inherit' })
 execFileSync('node', ['bench/page.mjs'], { stdio: 'inherit' })
 const html = 'dist/web/index.html'

@@ -24,7 +24,7 @@ const read = (name: string) => {
 const plain = (value: unknown) => JSON.parse(JSON.stringify(value)) as unknown
 
 describe('bundles as they were once written (server/specimens)', () => {
-  it.each([1, '2-first', 2, 3, 4, 5, 6, 7, 8, 9, 10].map((n) => `bundle-${n}`))(
+  it.each([1, '2-first', 2, 3, 4, 5, 6, 7, 8, 9, 10, 11].map((n) => `bundle-${n}`))(
     '%s restores, and what is taken away again is the same farm',
     async (name) => {
       const bundle = read(name)

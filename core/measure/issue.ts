@@ -57,6 +57,9 @@ interface IssueFigures {
   'withdrawal-before': { name: string; given: string; until: string }
   'hot-above-live': { mark: string; live: Kg; hot: Kg }
   'more-than-count': { named: number; count: number }
+  /** More animals than there are left. */
+  'more-than-alive': { asked: number; alive: number }
+  'none-left': { alive: number }
   'fewer-than-count': { came: number; count: number }
   'killed-before-born': { born: string; killed: string }
   'age-contradicts': { born: string; killed: string; months: number; is: 'older' | 'younger' }

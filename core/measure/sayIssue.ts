@@ -231,6 +231,10 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `A group of ${issue.figures.parent} cannot be split into ${issue.figures.children}. The parts must come to the whole.`
     case 'fewer-than-count':
       return `${issue.figures.came} came and ${issue.figures.count} are here: more came, or fewer hang. Check the number.`
+    case 'more-than-alive':
+      return `${issue.figures.asked} are more than the ${issue.figures.alive} that are alive. Check the number, or the losses.`
+    case 'none-left':
+      return `That would leave none of the ${issue.figures.alive}. If all are gone, say at Hang how it ended: died.`
     case 'joint-nothing':
       return issue.figures.method === 'weight'
         ? 'There is nothing to share the cost over: nothing has a weight yet. Enter one at Hang.'

@@ -88,6 +88,9 @@ export function unknownIn(anatomy: Anatomy, d: Decision): Issue | null {
     case 'school':
     case 'cuttingDay':
     case 'crew':
+    case 'birdDay':
+    case 'raise':
+    case 'classes':
       return null
     case 'station':
       return isTask(anatomy, d.target) ? null : unknown('target', 'step', d.target)
@@ -133,6 +136,12 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
     case 'temperature':
     case 'acceptance':
     case 'icing':
+    case 'loss':
+    case 'sample':
+    case 'scald':
+    case 'downgrade':
+    case 'passed':
+    case 'stopped':
       return null
   }
 }

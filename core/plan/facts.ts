@@ -16,7 +16,13 @@ import {
   type Medicine,
   type OneAnimal,
   type Route,
+  type Downgrade,
   type Icing,
+  type Loss,
+  type Passed,
+  type Sample,
+  type Scald,
+  type Stopped,
   type Temperature,
   type Work,
 } from '#core/records'
@@ -77,6 +83,13 @@ export interface Facts {
   faults: (Fault & { id: string; at: string })[]
   work: (Work & { id: string })[]
   closing: Closing | null
+  /** Of a batch: animals that are gone, samples weighed, loads scalded, downgrades, birds ticked off, stations that stood still. */
+  losses: (Loss & { id: string })[]
+  samples: (Sample & { id: string })[]
+  scalds: (Scald & { id: string })[]
+  downgrades: (Downgrade & { id: string })[]
+  passed: (Passed & { id: string })[]
+  stopped: (Stopped & { id: string })[]
   attachments: (Attachment & { id: string; at: string })[]
   withdrawn: boolean
 }
@@ -129,6 +142,12 @@ export function readFacts(rows: readonly FactRow[]): Facts {
     closing: null,
     temperatures: [],
     icings: [],
+    losses: [],
+    samples: [],
+    scalds: [],
+    downgrades: [],
+    passed: [],
+    stopped: [],
     acceptance: null,
     attachments: [],
     withdrawn: false,
@@ -220,6 +239,24 @@ export function readFacts(rows: readonly FactRow[]): Facts {
         break
       case 'icing':
         out.icings.push({ ...fact, id })
+        break
+      case 'loss':
+        out.losses.push({ ...fact, id })
+        break
+      case 'sample':
+        out.samples.push({ ...fact, id })
+        break
+      case 'scald':
+        out.scalds.push({ ...fact, id })
+        break
+      case 'downgrade':
+        out.downgrades.push({ ...fact, id })
+        break
+      case 'passed':
+        out.passed.push({ ...fact, id })
+        break
+      case 'stopped':
+        out.stopped.push({ ...fact, id })
         break
       case 'acceptance':
         out.acceptance = fact

@@ -25,6 +25,9 @@ import { issueOf, minor, type Issue, type Minor, type UnitPrice } from '#core/me
 import {
   ALL_HANGS,
   type Aim,
+  type BirdDay,
+  type Classes,
+  type RaiseTo,
   type Crew,
   type Decision,
   type Ending,
@@ -92,6 +95,10 @@ export interface Plan extends Facts {
   /** The day of cutting, and who is there; null where nobody said. */
   cuttingDay: string | null
   crew: Crew | null
+  /** The day birds are killed, what a batch is raised to, where its size classes part. */
+  birdDay: BirdDay | null
+  raise: RaiseTo | null
+  classes: Classes | null
   target: Minor
   /** What is wanted instead of a sum: a margin, or pay for an hour; null for the sum. */
   aim: Aim | null
@@ -304,7 +311,10 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
       | 'sharePrice'
       | 'order'
       | 'cuttingDay'
-      | 'crew',
+      | 'crew'
+      | 'birdDay'
+      | 'raise'
+      | 'classes',
   >(
     field: F,
   ) => byCut(field).get('lot') ?? null
@@ -342,6 +352,9 @@ export function readPlan(anatomy: Anatomy, log: Log): Plan {
     schools,
     cuttingDay: ofLot('cuttingDay'),
     crew: ofLot('crew'),
+    birdDay: ofLot('birdDay'),
+    raise: ofLot('raise'),
+    classes: ofLot('classes'),
     hands,
     days: ofLot('days') ?? anatomy.chain.days.usual,
     target: minor(ofLot('target') ?? 0),

@@ -9,6 +9,7 @@ import {
   inForce,
   isGroupFact,
   leavesOf,
+  leftOf,
   lineageOf,
   subjectOf,
   wholeOf,
@@ -165,8 +166,19 @@ function stepFacts(lot: KeptLot, group: GroupRow): Of<FactRow>[] {
   })
 }
 
+/** What was lost of a group, and of those it was split from; of all of a lot, in every group of it. */
+const isLoss = ({ fact }: FactRow) => fact.kind === 'loss' || fact.kind === 'downgrade'
+
+/** A lot with as many animals in it and in its groups as are left. */
+function living(lot: KeptLot): KeptLot {
+  const groups = leftOf(lot.groups, lot.facts)
+  return groups === lot.groups ? lot : { ...lot, groups, count: animalsIn(wholeOf(groups)) }
+}
+
 /** One group of a lot as it stands: what was decided and seen of the lot holds for it unless it has its own. */
-export function groupState(lot: KeptLot, id: string): GroupState {
+export const groupState = (lot: KeptLot, id: string): GroupState => groupOf(living(lot), id)
+
+function groupOf(lot: KeptLot, id: string): GroupState {
   const { groups } = lot
   const group = groups.find((g) => g.id === id)!
   const whole = wholeOf(groups)
@@ -185,6 +197,7 @@ export function groupState(lot: KeptLot, id: string): GroupState {
     commands: lineageOf(groups, id).flatMap((g) => lot.commands.filter((c) => c.group === g.id)),
     facts: [
       ...lot.facts.filter((f) => f.group === whole.id && !isGroupFact(f.fact)),
+      ...of(lot.facts.filter(isLoss), lineageOf(groups, id)),
       ...stepFacts(lot, group),
       ...partFacts(lot, group),
     ],
@@ -193,19 +206,26 @@ export function groupState(lot: KeptLot, id: string): GroupState {
 }
 
 /** A lot as it stands: by itself, or with the groups it is split into. */
-export function stateOf(lot: KeptLot): LotState {
+export function stateOf(kept: KeptLot): LotState {
+  const lot = living(kept)
   const { count, weighings, commands, facts, packs, groups } = lot
   if (groups.length === 1) return { count, weighings, commands, facts, packs }
   const whole = wholeOf(groups)
   const leaves = leavesOf(groups)
-  if (leaves.length === 1) return groupState(lot, leaves[0]!.id)
+  if (leaves.length === 1) return groupOf(lot, leaves[0]!.id)
   return {
     count,
     weighings: of(weighings, [whole]),
     commands: of(commands, [whole]),
-    facts: of(facts, [whole]),
+    facts: [
+      ...of(facts, [whole]),
+      ...of(
+        facts.filter(isLoss),
+        groups.filter((g) => g !== whole),
+      ),
+    ],
     packs,
-    apart: leaves.map((g) => groupState(lot, g.id)),
+    apart: leaves.map((g) => groupOf(lot, g.id)),
   }
 }
 
@@ -213,7 +233,8 @@ export function stateOf(lot: KeptLot): LotState {
  * What is odd about a weight of a group beside that of all of its lot, or the other way about: it leaves what was not weighed
  * by itself less than it can weigh. Null where it may be kept.
  */
-export function judgeGroupWeight(lot: KeptLot, added: Of<WeighingRow>): Issue | null {
+export function judgeGroupWeight(kept: KeptLot, added: Of<WeighingRow>): Issue | null {
+  const lot = living(kept)
   const after = { ...lot, weighings: [...lot.weighings, added] }
   const stage = evidenceOf([added])[0]?.stage
   const at = (group: GroupRow) => weighedOf(after, group).find((e) => e.stage === stage && e.sd === 0)

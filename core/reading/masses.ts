@@ -23,6 +23,9 @@ const WEIGHTLESS: ReadonlySet<Decision['field']> = new Set<Decision['field']>([
   'closed',
   'cuttingDay',
   'crew',
+  'birdDay',
+  'raise',
+  'classes',
 ])
 /** Facts that move money, or say who signed and when, and move no mass. */
 const UNWEIGHED: ReadonlySet<FactBody['kind']> = new Set<FactBody['kind']>([
@@ -36,6 +39,13 @@ const UNWEIGHED: ReadonlySet<FactBody['kind']> = new Set<FactBody['kind']>([
   'temperature',
   'acceptance',
   'icing',
+  // Of these only how many are left moves anything, and that is the count.
+  'loss',
+  'sample',
+  'scald',
+  'downgrade',
+  'passed',
+  'stopped',
 ])
 
 /**

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { mm } from '#core/measure'
 import { crewSchema, orderSchema } from './bench.ts'
+import { birdDaySchema, classesSchema, raiseSchema } from './birds.ts'
 import { entrySchema } from './entry.ts'
 import { amountSchema, figureSchema } from './figures.ts'
 import { finishesSchema } from './finishes.ts'
@@ -84,6 +85,10 @@ export const decisionSchema = z.discriminatedUnion('field', [
   /** The day of cutting, and who is there. */
   z.object({ field: z.literal('cuttingDay'), ...lot, value: daySchema.nullable() }),
   z.object({ field: z.literal('crew'), ...lot, value: crewSchema.nullable() }),
+  /** The day birds are killed; what a batch is raised to; where size classes part. */
+  z.object({ field: z.literal('birdDay'), ...lot, value: birdDaySchema.nullable() }),
+  z.object({ field: z.literal('raise'), ...lot, value: raiseSchema.nullable() }),
+  z.object({ field: z.literal('classes'), ...lot, value: classesSchema.nullable() }),
   z.object({ field: z.literal('portion'), ...onCut, value: portionSchema.nullable() }),
   z.object({ field: z.literal('finish'), ...onCut, value: finishesSchema.nullable() }),
   z.object({ field: z.literal('index'), ...onCut, value: figureSchema(0, 50).nullable() }),

@@ -1,5 +1,13 @@
 import { z } from 'zod'
 import { checkSchema, closingSchema, faultSchema, workSchema } from './bench.ts'
+import {
+  downgradeSchema,
+  lossSchema,
+  passedSchema,
+  sampleSchema,
+  scaldSchema,
+  stoppedSchema,
+} from './birds.ts'
 import { hangsSchema } from './hangs.ts'
 import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './entry.ts'
 import { amountSchema, figureSchema, shownMassSchema } from './figures.ts'
@@ -12,6 +20,7 @@ import {
   COST_UNITS,
   COVERS,
   END_IDS,
+  FEED_PHASES,
   FEE_BASES,
   DESTINATIONS,
   FEE_UNITS,
@@ -102,6 +111,8 @@ export const costSchema = z.object({
   shared: z.object({ total: amountSchema, by: z.enum(COST_SHARES), of: idSchema.optional() }).optional(),
   repeats: z.object({ each: amountSchema, every: z.enum(COST_TIMES), until: daySchema }).optional(),
   carried: z.boolean().optional(),
+  /** Which feed of a batch it was. */
+  phase: z.enum(FEED_PHASES).optional(),
 })
 export type Cost = z.infer<typeof costSchema>
 
@@ -228,6 +239,12 @@ export const factBodySchema = z.discriminatedUnion('kind', [
   temperatureSchema,
   acceptanceSchema,
   icingSchema,
+  lossSchema,
+  sampleSchema,
+  scaldSchema,
+  downgradeSchema,
+  passedSchema,
+  stoppedSchema,
 ])
 export type FactBody = z.infer<typeof factBodySchema>
 
@@ -273,6 +290,12 @@ export function subjectOf(fact: FactBody): string | null {
     case 'attachment':
     case 'fault':
     case 'work':
+    case 'loss':
+    case 'sample':
+    case 'scald':
+    case 'downgrade':
+    case 'passed':
+    case 'stopped':
       return null
   }
 }

@@ -1,9 +1,35 @@
 import type { Field } from './decisions.ts'
+import { inForce, type Correctable } from './entry.ts'
 import type { FactBody } from './facts.ts'
 import type { Group } from './lots.ts'
 
 /** What is asked of a group to know where it stands among the others of its lot. */
 export type GroupRow = Pick<Group, 'id' | 'parent' | 'joins' | 'animals' | 'half' | 'name'>
+
+/** How many animals of a group a fact says are gone: lost, or condemned on the day. */
+export const goneBy = (fact: FactBody): number =>
+  fact.kind === 'loss' || (fact.kind === 'downgrade' && fact.what === 'condemned') ? fact.animals : 0
+
+/** Groups with as many animals as are left of them: what was lost of a group is lost of those it was split from, too. */
+export function leftOf<G extends GroupRow>(
+  groups: readonly G[],
+  facts: readonly (Correctable & { group: string; fact: FactBody })[],
+): readonly G[] {
+  const gone = new Map<string, number>()
+  for (const { group, fact } of inForce(facts))
+    if (goneBy(fact) > 0) gone.set(group, (gone.get(group) ?? 0) + goneBy(fact))
+  if (gone.size === 0) return groups
+  return groups.map((g) => {
+    const tree = new Set([g.id])
+    for (let before = 0; before < tree.size;) {
+      before = tree.size
+      for (const x of groups)
+        if (x.parent !== null && tree.has(x.parent) && x.joins.every((j) => tree.has(j))) tree.add(x.id)
+    }
+    const lost = [...tree].reduce((sum, id) => sum + (gone.get(id) ?? 0), 0)
+    return lost === 0 ? g : { ...g, animals: g.animals - lost }
+  })
+}
 
 /** The group that is all of the lot. */
 export const wholeOf = <G extends GroupRow>(groups: readonly G[]): G => groups.find((g) => g.parent === null)!
@@ -75,11 +101,13 @@ const OF_GROUP = new Set<Field>([
 ])
 export const isGroupField = (field: Field): boolean => OF_GROUP.has(field)
 
-/** What is done, signed or goes wrong at the bench, weighed of a part, or cut away of it, is of the group it was done to; all else is of the lot. */
+/** What is lost, done, signed or goes wrong at the bench, weighed of a part, or cut away of it, is of the group it was done to; all else is of the lot. */
 export const isGroupFact = (fact: FactBody): boolean =>
   fact.kind === 'tick' ||
   fact.kind === 'check' ||
   fact.kind === 'fault' ||
   fact.kind === 'work' ||
   fact.kind === 'closing' ||
+  fact.kind === 'loss' ||
+  fact.kind === 'downgrade' ||
   (fact.kind === 'observation' && (fact.what === 'part' || fact.what === 'cut-away'))

@@ -6,6 +6,19 @@ export { amountSchema, currencySchema, figureSchema, shownMassSchema } from './f
 export { authorSchema, correctable, entrySchema, inForce, revisionSchema, UNNAMED } from './entry.ts'
 export type { Author, Correctable, Entry } from './entry.ts'
 export { clockSchema, crewSchema } from './bench.ts'
+export { birdDaySchema, classesSchema, raiseSchema, sampleSchema } from './birds.ts'
+export type {
+  BirdDay,
+  Classes,
+  Downgrade,
+  LineStationPlan,
+  Loss,
+  Passed,
+  RaiseTo,
+  Sample,
+  Scald,
+  Stopped,
+} from './birds.ts'
 export type { Check, Closing, Crew, Fault, Work } from './bench.ts'
 export {
   newPackEventSchema,
@@ -70,6 +83,8 @@ export {
   animalsIn,
   constituentsOf,
   childrenOf,
+  goneBy,
+  leftOf,
   isGroupFact,
   isGroupField,
   isSplit,

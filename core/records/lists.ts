@@ -170,6 +170,59 @@ export type UnitState = (typeof UNIT_STATES)[number]
 export const PACK_EVENTS = ['put', 'label'] as const
 export type PackEventKind = (typeof PACK_EVENTS)[number]
 
+/** Why an animal of a batch is gone: found dead, taken by a predator, cold, heat or wet, sick, culled, away, dead when it came to the day. */
+export const LOSS_CAUSES = [
+  'found-dead',
+  'predator',
+  'weather',
+  'sick',
+  'culled',
+  'escaped',
+  'arrived-dead',
+] as const
+export type LossCause = (typeof LOSS_CAUSES)[number]
+/** Feeds of a batch, in the order they are fed. */
+export const FEED_PHASES = ['starter', 'grower', 'finisher'] as const
+export type FeedPhase = (typeof FEED_PHASES)[number]
+
+/** Stations that birds and rabbits go through on their day, in order. */
+export const LINE_STATIONS = [
+  'catch',
+  'cone',
+  'bleed',
+  'scald',
+  'pluck',
+  'skin',
+  'feet',
+  'draw',
+  'check',
+  'chill',
+  'drain',
+  'cut',
+  'weigh',
+  'bag',
+] as const
+export type LineStationId = (typeof LINE_STATIONS)[number]
+/** How hot birds are scalded, and when they are ready (common practice). */
+export const SCALD_SCHOOLS = ['soft', 'medium', 'hard'] as const
+export type ScaldSchool = (typeof SCALD_SCHOOLS)[number]
+export const READY_SIGNS = ['feather-pulls', 'toe-skin', 'both', 'clock', 'not-yet'] as const
+export type ReadySign = (typeof READY_SIGNS)[number]
+/** What makes a bird worth less than it was: scalded too long, torn, bile on it, bruised, a bone broken, feathers left, condemned. */
+export const DOWNGRADES = [
+  'over-scald',
+  'torn-skin',
+  'bile',
+  'bruise',
+  'broken',
+  'feathers',
+  'condemned',
+] as const
+export type DowngradeId = (typeof DOWNGRADES)[number]
+/** What birds are chilled in: ice and water, a slush that is kept moving, or the air of a cooler. */
+export const CHILLS = ['still', 'moving', 'air'] as const
+export type Chill = (typeof CHILLS)[number]
+
 /** How the animal is slaughtered, and so what of it may be sold. */
 export const ROUTE_IDS = ['inspected', 'state', 'custom', 'poultry-exempt', 'household'] as const
 export type Route = (typeof ROUTE_IDS)[number]

@@ -35,6 +35,8 @@ export const CONTENT_STEPS: Readonly<Record<number, Step>> = {
   8: numberedPacks,
   // It knew nothing of what packs are wrapped in by cut, of ice that is filled up, or of places on a rail.
   9: (content) => content,
+  // It knew nothing of batches: what is lost of them, samples, their day, scald and downgrades.
+  10: (content) => content,
 }
 
 /** Packs had no numbers: they get them in the order they were weighed, as the database gives them (014-packs.sql). */

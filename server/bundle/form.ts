@@ -7,6 +7,7 @@ import { checkDecisions, NO_LOG, strangersIn, unknownFact } from '#core/plan'
 import {
   anatomiesOf,
   animalsIn,
+  leftOf,
   broughtUp,
   childrenOf,
   constituentsOf,
@@ -211,7 +212,7 @@ function lotFaults(
 }
 
 /** One group that is all of the lot; what it was split into is all of it, what was put together is all of those. */
-function groupFaults({ groups, count }: Lot, where: string): Issue[] {
+function groupFaults({ groups, count, facts }: Lot, where: string): Issue[] {
   const at = `${where}.groups`
   const tops = groups.filter((g) => g.parent === null)
   if (tops.length !== 1 || tops[0]!.animals !== count || tops[0]!.half)
@@ -219,6 +220,9 @@ function groupFaults({ groups, count }: Lot, where: string): Issue[] {
   const ids = new Map(groups.map((g) => [g.id, g]))
   const joined = groups.flatMap((g) => g.joins)
   const sum = (of: readonly Group[]) => of.reduce((n, g) => n + animalsIn(g), 0)
+  // What was lost of a group before it was split is in none of those it became.
+  const lost = (g: Group) =>
+    sum([g]) - sum([{ ...leftOf([{ ...g, parent: null, joins: [] }], facts)[0]!, half: g.half }])
   return groups.flatMap((g) => {
     const named = [...(g.parent === null ? [] : [g.parent]), ...g.joins]
     const children = childrenOf(groups, g.id)
@@ -226,8 +230,8 @@ function groupFaults({ groups, count }: Lot, where: string): Issue[] {
     const isWhole =
       named.every((id) => (ids.get(id)?.rev ?? g.rev) < g.rev) &&
       new Set(joined).size === joined.length &&
-      (children.length === 0 || sum(children) === animalsIn(g)) &&
-      (parts.length === 0 || sum(parts) === animalsIn(g))
+      (children.length === 0 || sum(children) === animalsIn(g) - lost(g)) &&
+      (parts.length === 0 || sum(parts) - parts.reduce((n, x) => n + lost(x), 0) === animalsIn(g))
     return isWhole ? [] : [fault(at, `a group of ${g.animals} that does not add up`)]
   })
 }

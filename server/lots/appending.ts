@@ -26,6 +26,8 @@ import {
 } from '#core/reading'
 import {
   animalsIn,
+  goneBy,
+  leftOf,
   childrenOf,
   correctable,
   isGroupFact,
@@ -336,6 +338,8 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
       if (!known && sent.corrects === null)
         return refusedFor(issueOf('packs-gone', `facts.${i}.fact.pack`, { numbers: [number] }))
     }
+    const gone = lossIn(lot, group, sent)
+    if (gone) return refusedFor({ ...gone, field: `facts.${i}.fact.${gone.field}` })
     const clash = clashOf(now, sent)
     if (clash && isAgreed(clash)) continue
     if (clash) clashes.push(clash)
@@ -360,6 +364,18 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
   return kept(tx, lot.id, lot.rev)
 }
 
+/** Animals that are said to be gone: at least one of the group is left. */
+function lossIn(lot: Lot, group: Group, { corrects, stands, fact }: NewFact): Issue | null {
+  if (!stands || goneBy(fact) === 0) return null
+  const before = leftOf(
+    lot.groups,
+    lot.facts.filter((f) => f.id !== corrects),
+  )
+  const alive = before.find((g) => g.id === group.id)!.animals
+  if (goneBy(fact) > alive) return issueOf('more-than-alive', 'animals', { asked: goneBy(fact), alive })
+  return goneBy(fact) === alive ? issueOf('none-left', 'animals', { alive }) : null
+}
+
 /** A fault is judged by the lot as it stood without the one that it corrects. */
 function faultIn(anatomy: Anatomy, lot: LotState, { corrects, fact }: NewFact) {
   const facts = lot.facts.filter((f) => f.id !== corrects)
@@ -376,14 +392,15 @@ export async function split(tx: Tx, to: To & { split: Split }, { lots }: Beside)
   if (!lot) return missing
   const { group: id, half, into } = to.split
   const ids = into.map((g) => g.id)
-  const parent = lot.groups.find((g) => g.id === id)
+  const groups = leftOf(lot.groups, lot.facts)
+  const parent = groups.find((g) => g.id === id)
   const as = (g: Omit<Group, 'rev' | 'at' | 'device' | 'person'>) => ({
     ...{ id: g.id, parent: g.parent, animals: g.animals, half: g.half, name: g.name },
   })
   const made = into.map((g) => ({ ...g, parent: id, joins: [], half: half || parent?.half === true }))
   const held = await q.selectGroupsBy(tx, ids)
   if (held.length > 0) return again(tx, lot.id, held[0]!.rev, order(held.map(as)), order(made.map(as)))
-  if (!parent || !leavesOf(lot.groups).includes(parent))
+  if (!parent || !leavesOf(groups).includes(parent))
     return refusedFor(issueOf('unknown-id', 'group', { kind: 'group that is whole', id }))
   const children = into.reduce((sum, g) => sum + g.animals, 0)
   const isAll = half
@@ -406,7 +423,7 @@ export async function join(tx: Tx, to: To & { join: Join }, { lots }: Beside): P
     const as = { id: held.id, name: held.name, as: held.parent, with: held.joins.toSorted() }
     return again(tx, lot.id, held.rev, as, { ...to.join, with: joins.toSorted() })
   }
-  const leaves = leavesOf(lot.groups)
+  const leaves = leavesOf(leftOf(lot.groups, lot.facts))
   const all = [parent, ...joins].map((x) => leaves.find((g) => g.id === x))
   const lost = all.findIndex((g) => !g)
   if (lost >= 0)
@@ -420,7 +437,10 @@ export async function join(tx: Tx, to: To & { join: Join }, { lots }: Beside): P
   const sisters = childrenOf(lot.groups, first!.parent ?? '')
   const above = lot.groups.find((g) => g.id === first!.parent)
   const isBothSides =
-    first!.half && above?.half === false && groups.length === 2 && groups.every((g) => sisters.includes(g))
+    first!.half &&
+    above?.half === false &&
+    groups.length === 2 &&
+    groups.every((g) => sisters.some((x) => x.id === g.id))
   if (!groups.every((g) => g.half === first!.half)) return refusedFor(issueOf('groups-unlike', 'with', {}))
   const animals = groups.reduce((sum, g) => sum + g.animals, 0)
   const rev = await q.takeRevisions(tx, lot.id, 1)

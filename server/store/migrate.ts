@@ -18,6 +18,7 @@ import overhead from './012-overhead.sql?raw'
 import bench from './013-bench.sql?raw'
 import packs from './014-packs.sql?raw'
 import packing from './015-packing.sql?raw'
+import birds from './016-birds.sql?raw'
 
 interface Migration {
   id: number
@@ -130,6 +131,7 @@ const MIGRATIONS: Migration[] = [
   { id: 13, sql: bench },
   { id: 14, sql: packs },
   { id: 15, sql: packing },
+  { id: 16, sql: birds },
 ]
 
 /** The schema this program writes. */

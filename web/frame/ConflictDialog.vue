@@ -64,6 +64,14 @@ function sayDecision(d: Decision): Said {
     return { what: 'The order of steps', value: `${d.value.length} steps put in order` }
   if (d.field === 'crew')
     return { what: 'Who is there', value: d.value.map((p) => `${p.name} ${p.from}–${p.until}`).join(', ') }
+  if (d.field === 'birdDay') return { what: 'The day', value: `from ${d.value.begins}` }
+  if (d.field === 'raise')
+    return {
+      what: 'Raised to',
+      value: `${d.value.shown.value} ${d.value.shown.unit}, ${words.percent(d.value.share)} of them`,
+    }
+  if (d.field === 'classes')
+    return { what: 'Size classes', value: d.value.map((x) => `${x.value} ${x.unit}`).join(', ') }
   if (typeof d.value === 'object') return { what, value: words.price(d.value) }
   const path = d.field === 'path' ? anatomy.value?.paths.find((p) => p.id === d.value) : undefined
   return { what, value: path ? words.name(path.names) : String(d.value) }
@@ -92,6 +100,18 @@ function sayFact(f: FactBody): Said {
       return { what: 'Acceptance', value: f.condition ?? f.condemned ?? 'as found' }
     case 'icing':
       return { what: 'Ice filled up', value: f.shown ? `${f.shown.value} ${f.shown.unit}` : f.at }
+    case 'loss':
+      return { what: 'Lost', value: `${f.animals} on ${f.day}` }
+    case 'sample':
+      return { what: 'A sample weighed', value: `${f.shown.length} on ${f.day}` }
+    case 'scald':
+      return { what: 'A load scalded', value: `${f.birds} at ${f.c} °C` }
+    case 'downgrade':
+      return { what: 'Worth less', value: `${f.animals}, ${words.money(f.lost)}` }
+    case 'passed':
+      return { what: 'Through', value: `${f.animals}, ${f.station}` }
+    case 'stopped':
+      return { what: 'Stood still', value: `${f.station}: ${f.why}` }
     case 'void':
       return { what: `Pack ${f.pack}: voided`, value: f.why }
     case 'attachment':
