@@ -13,11 +13,13 @@ const CORE = [
   'reading',
   'hand',
   'clock',
+  'line',
+  'batch',
   'papers',
   'practice',
 ]
 /** What the core may take from a registry: pure, and without a clock, a disk or a network. */
-const LIBRARIES = ['papaparse', 'zod', 'd3-array', 'd3-random', 'fast-deep-equal', 'minisearch']
+const LIBRARIES = ['papaparse', 'zod', 'd3-array', 'd3-random', 'fast-deep-equal', 'minisearch', 'jstat']
 const NOT_TESTS = '\\.test\\.ts$|/testing\\.ts$'
 
 const above = CORE.map((room, i) => ({

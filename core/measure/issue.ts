@@ -60,6 +60,14 @@ interface IssueFigures {
   /** More animals than there are left. */
   'more-than-alive': { asked: number; alive: number }
   'none-left': { alive: number }
+  /** A station of the day where hands are needed and nobody works. */
+  'station-empty': { station: string }
+  /** The last bird would be done after midnight. */
+  'past-midnight': { clock: string }
+  /** Ice that cannot take the heat of birds and water. */
+  'ice-short': { needed: Kg; given: Kg }
+  /** Birds that would not be cold in the hours they have. */
+  'chill-late': { hours: number; allowed: number }
   'fewer-than-count': { came: number; count: number }
   'killed-before-born': { born: string; killed: string }
   'age-contradicts': { born: string; killed: string; months: number; is: 'older' | 'younger' }

@@ -235,6 +235,14 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `${issue.figures.asked} are more than the ${issue.figures.alive} that are alive. Check the number, or the losses.`
     case 'none-left':
       return `That would leave none of the ${issue.figures.alive}. If all are gone, say at Hang how it ended: died.`
+    case 'station-empty':
+      return `Nobody works at “${issue.figures.station}”. Name somebody there, or leave it open to all.`
+    case 'past-midnight':
+      return `At this pace the last is done at ${issue.figures.clock} of the next day. Begin earlier, take fewer, or have more hands.`
+    case 'ice-short':
+      return `${says.mass(issue.figures.given)} of ice cannot take the heat: birds and water need ${says.mass(issue.figures.needed)} at the least. Have more, or less and colder water.`
+    case 'chill-late':
+      return `They would take about ${issue.figures.hours.toFixed(1)} h to 4 °C (40 °F) and have ${issue.figures.allowed} h. Keep the ice moving, or chill smaller lots.`
     case 'joint-nothing':
       return issue.figures.method === 'weight'
         ? 'There is nothing to share the cost over: nothing has a weight yet. Enter one at Hang.'

@@ -29,6 +29,10 @@ const BIRDS = [
   { below: Number.POSITIVE_INFINITY, hours: 8 },
 ] as const
 
+/** Hours in which a bird or a rabbit of so many kg must be at 4 °C all through (9 CFR 381.66 as it long stood; rabbits as small birds). */
+export const chillHours = (species: Species, kg: number): number =>
+  CLASS_OF[species] === 'rabbits' ? BIRDS[0].hours : BIRDS.find((b) => kg < b.below)!.hours
+
 /** Whether a limit that must be reached by an hour was, judged by the readings of one place. */
 function reached(
   id: Cooling['id'],
@@ -53,7 +57,7 @@ export function coolingOf(species: Species, kg: number, readings: readonly TempA
   const at = (where: TempAt['where']) =>
     readings.filter((r) => r.where === where).toSorted((a, b) => a.hours - b.hours)
   if (of === 'poultry' || of === 'rabbits') {
-    const hours = of === 'rabbits' ? 4 : BIRDS.find((b) => kg < b.below)!.hours
+    const hours = chillHours(species, kg)
     return [
       reached('bird', `4 °C (40 °F) in the thickest part within ${hours} h`, at('deep'), { c: 4, hours }),
     ]

@@ -2,7 +2,7 @@
 
 export { ROUTES, routesFor, ruleOf } from './routes.ts'
 export type { RouteRule, SaleRule } from './routes.ts'
-export { chestOf, coolingOf, tooWarmToFreeze } from './cooling.ts'
+export { chestOf, chillHours, coolingOf, tooWarmToFreeze } from './cooling.ts'
 export type { Cooling, TempAt } from './cooling.ts'
 export { cookedTo, HANDLING, packageWords, packKeeps, sayCooked, sayKeeps } from './labels.ts'
 export { EXEMPT_BIRDS, exemptionOf, heldBack, verdictOf } from './sale.ts'
