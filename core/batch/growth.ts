@@ -1,0 +1,140 @@
+import jstat from 'jstat'
+import { gramsOf, kg, kgOf, type Interval, type Kg } from '#core/measure'
+import type { Plan } from '#core/plan'
+import { goneBy, type Sample, type Species } from '#core/records'
+import { curveOf, dayAt, weightAt, type Curve } from './curves.ts'
+import { CATCH, readSample } from './sample.ts'
+
+/** How a flock drifts from its curve from one day to the next: log SD a day, as a walk (our own; docs/sources.md: growth-curves). */
+const DRIFT = 0.011
+const DAY_MS = 86_400_000
+const Z = 1.2816
+
+/** A batch as it is known: when it was placed, at what age, how many. */
+export interface Batch {
+  curve: Curve
+  placed: string
+  /** Age on the day it was placed, days. */
+  age: number
+  came: number
+}
+
+/** How many came: as was said, or all that were hung and those that are gone. */
+export const cameOf = (
+  { start, losses, downgrades }: Pick<Plan, 'start' | 'losses' | 'downgrades'>,
+  count: number,
+): number => start?.animals ?? count + [...losses, ...downgrades].reduce((sum, f) => sum + goneBy(f), 0)
+
+/** The batch of a plan; null for what is raised singly, or where nobody said when it was placed. Their age goes by what they weighed then. */
+export function batchOf(species: Species, plan: Plan, count: number): Batch | null {
+  const curve = curveOf(species, plan.type)
+  if (!curve || !plan.start) return null
+  const came = cameOf(plan, count)
+  return { curve, placed: plan.start.day, age: dayAt(curve, plan.start.kg / came) ?? 0, came }
+}
+
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS)
+export const dayAfter = (from: string, days: number): string =>
+  new Date(Date.parse(from) + Math.round(days) * DAY_MS).toISOString().slice(0, 10)
+
+/** How far the flock is off its curve, log: its middle and SD, on a day after it was placed. */
+interface Off {
+  day: number
+  at: number
+  sd: number
+}
+
+/** The flock off its curve, as samples told it: a walk that is seen now and then (the filter of Kalman, 1960, for one figure). */
+function offOf({ curve, placed, age }: Batch, samples: readonly Sample[]): Off {
+  let now: Off = { day: 0, at: 0, sd: curve.flocks }
+  const alive = samples.filter((s) => s.of === 'live').toSorted((a, b) => (a.day < b.day ? -1 : 1))
+  for (const s of alive) {
+    const day = daysBetween(placed, s.day)
+    if (day < 0) continue
+    const before = Math.hypot(now.sd, DRIFT * Math.sqrt(Math.max(0, day - now.day)))
+    const { mean, cv, n } = readSample(s.shown)
+    const seen = Math.log(mean / weightAt(curve, age + day))
+    const error = Math.hypot(cv / Math.sqrt(n), CATCH)
+    const gain = before ** 2 / (before ** 2 + error ** 2)
+    now = { day, at: now.at + gain * (seen - now.at), sd: before * Math.sqrt(1 - gain) }
+  }
+  return now
+}
+
+/** How far single birds lie apart: as the newest samples had it, or the type’s. */
+export function apartOf(curve: Curve, samples: readonly Sample[]): number {
+  const newest = samples.toSorted((a, b) => (a.day < b.day ? 1 : -1)).find((s) => s.shown.length >= 5)
+  return newest ? readSample(newest.shown).cv : curve.apart
+}
+
+export interface GrowthPoint {
+  day: number
+  kg: Kg
+  range: Interval
+}
+export interface BatchGrowth {
+  /** What one weighs on the average, days after it was placed; the type’s own curve beside it. */
+  points: GrowthPoint[]
+  usual: { day: number; kg: Kg }[]
+  /** How far it is ahead of its type, as a share; and how far its birds lie apart. */
+  ahead: number
+  apart: number
+  at: (day: number) => { kg: Kg; range: Interval }
+}
+
+/**
+ * How a batch grows: its type’s curve, moved by what samples said, with the band in which its mean lies in eight flocks of
+ * ten. What is common to the flock does not shrink with the number of its birds.
+ */
+export function growthOfBatch(batch: Batch, samples: readonly Sample[], until: number): BatchGrowth {
+  const off = offOf(batch, samples)
+  const at = (day: number) => {
+    const sd =
+      day >= off.day
+        ? Math.hypot(off.sd, DRIFT * Math.sqrt(day - off.day))
+        : Math.hypot(off.sd, DRIFT * Math.sqrt(off.day - day))
+    const middle = weightAt(batch.curve, batch.age + day) * Math.exp(off.at)
+    return { kg: kg(middle), range: { low: middle * Math.exp(-Z * sd), high: middle * Math.exp(Z * sd) } }
+  }
+  const days = Array.from({ length: Math.max(2, Math.ceil(until / 2) + 1) }, (_, i) => i * 2)
+  return {
+    points: days.map((day) => ({ day, ...at(day) })),
+    usual: days.map((day) => ({ day, kg: kg(weightAt(batch.curve, batch.age + day)) })),
+    ahead: Math.expm1(off.at),
+    apart: apartOf(batch.curve, samples),
+    at,
+  }
+}
+
+export interface ReadyDay {
+  /** Days after it was placed; null where it never gets there. */
+  day: number | null
+  low: number | null
+  high: number | null
+}
+
+/** The day on which a share of the birds weigh at least so much: each bird log-normal about the mean of its flock. */
+export function readyDay(growth: BatchGrowth, target: Kg, share: number): ReadyDay {
+  // Of a flock of which a share is to reach it, the mean must stand so much above.
+  const mean = target * Math.exp(jstat.normal.inv(share, 0, 1) * growth.apart)
+  const first = (of: (day: number) => number): number | null => {
+    let [low, high] = [0, 400]
+    if (of(high) < mean) return null
+    while (high - low > 0.01) {
+      const middle = (low + high) / 2
+      if (of(middle) >= mean) high = middle
+      else low = middle
+    }
+    return high
+  }
+  return {
+    day: first((d) => growth.at(d).kg),
+    low: first((d) => growth.at(d).range.high),
+    high: first((d) => growth.at(d).range.low),
+  }
+}
+
+/** What is wanted of a batch: as was said, or the type’s usual weight for eight in ten. */
+export const raisedTo = (curve: Curve, raise: Plan['raise']): { kg: Kg; share: number } =>
+  raise ? { kg: kgOf(gramsOf(raise.shown)), share: raise.share } : { kg: kg(curve.target * 0.9), share: 0.8 }
