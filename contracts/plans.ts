@@ -4,8 +4,10 @@ import {
   ownAdditionsSchema,
   revisionSchema,
   sheetSchema,
+  type Downgrade,
   type Fault,
   type Species,
+  type Scald,
   type Work,
 } from '#core/records'
 
@@ -37,6 +39,6 @@ export interface BenchRow {
   lot: string
   tag: string
   species: Species
-  fact: Fault | Work
+  fact: Fault | Work | Scald | Downgrade
 }
 export type SheetChange = z.infer<typeof sheetChangeSchema>

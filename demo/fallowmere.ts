@@ -25,6 +25,12 @@ import {
   measured,
   line,
   lot,
+  downgraded,
+  FLOCK_DAY,
+  lost,
+  phase,
+  sample,
+  scalded,
   signed,
   temp,
   timed,
@@ -314,12 +320,22 @@ async function steer(post: Post) {
 /** A flock sold whole with its giblets, and one parted. */
 async function flocks(post: Post) {
   const exempt = route('poultry-exempt')
-  const first = await hang(post, 'Flock 1', 'broiler', 60)
+  const first = await hang(post, 'Flock 1', 'broiler', 64)
+  await first.say(
+    start(5.9, '2026-10-06'),
+    lost(2, '2026-10-09', 'weather'),
+    lost(1, '2026-10-27', 'predator'),
+    lost(1, '2026-11-11', 'found-dead'),
+    sample('2026-11-10', 3.3, 3.6, 2.9, 3.5, 3.8, 3.1, 3.4, 3.2, 3.7, 3.4, 3.0, 3.5),
+    sample('2026-11-24', 5.9, 6.4, 5.2, 6.1, 6.7, 5.5, 6.0, 5.8, 6.3, 6.0, 5.4, 6.2),
+  )
   await first.weigh('live', 372, { source: 'scale' })
-  await first.say(exempt, dressed('giblets', true))
+  await first.say(exempt, dressed('giblets', true), ...FLOCK_DAY)
   await first.say(
     cost('Chicks', 15000),
-    cost('Feed', 48000),
+    phase('starter', 150, 60, '2026-10-06'),
+    phase('grower', 420, 48, '2026-10-27'),
+    phase('finisher', 402, 47, '2026-11-11'),
     cost('Bedding and brooding', 4500),
     cost('Own labour and helpers', 52000),
     cost('Ice, bags and scalder', 12000),
@@ -354,5 +370,12 @@ async function flocks(post: Post) {
   ]
   for (const [cut, lb, packs] of packed)
     await second.pack(cut, lb, packs, { wrap: 'vacuum', place: cut === 'frames' ? 'Chest 2' : 'Chest 1' })
+  await second.say(
+    scalded('2026-11-04T13:10:00Z', 63.5, 80, 'over'),
+    scalded('2026-11-04T13:30:00Z', 59, 75),
+    scalded('2026-11-04T13:50:00Z', 59.5, 70),
+    downgraded('over-scald', 2, 700, 'Read the thermometer before the first load, not after.'),
+    downgraded('bile', 1, 350, 'Finger behind the gizzard before pulling.'),
+  )
   await second.say(...packed.map(([of]): FactBody => ({ kind: 'tick', what: 'cut', of, side: 'animal' })))
 }

@@ -1,7 +1,19 @@
 import { v7 as uuid } from 'uuid'
 import type { Append, Facts, Lot, NewPack, NewWeighing, Split } from '#contracts'
 import type { Species } from '#core/anatomy'
-import type { CheckId, Cost, Decision, FactBody, Hangs, Route, SideName, TempPlace } from '#core/records'
+import type {
+  CheckId,
+  Cost,
+  Decision,
+  DowngradeId,
+  FactBody,
+  FeedPhase,
+  Hangs,
+  LossCause,
+  Route,
+  SideName,
+  TempPlace,
+} from '#core/records'
 import type { Said } from '#core/plan'
 
 /** What is told of a lot of the demo, in short: each as a page would send it. */
@@ -152,3 +164,61 @@ export const timed = (of: string, from: string, minutes: number, usual: number):
 export const signed = (check: CheckId, of: string, side: SideName = 'animal'): FactBody => ({
   ...{ kind: 'check', check, of, side, by: 'AF' },
 })
+
+/** Of a batch: what was lost, some weighed one by one alive, feed of a phase by weight, a load scalded, birds worth less. */
+export const lost = (animals: number, day: string, cause: LossCause): FactBody => ({
+  ...{ kind: 'loss', day, animals, cause },
+})
+export const sample = (day: string, ...pounds: number[]): FactBody => ({
+  ...{ kind: 'sample', day, of: 'live', shown: pounds.map((value) => ({ value, unit: 'lb' })) },
+})
+export const phase = (of: FeedPhase, pounds: number, each: number, day: string): FactBody =>
+  cost(
+    of.replace(/^./, (c) => c.toUpperCase()),
+    Math.round(pounds * each),
+    {
+      ...{ of: 'feed', phase: of, day, quantity: { value: pounds, unit: 'lb' } },
+    },
+  )
+export const scalded = (when: string, c: number, seconds: number, how?: 'over'): FactBody => ({
+  ...{ kind: 'scald', when, school: 'medium', target: 59, c, seconds, birds: 2 },
+  sign: how ? 'clock' : 'both',
+})
+export const downgraded = (what: DowngradeId, animals: number, cents: number, lesson: string): FactBody => ({
+  ...{ kind: 'downgrade', what, animals, shown: null, lost: cents, lesson },
+})
+/** The day of a flock: four who are there, ice, who fetches. */
+export const FLOCK_DAY: Decision[] = [
+  {
+    field: 'crew',
+    ...lot,
+    value: [
+      { name: 'Ada', skill: 'skilled', from: '07:00', until: '18:00' },
+      { name: 'Finn', skill: 'practised', from: '07:00', until: '18:00' },
+      { name: 'Ruth', skill: 'practised', from: '07:00', until: '18:00' },
+      { name: 'Sam', skill: 'beginner', from: '07:00', until: '13:00' },
+    ],
+  },
+  {
+    field: 'birdDay',
+    ...lot,
+    value: {
+      ...{ day: '2026-12-02', begins: '07:30', birds: null, freezer: 400, also: null },
+      stations: [
+        { id: 'draw', who: ['Ada', 'Finn'] },
+        { id: 'scald', who: ['Ruth', 'Finn'] },
+        { id: 'pluck', who: ['Ruth', 'Finn', 'Sam'] },
+      ],
+      chill: {
+        how: 'moving',
+        water: { value: 300, unit: 'lb' },
+        waterC: 13,
+        ice: { value: 280, unit: 'lb' },
+      },
+      pickups: [
+        { at: '11:00', who: 'Mere Bridge share', birds: 12 },
+        { at: '12:00', who: 'Hollin House', birds: 20 },
+      ],
+    },
+  },
+]

@@ -7,6 +7,7 @@ import { INK } from './design.ts'
 import { labelPages } from './labels.ts'
 import { letterPaper } from './letter.ts'
 import { priceListPaper } from './priceList.ts'
+import { runSheetPaper } from './runSheet.ts'
 import { tracePaper } from './trace.ts'
 
 function contentOf(data: Exclude<PaperData, Labels>): Content[] {
@@ -21,6 +22,8 @@ function contentOf(data: Exclude<PaperData, Labels>): Content[] {
       return letterPaper(data)
     case 'trace':
       return tracePaper(data)
+    case 'run-sheet':
+      return runSheetPaper(data)
     case 'booking-sheet':
       return bookingSheetPaper(data)
   }

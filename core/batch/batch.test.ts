@@ -1,6 +1,7 @@
 import { cumulativeStdNormalProbability, quantile, standardDeviation } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
 import { normalsOf } from '#core/carcass'
+import { cameOf } from '#core/ledger'
 import { kg, minor } from '#core/measure'
 import type { CostLine } from '#core/plan'
 import { reckon } from '#core/reading'
@@ -10,7 +11,6 @@ import { FARM, lotOf } from '../reading/testing.ts'
 import {
   batchCost,
   batchOf,
-  cameOf,
   compareTypes,
   curveOf,
   dayAfter,

@@ -1,11 +1,10 @@
 import type { Names } from '#core/anatomy'
-import { afterBench, eachOf, kindOf } from '#core/ledger'
+import { afterBench, cameOf, eachOf, kindOf } from '#core/ledger'
 import { gramsOf, kg, sumOf, toKg, type Kg, type Minor } from '#core/measure'
 import { NO_LOG, tried, type CostLine } from '#core/plan'
 import { partFigure, reckon, type FarmFigures, type LotState, type Reckoning } from '#core/reading'
 import { FEED_PHASES, type FeedPhase } from '#core/records'
 import { curveOf, dayAt, feedTo } from './curves.ts'
-import { cameOf } from './growth.ts'
 
 /** Feed that was written down with its weight, by phase; null is feed of no phase. */
 export interface Fed {

@@ -1,7 +1,7 @@
-import jstat from 'jstat'
-import { gramsOf, kg, kgOf, type Interval, type Kg } from '#core/measure'
+import { gramsOf, kg, kgOf, type Interval, type Kg, normalQuantile } from '#core/measure'
+import { cameOf } from '#core/ledger'
 import type { Plan } from '#core/plan'
-import { goneBy, type Sample, type Species } from '#core/records'
+import type { Sample, Species } from '#core/records'
 import { curveOf, dayAt, weightAt, type Curve } from './curves.ts'
 import { CATCH, readSample } from './sample.ts'
 
@@ -18,12 +18,6 @@ export interface Batch {
   age: number
   came: number
 }
-
-/** How many came: as was said, or all that were hung and those that are gone. */
-export const cameOf = (
-  { start, losses, downgrades }: Pick<Plan, 'start' | 'losses' | 'downgrades'>,
-  count: number,
-): number => start?.animals ?? count + [...losses, ...downgrades].reduce((sum, f) => sum + goneBy(f), 0)
 
 /** The batch of a plan; null for what is raised singly, or where nobody said when it was placed. Their age goes by what they weighed then. */
 export function batchOf(species: Species, plan: Plan, count: number): Batch | null {
@@ -117,7 +111,7 @@ export interface ReadyDay {
 /** The day on which a share of the birds weigh at least so much: each bird log-normal about the mean of its flock. */
 export function readyDay(growth: BatchGrowth, target: Kg, share: number): ReadyDay {
   // Of a flock of which a share is to reach it, the mean must stand so much above.
-  const mean = target * Math.exp(jstat.normal.inv(share, 0, 1) * growth.apart)
+  const mean = target * Math.exp(normalQuantile(share) * growth.apart)
   const first = (of: (day: number) => number): number | null => {
     let [low, high] = [0, 400]
     if (of(high) < mean) return null

@@ -1,6 +1,5 @@
 import { deviation, mean } from 'd3-array'
-import jstat from 'jstat'
-import { gramsOf, kg, kgOf, type Interval, type Kg } from '#core/measure'
+import { gramsOf, kg, kgOf, type Interval, type Kg, studentQuantile } from '#core/measure'
 import type { Sample } from '#core/records'
 
 /** Birds that are caught are not quite those of the flock, and the scale is off by the same for all: log SD, never divided by their number (our own; docs/sources.md: sample). */
@@ -26,7 +25,7 @@ export function readSample(shown: Sample['shown']): SampleRead {
   const n = masses.length
   const m = mean(masses)!
   const sd = deviation(masses)!
-  const t = jstat.studentt.inv(0.9, n - 1)
+  const t = studentQuantile(0.9, n - 1)
   const off = Math.hypot((t * sd) / Math.sqrt(n), 1.2816 * CATCH * m)
   return {
     n,

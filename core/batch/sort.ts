@@ -1,5 +1,4 @@
-import jstat from 'jstat'
-import { kg, roundToSum, type Interval, type Kg } from '#core/measure'
+import { kg, roundToSum, type Interval, type Kg, normalQuantile, normalShare } from '#core/measure'
 
 /** A size class: from one weight to the next, and how many fall into it. */
 export interface SizeClass {
@@ -20,7 +19,6 @@ export interface Spreading {
   off: number
 }
 
-const phi = (x: number) => jstat.normal.cdf(x, 0, 1)
 const Z = 1.2816
 
 /**
@@ -30,7 +28,7 @@ const Z = 1.2816
 export function sizeClasses({ count, mean, apart, off }: Spreading, bounds: readonly Kg[]): SizeClass[] {
   const sd = Math.max(apart, 1e-6)
   const mu = Math.log(mean) - sd ** 2 / 2
-  const at = (x: Kg, shift = 0) => phi((Math.log(x) - mu - shift) / sd)
+  const at = (x: Kg, shift = 0) => normalShare((Math.log(x) - mu - shift) / sd)
   const below = (i: number, shift = 0) => (i < 0 ? 0 : i >= bounds.length ? 1 : at(bounds[i]!, shift))
   const shares = Array.from({ length: bounds.length + 1 }, (_, i) => below(i) - below(i - 1))
   const whole = roundToSum(
@@ -43,7 +41,7 @@ export function sizeClasses({ count, mean, apart, off }: Spreading, bounds: read
     const half = Z * Math.hypot(Math.sqrt(count * p * (1 - p)), count * slope)
     // Its mean: the part of the first moment that lies between its bounds.
     const moment = (j: number) =>
-      j < 0 ? 0 : j >= bounds.length ? 1 : phi((Math.log(bounds[j]!) - mu - sd ** 2) / sd)
+      j < 0 ? 0 : j >= bounds.length ? 1 : normalShare((Math.log(bounds[j]!) - mu - sd ** 2) / sd)
     return {
       from: bounds[i - 1] ?? null,
       to: bounds[i] ?? null,
@@ -60,7 +58,7 @@ export function extremes({ count, mean, apart }: Spreading): {
   most: Interval & { middle: number }
 } {
   const mu = Math.log(mean) - apart ** 2 / 2
-  const q = (p: number) => Math.exp(mu + apart * jstat.normal.inv(p, 0, 1))
+  const q = (p: number) => Math.exp(mu + apart * normalQuantile(p))
   const least = (p: number) => q(1 - (1 - p) ** (1 / count))
   const most = (p: number) => q(p ** (1 / count))
   return {

@@ -1,6 +1,6 @@
 import { kg, minor, sumOf, toKg, type Kg, type Minor } from '#core/measure'
-import type { CostLine } from '#core/plan'
-import { COST_KINDS, type CostKind, type CostShare, type Overhead } from '#core/records'
+import type { CostLine, Plan } from '#core/plan'
+import { COST_KINDS, goneBy, type CostKind, type CostShare, type Overhead } from '#core/records'
 import { apportion } from './joint.ts'
 
 /** A word for what money is spent on. */
@@ -48,6 +48,12 @@ export function spentByKind(lines: readonly CostLine[]): { kind: CostKind; amoun
     return own.length > 0 ? [{ kind, amount: sumOf(own, (l) => l.amount) }] : []
   })
 }
+
+/** How many came: as was said, or all that were hung and those that are gone. */
+export const cameOf = (
+  { start, losses, downgrades }: Pick<Plan, 'start' | 'losses' | 'downgrades'>,
+  count: number,
+): number => start?.animals ?? count + [...losses, ...downgrades].reduce((sum, f) => sum + goneBy(f), 0)
 
 /** How well feed became animal. */
 export interface Growth {

@@ -1,3 +1,4 @@
+import { lookup } from '#core/anatomy'
 import { clockMinutes, crewOf, sayClock } from '#core/clock'
 import { gramsOf, issueOf, kg, kgOf, type Issue, type Kg } from '#core/measure'
 import { TAKES, WRAP_MINUTES } from '#core/plan'
@@ -53,9 +54,18 @@ function eachOf({ weights, count, flow }: Reckoning): { live: Kg; carcass: Kg } 
     : { live: kg(referenceKg / chain.dressing.mean), carcass: kg(referenceKg) }
 }
 
+/** Cut sooner after the kill, breast toughens, minutes (common practice: about six hours). */
+const REST = 360
+/** Whether they are cut up as planned, and not only bagged whole. */
+function isCut({ flow: { anatomy }, plan }: Reckoning): boolean {
+  const [part] = anatomy.parts
+  const way = plan.choices.paths.get(part!.id, 'animal') ?? part!.fallback
+  return way !== lookup(anatomy).pathsOf(part!.id)[0]?.id
+}
+
 /** Minutes a load takes at a station as it usually is, for birds of a weight; what is cut and packed as the plan has it. */
 function minutesAt(s: UsualStation, plan: BirdDay, live: Kg, carcass: Kg, read: Reckoning | null): number {
-  if (s.id === 'chill') return chillMinutes(plan.chill.how, carcass)
+  if (s.id === 'chill') return Math.max(chillMinutes(plan.chill.how, carcass), read && isCut(read) ? REST : 0)
   if (s.id === 'cut' && read) return read.bench.hand / read.count / TAKES[read.plan.hands]
   if (s.id === 'bag' && read && read.bench.wrap > 0) return read.bench.wrap / read.count
   if (s.id === 'bag') return WRAP_MINUTES
@@ -112,6 +122,10 @@ export function dayLine(
       return at < 0 ? [] : [{ station: at, from: x.from, until: x.until }]
     }),
     start: clockMinutes(plan.begins),
+    before: Math.max(
+      0,
+      on.findIndex((s) => s.id === 'chill'),
+    ),
     between: BETWEEN,
   }
   const mass = kg(carcass * birds + (second && plan.also ? second.carcass * plan.also.birds : 0))

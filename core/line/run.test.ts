@@ -119,6 +119,16 @@ describe('the line of birds, against what is known of lines in closed form', () 
     expect(run.left[10]).toBe(4)
     expect(run.worked[0]).toBe(40)
   })
+  it('hands are wanted first before the ice: what lies in it waits until the last is in', () => {
+    const stations = [
+      station('draw', 2, { hands: [0] }),
+      station('chill', 1, { places: 99 }),
+      station('bag', 3, { hands: [0] }),
+    ]
+    const hands = [ALL_DAY]
+    expect(runLine(line(4, stations, { hands })).left[3]).toBe(14)
+    expect(runLine(line(4, stations, { hands, before: 1 })).left[3]).toBe(8)
+  })
   it('the quickest free hand takes it; a slow one takes three times as long', () => {
     const hands = [{ ...ALL_DAY, takes: 3 }, ALL_DAY]
     expect(finish(line(1, [station('draw', 2, { hands: [0, 1] })], { hands }))).toBe(2)

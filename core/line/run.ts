@@ -39,6 +39,8 @@ export interface Line {
   stops?: readonly Stop[]
   /** Minute of the first bird. */
   start?: number
+  /** Hands are wanted first at stations before this one: what lies in the ice can wait. */
+  before?: number
   /** Minutes between one kind and the next: water changed, tables washed. */
   between?: number
 }
@@ -67,12 +69,12 @@ const [DONE, COME, GO, STOP, ON] = [0, 1, 2, 3, 4]
 const [HAND_BITS, BIRD_BITS, STATION_BITS] = [6, 12, 5]
 
 /**
- * Birds through a line, event by event. What is furthest down the line is begun first, so that nothing lies warm; the
- * quickest free hand takes it. A load is not interrupted; a bird that finds no room behind stays where it is and keeps its
+ * Birds through a line, event by event. What is furthest down the line is begun first, so that nothing lies warm (what lies
+ * in the ice can wait: `before`); the quickest free hand takes it. A load is not interrupted; a bird that finds no room behind stays where it is and keeps its
  * place. `seed` draws the times; the same seed draws the same day. `off` is how far each station’s times are off that day.
  */
 export function runLine(line: Line, seed = 1, off?: ArrayLike<number>): LineRun {
-  const { stations, hands, stops = [], start = 0, between = 0 } = line
+  const { stations, hands, stops = [], start = 0, between = 0, before = 0 } = line
   const S = stations.length
   const K = line.birds.length
   /** The first bird of the next kind, of each kind. */
@@ -138,6 +140,7 @@ export function runLine(line: Line, seed = 1, off?: ArrayLike<number>): LineRun 
     random ^= random >>> 17
     random ^= random << 5
   }
+  const early = (1 << before) - 1
   let now = start
   let events = 0
   /** Stations at which something may move or be begun. */
@@ -147,11 +150,12 @@ export function runLine(line: Line, seed = 1, off?: ArrayLike<number>): LineRun 
     for (;;) {
       dirty &= (waits & ~stopped & (free === 0 ? alone : -1)) | full
       if (dirty === 0) break
-      const s = 31 - Math.clz32(dirty)
+      const s = 31 - Math.clz32((dirty & early) !== 0 ? dirty & early : dirty)
       const own = 1 << s
       dirty &= ~own
       if ((full & own) !== 0) {
         const ready = fullLoads[s]!
+        let some = false
         while (ready.length > 0) {
           const load = ready[0]!
           const moved =
@@ -164,6 +168,7 @@ export function runLine(line: Line, seed = 1, off?: ArrayLike<number>): LineRun 
                     waiting[s + 1]!,
                 )
           if (moved > 0 && s < last) {
+            some = true
             waiting[s + 1]! += moved
             waited[s + 1]! -= moved * now
             waits |= own << 1
@@ -178,7 +183,7 @@ export function runLine(line: Line, seed = 1, off?: ArrayLike<number>): LineRun 
         }
         if (ready.length === 0) full &= ~own
         // What has moved on comes first.
-        if (dirty > own) {
+        if (some && dirty !== own) {
           dirty |= own
           continue
         }

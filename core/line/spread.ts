@@ -1,4 +1,4 @@
-import jstat from 'jstat'
+import { normalQuantile } from '#core/measure'
 
 /** How far single times lie about their mean, as multiples of it that are drawn with equal chance; the mean of them is 1. */
 export type Spread = Float64Array
@@ -16,8 +16,7 @@ export function spread(of: 'log-normal' | 'exponential', cv = 1): Spread {
   const held = made.get(key)
   if (held) return held
   const sd = Math.sqrt(Math.log1p(cv * cv))
-  const at = (p: number) =>
-    of === 'exponential' ? -Math.log(1 - p) : Math.exp(sd * jstat.normal.inv(p, 0, 1))
+  const at = (p: number) => (of === 'exponential' ? -Math.log(1 - p) : Math.exp(sd * normalQuantile(p)))
   const raw = Float64Array.from({ length: STEPS }, (_, i) => at((i + 0.5) / STEPS))
   const mean = raw.reduce((a, b) => a + b, 0) / STEPS
   const out = raw.map((x) => x / mean)

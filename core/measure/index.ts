@@ -37,8 +37,9 @@ export {
   worthAt,
 } from './money.ts'
 export type { UnitPrice } from './money.ts'
-export { parseTemperature, parseWhole } from './typed.ts'
+export { parseMasses, parseTemperature, parseWhole } from './typed.ts'
 export { formatPercent, roundToSum } from './figures.ts'
+export { normalQuantile, normalShare, studentQuantile } from './chance.ts'
 export { interval, quantilesOf } from './interval.ts'
 export type { Interval } from './interval.ts'
 export { issueOf, refuse } from './issue.ts'

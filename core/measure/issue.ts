@@ -68,6 +68,7 @@ interface IssueFigures {
   'ice-short': { needed: Kg; given: Kg }
   /** Birds that would not be cold in the hours they have. */
   'chill-late': { hours: number; allowed: number }
+  'not-a-batch': { what: Names }
   'fewer-than-count': { came: number; count: number }
   'killed-before-born': { born: string; killed: string }
   'age-contradicts': { born: string; killed: string; months: number; is: 'older' | 'younger' }

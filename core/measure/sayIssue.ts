@@ -243,6 +243,8 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `${says.mass(issue.figures.given)} of ice cannot take the heat: birds and water need ${says.mass(issue.figures.needed)} at the least. Have more, or less and colder water.`
     case 'chill-late':
       return `They would take about ${issue.figures.hours.toFixed(1)} h to 4 °C (40 °F) and have ${issue.figures.allowed} h. Keep the ice moving, or chill smaller lots.`
+    case 'not-a-batch':
+      return `No run sheet is made for this: ${small(issue.figures.what)} is not taken through a line of stations.`
     case 'joint-nothing':
       return issue.figures.method === 'weight'
         ? 'There is nothing to share the cost over: nothing has a weight yet. Enter one at Hang.'

@@ -1,4 +1,6 @@
 import { refuse, type Outcome } from './issue.ts'
+import { parseMass } from './mass.ts'
+import type { MassUnit, TypedMass } from './units.ts'
 
 /** What is colder or hotter than this no carcass is, °C. */
 const COLDEST = -40
@@ -24,4 +26,14 @@ export function parseWhole(
   const value = /^\d+$/.test(typed) ? Number(typed) : Number.NaN
   if (!(value >= low && value <= high)) return refuse('number-unreadable', field, { typed, low, high })
   return { ok: true, value }
+}
+
+/** Several weights as they were typed one after another: a line each, or apart by a semicolon, a comma and a space, or spaces between plain figures. The first that cannot be read is named. */
+export function parseMasses(text: string, unit: MassUnit, field: string): Outcome<TypedMass[]> {
+  const plain = /^[\d.\s]+$/.test(text)
+  const typed = text.split(plain ? /\s+/ : /[\n;]|,\s/).filter((t) => t.trim() !== '')
+  if (typed.length === 0) return refuse('mass-empty', field, {})
+  const read = typed.map((t) => parseMass(t, unit, field))
+  const wrong = read.find((r) => !r.ok)
+  return wrong ?? { ok: true, value: read.flatMap((r) => (r.ok ? [r.value] : [])) }
 }

@@ -8,6 +8,7 @@ import { cutSheet, type CutSheet } from './cut-sheet/index.ts'
 import { labels, type Labels } from './labels/index.ts'
 import { letter, type Letter } from './letter/index.ts'
 import { PAPER_FORM, type About, type PaperKindOf, type PaperPlace } from './paper.ts'
+import { runSheet, type RunSheet } from './run-sheet/index.ts'
 import { trace, type Trace } from './trace/index.ts'
 import { groupsOf as priceGroupsOf, priceList, type PriceList } from './price-list/index.ts'
 
@@ -17,11 +18,12 @@ export const PAPERS = {
   'block-card': blockCard,
   letter,
   'booking-sheet': bookingSheet,
+  'run-sheet': runSheet,
   labels,
   trace,
 } as const
 export type PaperKind = keyof typeof PAPERS
-export type PaperData = PriceList | CutSheet | BlockCard | Letter | BookingSheet | Labels | Trace
+export type PaperData = PriceList | CutSheet | BlockCard | Letter | BookingSheet | RunSheet | Labels | Trace
 
 /** Papers that are asked for at a place, in the registry's order. */
 export const papersAt = (place: PaperPlace) =>
@@ -66,5 +68,6 @@ export { traceSections } from './trace/index.ts'
 export type { Trace, TraceSection } from './trace/index.ts'
 export type { Letter } from './letter/index.ts'
 export type { PriceList } from './price-list/index.ts'
+export type { RunSheet } from './run-sheet/index.ts'
 export type { BookingSheet } from './booking-sheet/index.ts'
 export type { About, PackAbout, PaperPlace } from './paper.ts'

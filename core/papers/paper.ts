@@ -45,13 +45,13 @@ export interface About {
 
 /** The form papers are issued in today; those of an earlier form are brought up when they are read. */
 export const PAPER_FORM = 3
-export type PaperPlace = 'sold' | 'bench' | 'booking'
+export type PaperPlace = 'sold' | 'bench' | 'booking' | 'day'
 type Data = Record<string, unknown>
 
 /** One kind of paper: what its data is, how earlier data becomes that, and how it is made from a lot. */
 export interface PaperKindOf<S extends z.ZodType<object> = z.ZodType<object>> {
   title: string
-  /** What is pressed to have it; `sold` where it stands with the prices, `bench` where with the block card, `booking` where the doors are. */
+  /** What is pressed to have it; `sold` where it stands with the prices, `bench` where with the block card, `booking` where the doors are, `day` where a batch’s day is. */
   asks: string
   standsAt: readonly PaperPlace[]
   forms: readonly ('pdf' | 'csv')[]

@@ -9,7 +9,7 @@ import {
   inForce,
   isGroupFact,
   leavesOf,
-  leftOf,
+  livingOf,
   lineageOf,
   subjectOf,
   wholeOf,
@@ -171,7 +171,7 @@ const isLoss = ({ fact }: FactRow) => fact.kind === 'loss' || fact.kind === 'dow
 
 /** A lot with as many animals in it and in its groups as are left. */
 function living(lot: KeptLot): KeptLot {
-  const groups = leftOf(lot.groups, lot.facts)
+  const groups = livingOf(lot.groups, lot.facts)
   return groups === lot.groups ? lot : { ...lot, groups, count: animalsIn(wholeOf(groups)) }
 }
 

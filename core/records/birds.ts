@@ -111,6 +111,8 @@ export const birdDaySchema = z.object({
     water: shownMassSchema.nullable(),
     waterC: figureSchema(0, 40),
     ice: shownMassSchema.nullable(),
+    /** Water a carcass took up, as a share of it, weighed before and after: it is declared on labels. */
+    retained: figureSchema(0, 0.3).optional(),
   }),
   /** What the freezer holds, litres. */
   freezer: figureSchema(10, 100_000).nullable(),

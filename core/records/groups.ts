@@ -11,7 +11,7 @@ export const goneBy = (fact: FactBody): number =>
   fact.kind === 'loss' || (fact.kind === 'downgrade' && fact.what === 'condemned') ? fact.animals : 0
 
 /** Groups with as many animals as are left of them: what was lost of a group is lost of those it was split from, too. */
-export function leftOf<G extends GroupRow>(
+export function livingOf<G extends GroupRow>(
   groups: readonly G[],
   facts: readonly (Correctable & { group: string; fact: FactBody })[],
 ): readonly G[] {

@@ -84,7 +84,7 @@ export {
   constituentsOf,
   childrenOf,
   goneBy,
-  leftOf,
+  livingOf,
   isGroupFact,
   isGroupField,
   isSplit,

@@ -1,4 +1,4 @@
-import { CLASS_OF, type Destination, type Route, type Species, type Wrap } from '#core/records'
+import { CLASS_OF, type Chill, type Destination, type Route, type Species, type Wrap } from '#core/records'
 
 /** What a label says about cooking: the lowest temperature in the middle, and how long it rests there. */
 export interface Cooked {
@@ -73,3 +73,12 @@ export function packageWords(route: Route | null): { id: 'not-for-sale' | 'exemp
       return null
   }
 }
+
+/**
+ * What a label says of water that a bird took up in the chill (United States: 9 CFR 441.10, retained water is declared, from
+ * memory); null where it was chilled in air, or nobody weighed it before and after.
+ */
+export const retainedWords = (chill: { how: Chill; retained?: number | undefined } | null): string | null =>
+  chill && chill.how !== 'air' && chill.retained !== undefined && chill.retained > 0
+    ? `May contain up to ${Math.ceil(chill.retained * 100)} % retained water.`
+    : null

@@ -7,7 +7,7 @@ import { checkDecisions, NO_LOG, strangersIn, unknownFact } from '#core/plan'
 import {
   anatomiesOf,
   animalsIn,
-  leftOf,
+  livingOf,
   broughtUp,
   childrenOf,
   constituentsOf,
@@ -222,7 +222,7 @@ function groupFaults({ groups, count, facts }: Lot, where: string): Issue[] {
   const sum = (of: readonly Group[]) => of.reduce((n, g) => n + animalsIn(g), 0)
   // What was lost of a group before it was split is in none of those it became.
   const lost = (g: Group) =>
-    sum([g]) - sum([{ ...leftOf([{ ...g, parent: null, joins: [] }], facts)[0]!, half: g.half }])
+    sum([g]) - sum([{ ...livingOf([{ ...g, parent: null, joins: [] }], facts)[0]!, half: g.half }])
   return groups.flatMap((g) => {
     const named = [...(g.parent === null ? [] : [g.parent]), ...g.joins]
     const children = childrenOf(groups, g.id)

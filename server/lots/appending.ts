@@ -27,7 +27,7 @@ import {
 import {
   animalsIn,
   goneBy,
-  leftOf,
+  livingOf,
   childrenOf,
   correctable,
   isGroupFact,
@@ -367,7 +367,7 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
 /** Animals that are said to be gone: at least one of the group is left. */
 function lossIn(lot: Lot, group: Group, { corrects, stands, fact }: NewFact): Issue | null {
   if (!stands || goneBy(fact) === 0) return null
-  const before = leftOf(
+  const before = livingOf(
     lot.groups,
     lot.facts.filter((f) => f.id !== corrects),
   )
@@ -392,7 +392,7 @@ export async function split(tx: Tx, to: To & { split: Split }, { lots }: Beside)
   if (!lot) return missing
   const { group: id, half, into } = to.split
   const ids = into.map((g) => g.id)
-  const groups = leftOf(lot.groups, lot.facts)
+  const groups = livingOf(lot.groups, lot.facts)
   const parent = groups.find((g) => g.id === id)
   const as = (g: Omit<Group, 'rev' | 'at' | 'device' | 'person'>) => ({
     ...{ id: g.id, parent: g.parent, animals: g.animals, half: g.half, name: g.name },
@@ -423,7 +423,7 @@ export async function join(tx: Tx, to: To & { join: Join }, { lots }: Beside): P
     const as = { id: held.id, name: held.name, as: held.parent, with: held.joins.toSorted() }
     return again(tx, lot.id, held.rev, as, { ...to.join, with: joins.toSorted() })
   }
-  const leaves = leavesOf(leftOf(lot.groups, lot.facts))
+  const leaves = leavesOf(livingOf(lot.groups, lot.facts))
   const all = [parent, ...joins].map((x) => leaves.find((g) => g.id === x))
   const lost = all.findIndex((g) => !g)
   if (lost >= 0)

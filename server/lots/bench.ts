@@ -1,18 +1,21 @@
 import type { BenchRow } from '#contracts'
-import { factBodySchema, type Species } from '#core/records'
+import { factBodySchema, type FactBody, type Species } from '#core/records'
 import { many, type Row, type Tx } from '../store/tx.ts'
+
+const isOfBench = (fact: FactBody): fact is BenchRow['fact'] =>
+  fact.kind === 'fault' || fact.kind === 'work' || fact.kind === 'scald' || fact.kind === 'downgrade'
 
 /** As many as a farm learns from: older ones have been learnt. */
 const NEWEST = 4000
 
-/** What was timed and what went wrong at the bench of any lot that was not withdrawn, in force, the newest of them. */
+/** What was timed, scalded and what went wrong at the bench of any lot that was not withdrawn, in force, the newest of them. */
 export async function bench(tx: Tx, _: undefined): Promise<BenchRow[]> {
   const rows = await many<Row>(
     tx,
     `select * from (
        select f.at, f.rev, f.fact, l.id as lot, l.tag, l.species
        from fact f join lot_group g on g.id = f.lot_group join lot l on l.id = g.lot
-       where f.kind in ('fault', 'work') and f.stands
+       where f.kind in ('fault', 'work', 'scald', 'downgrade') and f.stands
          and not exists (select 1 from fact later where later.corrects = f.id)
          and not exists (
            select 1 from fact gone join lot_group h on h.id = gone.lot_group
@@ -24,7 +27,7 @@ export async function bench(tx: Tx, _: undefined): Promise<BenchRow[]> {
   )
   return rows.flatMap((r): BenchRow[] => {
     const fact = factBodySchema.parse(r.fact)
-    if (fact.kind !== 'fault' && fact.kind !== 'work') return []
+    if (!isOfBench(fact)) return []
     return [{ lot: String(r.lot), tag: String(r.tag), species: r.species as Species, fact }]
   })
 }

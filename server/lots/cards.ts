@@ -1,7 +1,7 @@
 import type { KeptFarm, Lot, LotCard } from '#contracts'
 import { readFacts } from '#core/plan'
 import { figuresOf, progressOf, reckon, stateOf } from '#core/reading'
-import { animalsIn, leftOf, readBy, wholeOf, type LotHead } from '#core/records'
+import { animalsIn, livingOf, readBy, wholeOf, type LotHead } from '#core/records'
 import { flowOf } from '../anatomies/pins.ts'
 import { selectPin } from '../anatomies/queries.ts'
 import type { Disk } from '../database/disk.ts'
@@ -94,7 +94,7 @@ async function cardOf(tx: Tx, lot: Lot, farm: KeptFarm | null): Promise<LotCard>
   const { id, tag, species, anatomy: hash, createdAt, device, person, rev } = lot
   return {
     ...{ id, tag, species, anatomy: hash, createdAt, device, person, rev },
-    count: animalsIn(wholeOf(leftOf(lot.groups, lot.facts))),
+    count: animalsIn(wholeOf(livingOf(lot.groups, lot.facts))),
     withdrawn: readFacts(lot.facts).withdrawn,
     progress: progressOf(reckon(flowOf(anatomy), stateOf(lot), figuresOf(farm), 0)),
   }

@@ -4,13 +4,13 @@ import { vRoving } from '../pieces/roving.ts'
 import { useLot } from '../state/lot.ts'
 
 /** The groups of a lot that is split, and all of it: what is seen and done below is of the one that is chosen. */
-const { lot, groups, group } = useLot()
+const { alive, groups, group } = useLot()
 </script>
 
 <template>
   <div v-roving class="groups" role="group" aria-label="Groups of the lot">
     <button type="button" :aria-pressed="group === null" @click="group = null">
-      All {{ lot!.count === 1 ? 'of it' : lot!.count }}
+      All {{ alive === 1 ? 'of it' : alive }}
     </button>
     <button
       v-for="g in groups"

@@ -30,7 +30,7 @@ const open = provideLot(
   () => String(route.params.id),
   () => isOfWhole(route.name),
 )
-const { by, lot, reading, groups, group, undoable, redoable, undo, redo } = open
+const { by, lot, alive, reading, groups, group, undoable, redoable, undo, redo } = open
 useEquipment()
 const helping = ref(false)
 const finding = ref(false)
@@ -93,7 +93,7 @@ useKeys(() => ({
       <RouterLink :to="{ name: 'rail' }" class="back" aria-label="The rail"
         ><i class="pi pi-arrow-left" aria-hidden="true" /> <span>The rail</span></RouterLink
       >
-      <OtherLots :id="lot.id" :tag="lot.tag" :count="lot.count" />
+      <OtherLots :id="lot.id" :tag="lot.tag" :count="alive" />
       <StationTabs />
       <span style="flex: 1" />
       <SaveState />

@@ -8,6 +8,8 @@ import { nextRedo, nextUndo, tried, type FactRow, type Inverse } from '#core/pla
 import { reckon, withRanges, type GroupState, type LotState, type Rank, type Reckoning } from '#core/reading'
 import {
   ALL_HANGS,
+  animalsIn,
+  livingOf,
   HALVES,
   inForce,
   isSplit,
@@ -136,6 +138,8 @@ function openLot(id: () => string, isOfWhole: () => boolean) {
   const weighedFor = () => (group.value === null ? {} : { group: group.value })
   return {
     lot,
+    /** How many of all of it are left. */
+    alive: computed(() => (lot.value ? animalsIn(wholeOf(livingOf(lot.value.groups, lot.value.facts))) : 0)),
     by,
     flow,
     state,

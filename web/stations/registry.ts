@@ -13,7 +13,13 @@ export const STATIONS = [
     id: 'hang',
     word: 'Hang',
     page: () => import('./hang/HangStation.vue'),
-    views: { cold: () => import('./hang/ColdView.vue') },
+    views: {
+      cold: () => import('./hang/ColdView.vue'),
+      raise: () => import('./birds/RaiseView.vue'),
+      line: () => import('./birds/LineView.vue'),
+      scald: () => import('./birds/ScaldView.vue'),
+      sort: () => import('./birds/SortView.vue'),
+    },
   },
   {
     id: 'block',

@@ -12,7 +12,7 @@ import {
   type LabelBlock,
   type LabelSheet,
 } from '#core/records'
-import { cookedTo, HANDLING, packageWords, packKeeps, sayCooked, sayKeeps } from '#core/rules'
+import { cookedTo, HANDLING, retainedWords, packageWords, packKeeps, sayCooked, sayKeeps } from '#core/rules'
 import { KITCHEN } from '../kitchen.ts'
 import { fitted } from './fit.ts'
 import { headOf, headShape, paperKind, type About, type PackAbout } from '../paper.ts'
@@ -121,7 +121,10 @@ function wordsOf(id: LabelBlock, of: Of): string | null {
       return onPackage?.id === id ? onPackage.says : null
     case 'contains': {
       const holds = allergensOf(finishes)
-      return holds.length > 0 ? `Contains ${holds.join(', ')}.` : null
+      const water = retainedWords(read.plan.birdDay?.chill ?? null)
+      return (
+        [holds.length > 0 ? `Contains ${holds.join(', ')}.` : null, water].filter(Boolean).join(' ') || null
+      )
     }
     case 'cooking': {
       if (to === 'N' || to === 'F') return null

@@ -4,20 +4,17 @@ import { computed } from 'vue'
 import { crewOf, forecast, clockMinutes, OUT_AT_MOST, sayClock, taskOf } from '#core/clock'
 import { normalsOf } from '#core/carcass'
 import { useBench } from '../../state/bench.ts'
-import { useFarm } from '../../state/farm.ts'
+import { useToday } from '../../state/today.ts'
 import { useWords } from '../../state/words.ts'
 import BlockTabs from './BlockTabs.vue'
 import CrewForm from './CrewForm.vue'
 
 /** When the cutting day is done, by whom and where; what goes back in the cold meanwhile, and what waits for tomorrow. */
-const { central: read, body, work, standing, paces, now, decide } = useBench()
+const { central: read, body, work, standing, paces, decide } = useBench()
 const words = useWords()
-const farm = useFarm()
 const DRAWS = 120
 
-const zoned = (options: Intl.DateTimeFormatOptions, locale = 'en-GB') =>
-  new Intl.DateTimeFormat(locale, { timeZone: farm.farm?.zone ?? 'UTC', ...options }).format(now.value)
-const today = computed(() => zoned({ year: 'numeric', month: '2-digit', day: '2-digit' }, 'en-CA'))
+const { today, minutes } = useToday()
 const crew = computed(() => crewOf(read.value))
 /** Told from now once something of it is done today; before, from when the first comes. */
 const isOn = computed(
@@ -27,7 +24,7 @@ const isOn = computed(
 )
 const from = computed(() => {
   const first = Math.min(...crew.value.map((p) => clockMinutes(p.from)))
-  return isOn.value ? clockMinutes(zoned({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })) : first
+  return isOn.value ? minutes.value : first
 })
 const told = computed(() =>
   forecast(read.value, {

@@ -6,7 +6,7 @@ import Select from 'primevue/select'
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { HALVES, leavesOf, type Group } from '#core/records'
+import { HALVES, leavesOf, livingOf, type Group } from '#core/records'
 import { groupTable, weighedTwice } from '#core/reading'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import WeightCell from '../../pieces/WeightCell.vue'
@@ -20,7 +20,7 @@ import { hasNoSides, sayAnimals } from './groups.ts'
 const { lot, state, read, body, group, split, join } = useReading()
 const words = useWords()
 const router = useRouter()
-const leaves = computed(() => leavesOf(lot.value!.groups))
+const leaves = computed(() => leavesOf(livingOf(lot.value!.groups, lot.value!.facts)))
 const table = computed(() => groupTable(read.value))
 const differing = computed(() => weighedTwice(read.value, state.value!))
 const animalWord = computed(() => words.name(body.value.anatomy.names).toLowerCase())
@@ -148,7 +148,7 @@ const minutes = (n: number) => `${Math.round(n)} min`
         <tfoot>
           <tr>
             <th scope="row">All</th>
-            <td class="right">{{ lot!.count }}</td>
+            <td class="right">{{ read.count }}</td>
             <td class="right"><WeightCell :figure="table.all.hanging" /></td>
             <td class="right"><WeightCell :figure="table.all.products" /></td>
             <td class="right">{{ words.mass(table.all.packed) }}</td>
@@ -159,7 +159,7 @@ const minutes = (n: number) => `${Math.round(n)} min`
       </table>
     </div>
     <p v-else class="muted">
-      All {{ lot!.count === 1 ? 'of it is' : `${lot!.count} are` }} cut alike. Split them, and each group has
+      All {{ lot!.count === 1 ? 'of it is' : `${read.count} are` }} cut alike. Split them, and each group has
       its own ways, card, weights and packs; prices and costs stay those of the lot.
     </p>
     <p v-for="d in differing" :key="d.stage" class="caution" role="note">

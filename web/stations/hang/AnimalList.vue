@@ -12,7 +12,7 @@ import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** The animals of a lot of several, told apart by ear tag or leg band, each with what it weighed by itself. */
-const { read, body, lot, state, note, withdraw, weigh, factOf } = useReading()
+const { read, body, lot, alive, state, note, withdraw, weigh, factOf } = useReading()
 const words = useWords()
 const STAGES = [
   { id: 'live', label: 'Live weight' },
@@ -26,7 +26,7 @@ const at = (field: string) => issues.value.filter((i) => i.field === field)
 const animals = computed(() => read.value.plan.animals)
 const sums = computed(() =>
   STAGES.flatMap(({ id, label }) => {
-    const apart = weighedApart(animals.value, lot.value!.count, id)
+    const apart = weighedApart(animals.value, alive.value, id)
     const isWritten = inForce(lot.value!.weighings).some((w) => w.stage === id)
     return apart ? [{ id, label, ...apart, isWritten }] : []
   }),
@@ -117,7 +117,7 @@ async function write(stage: Stage, together: Kg) {
     </table>
     <p v-for="s in sums" :key="s.id" class="row">
       <span
-        >{{ s.label }}: {{ s.weighed }} of {{ lot!.count }} weighed, <b>{{ words.mass(s.sum) }}</b> together,
+        >{{ s.label }}: {{ s.weighed }} of {{ alive }} weighed, <b>{{ words.mass(s.sum) }}</b> together,
         {{ words.mass(s.mean) }} each<template v-if="s.sd !== null"> ± {{ words.mass(s.sd) }}</template
         >.</span
       >

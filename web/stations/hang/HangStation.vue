@@ -25,7 +25,7 @@ import WhereFrom from './WhereFrom.vue'
 import WhereItGoes from './WhereItGoes.vue'
 import WithdrawLot from './WithdrawLot.vue'
 
-const { read, body, lot } = useReading()
+const { read, body, lot, alive } = useReading()
 const words = useWords()
 const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'cold', aged: 'aged' }
 const anatomy = computed(() => body.value.anatomy)
@@ -54,7 +54,7 @@ const medicines = computed(() => {
 })
 const apart = computed(() => {
   const n = read.value.plan.animals.length
-  return n === 0 ? 'ear tags or bands, and single weights' : `${n} of ${lot.value!.count} told apart`
+  return n === 0 ? 'ear tags or bands, and single weights' : `${n} of ${alive.value} told apart`
 })
 const slips = computed(() => {
   const n = read.value.plan.attachments.length

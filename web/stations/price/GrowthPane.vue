@@ -1,95 +1,42 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import { computed, reactive, ref } from 'vue'
-import { growthOf } from '#core/ledger'
-import { kg, minorOf, parseMass, pricePer, sayIssue } from '#core/measure'
+import { computed } from 'vue'
+import { cameOf, growthOf } from '#core/ledger'
+import { kg, minorOf, pricePer } from '#core/measure'
 import MassRange from '../../pieces/MassRange.vue'
-import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import BatchStart from '../birds/BatchStart.vue'
 
 /** How well feed became animal: what it weighed when it came, what it gained, and what that cost. */
-const { read, note, withdraw, factOf } = useReading()
+const { read } = useReading()
 const words = useWords()
-const fresh = reactive({ mass: '', day: '', animals: '' })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const start = computed(() => read.value.plan.start)
 const live = computed(() => read.value.stages.find((s) => s.id === 'live') ?? null)
+/** Who came: those that are here and those that are gone. */
+const came = computed(
+  () => start.value && { ...start.value, animals: cameOf(read.value.plan, read.value.count) },
+)
 const growth = computed(() => {
   const { plan, count } = read.value
-  return live.value && growthOf(plan.costs, start.value, live.value.kg, count, plan.killed)
+  return live.value && growthOf(plan.costs, came.value, live.value.kg, count, plan.killed)
 })
 /** At the likely least and most that it weighs now, while that is an estimate. */
 const between = computed(() => {
   const { plan, count } = read.value
   const range = live.value?.range
   if (!range) return null
-  const at = (weight: number) => growthOf(plan.costs, start.value, kg(weight), count, plan.killed)
+  const at = (weight: number) => growthOf(plan.costs, came.value, kg(weight), count, plan.killed)
   const [low, high] = [at(range.low), at(range.high)]
   return low && high ? { low, high } : null
 })
 const perUnit = (perKg: number) =>
   `${words.money(Math.round(minorOf(pricePer(perKg, words.unit.value))))}/${words.unit.value}`
-function keep() {
-  const mass = parseMass(fresh.mass, words.unit.value, 'mass')
-  issues.value = [
-    ...(mass.ok ? [] : mass.issues.map((i) => fieldIssue('mass', sayIssue(i, words.says.value)))),
-    ...(fresh.day ? [] : [fieldIssue('day', 'On which day did they come, or were they born?')]),
-  ]
-  const came = fresh.animals.trim() === '' ? null : Number(fresh.animals)
-  if (came !== null && !(Number.isInteger(came) && came >= read.value.count))
-    issues.value.push(
-      fieldIssue(
-        'animals',
-        `At least the ${read.value.count} that are here came. Type how many came, lost ones too.`,
-      ),
-    )
-  if (!mass.ok || issues.value.length > 0) return
-  const animals = came === null ? {} : { animals: came }
-  note({ kind: 'observation', what: 'start', shown: mass.value, day: fresh.day, ...animals })
-  Object.assign(fresh, { mass: '', day: '', animals: '' })
-}
 </script>
 
 <template>
   <section class="stack">
     <div class="pane-head"><h2>Feed and gain</h2></div>
-    <p v-if="start">
-      Came on {{ start.day }} at <b>{{ words.mass(start.kg) }}</b>{{ read.count > 1 ? ' together' : '' }}.
-      <Button
-        text
-        size="small"
-        label="Take it off"
-        @click="withdraw(...factOf((f) => f.kind === 'observation' && f.what === 'start'))"
-      />
-    </p>
-    <form v-else class="fields" novalidate aria-label="What it weighed when it came" @submit.prevent="keep">
-      <div class="field">
-        <label for="start-mass">Weighed when it came, {{ words.unit.value }}</label>
-        <InputText id="start-mass" v-model="fresh.mass" size="small" autocomplete="off" />
-        <FieldIssues :issues="at('mass')" />
-      </div>
-      <div class="field">
-        <label for="start-day">On</label>
-        <InputText id="start-day" v-model="fresh.day" type="date" size="small" />
-        <FieldIssues :issues="at('day')" />
-      </div>
-      <div v-if="read.count > 1" class="field">
-        <label for="start-animals">How many came</label>
-        <InputText
-          id="start-animals"
-          v-model="fresh.animals"
-          size="small"
-          inputmode="numeric"
-          autocomplete="off"
-        />
-        <FieldIssues :issues="at('animals')" />
-      </div>
-      <Button type="submit" size="small" outlined label="Keep it" />
-    </form>
+    <BatchStart />
     <table v-if="growth" class="plain" data-testid="growth">
       <tbody>
         <tr>

@@ -11,12 +11,12 @@ import { readMoney } from './figures.ts'
 import { usePrices } from './prices.ts'
 
 defineProps<{ rule: RouteRule }>()
-const { read, lot, decide } = useReading()
+const { read, decide } = useReading()
 const words = useWords()
 const { need, typed, inUnit } = usePrices()
 const asked = computed(() =>
   read.value.weights && need.value > 0
-    ? sharePrices(need.value, read.value.weights.aged, lot.value!.count, words.unit.value)
+    ? sharePrices(need.value, read.value.weights.aged, read.value.count, words.unit.value)
     : null,
 )
 const set = (minor: number | null) =>

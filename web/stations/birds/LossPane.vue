@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, reactive, ref, watchEffect } from 'vue'
+import { issueOf, parseWhole, sayIssue } from '#core/measure'
+import { daysBetween } from '#core/batch'
+import type { LossCause } from '#core/records'
+import FieldIssues from '../../pieces/FieldIssues.vue'
+import PickField from '../../pieces/PickField.vue'
+import TextField from '../../pieces/TextField.vue'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useLot, useReading } from '../../state/lot.ts'
+import { useToday } from '../../state/today.ts'
+import { useWords } from '../../state/words.ts'
+import { CAUSE_OPTIONS, causeWord } from './words.ts'
+
+/** Animals that are gone, by day and cause; they are no longer counted anywhere. */
+const { placed = null } = defineProps<{ placed?: string | null }>()
+const { read, note, withdraw, state } = useReading()
+const { groups, group } = useLot()
+const words = useWords()
+const { today } = useToday()
+const fresh = reactive({ animals: '1', day: '', cause: 'found-dead' as LossCause })
+watchEffect(() => {
+  if (fresh.day === '') fresh.day = today.value
+})
+const issues = ref<FieldIssue[]>([])
+const at = (field: string) => issues.value.filter((i) => i.field === field)
+const rows = computed(() => read.value.plan.losses.toSorted((a, b) => (a.day < b.day ? 1 : -1)))
+const lost = computed(() => rows.value.reduce((n, l) => n + l.animals, 0))
+const byCause = computed(() => {
+  const sums = new Map<LossCause, number>()
+  for (const l of rows.value) sums.set(l.cause, (sums.get(l.cause) ?? 0) + l.animals)
+  return [...sums].toSorted((a, b) => b[1] - a[1])
+})
+/** Of a lot in groups it is said of which: of one that is looked at. */
+const needsGroup = computed(() => groups.value.length > 0 && group.value === null)
+function keep() {
+  const count = parseWhole(fresh.animals, 'animals', { low: 1, high: 2000 })
+  const alive = read.value.count
+  const wrong = !count.ok
+    ? count.issues
+    : count.value > alive
+      ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive })]
+      : count.value === alive
+        ? [issueOf('none-left', 'animals', { alive })]
+        : []
+  issues.value = [
+    ...wrong.map((i) => fieldIssue('animals', sayIssue(i, words.says.value))),
+    ...(fresh.day ? [] : [fieldIssue('day', 'On which day?')]),
+    ...(placed && fresh.day && fresh.day < placed
+      ? [fieldIssue('day', `That is before they came, on ${placed}. Check the day.`)]
+      : []),
+  ]
+  if (!count.ok || issues.value.length > 0) return
+  note({ kind: 'loss', day: fresh.day, animals: count.value, cause: fresh.cause })
+  fresh.animals = '1'
+}
+</script>
+
+<template>
+  <div class="pane-head">
+    <h2>Lost</h2>
+    <span class="muted" data-testid="lost"
+      >{{ lost === 0 ? 'none so far' : `${lost} so far`
+      }}<template v-if="byCause.length > 0"
+        >: {{ byCause.map(([cause, n]) => `${n} ${causeWord(cause)}`).join(', ') }}</template
+      ></span
+    >
+  </div>
+  <p v-if="needsGroup" class="muted">This lot is in groups: choose above of which they are lost.</p>
+  <form v-else class="fields" novalidate aria-label="Write a loss down" @submit.prevent="keep">
+    <TextField
+      id="loss-animals"
+      v-model="fresh.animals"
+      class="short"
+      label="How many"
+      inputmode="numeric"
+      :issues="at('animals')"
+    />
+    <PickField id="loss-cause" v-model="fresh.cause" class="wide" label="Why" :options="CAUSE_OPTIONS" />
+    <div class="field">
+      <label for="loss-day">On</label>
+      <InputText id="loss-day" v-model="fresh.day" type="date" :invalid="at('day').length > 0" />
+      <FieldIssues :issues="at('day')" />
+    </div>
+    <Button type="submit" outlined label="Lost" />
+  </form>
+  <table v-if="rows.length > 0" class="plain" data-testid="losses">
+    <tbody>
+      <tr v-for="l in rows" :key="l.id">
+        <td class="right">
+          <b>{{ l.animals }}</b>
+        </td>
+        <td>{{ causeWord(l.cause) }}</td>
+        <td class="nowrap">
+          {{ l.day }}<small v-if="placed" class="muted"> day {{ daysBetween(placed, l.day) }}</small>
+        </td>
+        <td class="right">
+          <Button
+            text
+            size="small"
+            label="Withdraw"
+            :aria-label="`Withdraw ${l.animals} lost on ${l.day}`"
+            @click="withdraw(...state!.facts.filter((f) => f.id === l.id))"
+          />
+        </td>
+      </tr>
+    </tbody>
+  </table>
+</template>
