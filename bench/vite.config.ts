@@ -11,7 +11,12 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'node20',
     rollupOptions: {
-      input: { evaluate: here('evaluate.ts'), records: here('records.ts'), packs: here('packs.ts'), line: here('line.ts') },
+      input: {
+        evaluate: here('evaluate.ts'),
+        records: here('records.ts'),
+        packs: here('packs.ts'),
+        line: here('line.ts'),
+      },
     },
   },
 })

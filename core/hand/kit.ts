@@ -66,6 +66,9 @@ const WITH: Record<Exclude<Tool, 'none'>, string> = {
 export interface Ice {
   cool: Kg
   water: Kg
+  /** The two together: with less it cannot be done. */
+  needed: Kg
+  order: Kg
   reserve: Kg
 }
 /** kJ that a kg of ice takes as it melts, and that a kg of bird and of water gives up for each degree. */
@@ -74,13 +77,15 @@ const BIRD = 3.4
 const WATER = 4.186
 
 /**
- * Ice for birds from 39 to 4 °C in as much water from 15 to 2 °C, by the heat balance; the common rule of one weight of ice
- * to one of bird is that and a reserve for tub, air and holding.
+ * Ice for birds from 39 to 4 °C and the water they lie in (as much at 15 °C, where not said) to 2 °C, by the heat balance; the
+ * common order of one weight of ice to one of bird is that and a reserve for tub, air and holding.
  */
-export function iceFor(birds: Kg): Ice {
+export function iceFor(birds: Kg, inWater: Kg = birds, waterC = 15): Ice {
   const cool = kg((birds * BIRD * (39 - 4)) / MELTS)
-  const water = kg((birds * WATER * (15 - 2)) / MELTS)
-  return { cool, water, reserve: kg(Math.max(0, birds - cool - water)) }
+  const water = kg((inWater * WATER * Math.max(0, waterC - 2)) / MELTS)
+  const needed = kg(cool + water)
+  const order = kg(Math.max(birds, needed))
+  return { cool, water, needed, order, reserve: kg(order - needed) }
 }
 
 /**

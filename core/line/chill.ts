@@ -1,36 +1,7 @@
-import { issueOf, kg, type Issue, type Kg } from '#core/measure'
+import type { Ice } from '#core/hand'
+import { issueOf, type Issue, type Kg } from '#core/measure'
 import type { Chill, Species } from '#core/records'
 import { chillHours } from '#core/rules'
-
-/** What a bird gives off for each kg and degree, what water does, and what melting ice takes, kJ (textbook figures; docs/sources.md: ice-balance). */
-const BIRD_KJ = 3.4
-const WATER_KJ = 4.186
-const MELT_KJ = 334
-/** Out of the feathers, cold all through, and the water of a bath that is kept in ice, °C. */
-const [WARM, COLD, BATH] = [39, 4, 2]
-
-export interface Ice {
-  /** What melts to cool the birds, and the water they lie in. */
-  birds: Kg
-  water: Kg
-  /** The two together: with less it cannot be done. */
-  needed: Kg
-  /** One of ice to one of bird, as is safe to order (common practice), and what of it is for tub, air and holding. */
-  order: Kg
-  reserve: Kg
-}
-
-/**
- * How much ice a bath of birds takes: the heat balance, and apart from it the reserve of the common order of one kg of ice
- * to one of bird. 1 kg of bird takes 0.36 kg, 1 kg of water at 15 °C another 0.16 kg.
- */
-export function iceFor(birds: Kg, water: Kg, waterC: number): Ice {
-  const forBirds = kg((birds * BIRD_KJ * (WARM - COLD)) / MELT_KJ)
-  const forWater = kg((water * WATER_KJ * Math.max(0, waterC - BATH)) / MELT_KJ)
-  const needed = kg(forBirds + forWater)
-  const order = kg(Math.max(birds, needed))
-  return { birds: forBirds, water: forWater, needed, order, reserve: kg(order - needed) }
-}
 
 /** Minutes one kg takes to 4 °C in the middle, by what it lies in; they grow as the square of its thickness (our own figures; docs/sources.md: chill-time). */
 const MINUTES: Record<Chill, number> = { moving: 55, still: 82, air: 220 }

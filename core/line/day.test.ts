@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { iceFor } from '#core/hand'
 import { kg } from '#core/measure'
 import { reckon } from '#core/reading'
 import type { BirdDay, Crew } from '#core/records'
@@ -10,7 +11,6 @@ import {
   dayLine,
   drawDays,
   freezing,
-  iceFor,
   judgeFinish,
   readDays,
   runLine,
@@ -52,9 +52,9 @@ const codes = (day: DayLine) => day.issues.map((i) => i.code)
 describe('ice: the heat balance and the reserve apart (specific heats and heat of fusion: engineering textbooks, from memory)', () => {
   it('a kg of bird from 39 to 4 °C takes 0.36 kg of ice, a kg of water at 15 °C another 0.16', () => {
     const ice = iceFor(kg(100), kg(100), 15)
-    expect(ice.birds).toBeCloseTo(36, 0)
+    expect(ice.cool).toBeCloseTo(36, 0)
     expect(ice.water).toBeCloseTo(16, 0)
-    expect(ice.needed).toBeCloseTo(ice.birds + ice.water, 9)
+    expect(ice.needed).toBeCloseTo(ice.cool + ice.water, 9)
   })
   it('one to one is the order, and what of it is not heat of birds and water is reserve', () => {
     const ice = iceFor(kg(100), kg(50), 15)

@@ -163,34 +163,26 @@ const BIRDS: readonly UsualStation[] = [
     room: Infinity,
   },
 ]
-const RABBITS: readonly UsualStation[] = BIRDS.flatMap((s): UsualStation[] => {
-  switch (s.id) {
-    case 'scald':
-      return []
-    case 'pluck':
-      return [
-        {
-          ...hand,
-          id: 'skin',
-          word: 'Skin',
-          minutes: 2,
-          cv: 0.35,
-          watch: 'The pelt comes off like a sleeve; no hair on the meat.',
-          caution: 'Gloves: rabbits carry diseases that people catch.',
-          kit: ['hooks', 'skinning knife', 'gloves'],
-        },
-      ]
-    case 'cone':
-      return [
-        { ...s, word: 'Stun and bleed', watch: 'Stunned, hung, bled at once.', kit: ['hooks', 'knife'] },
-      ]
-    case 'feet':
-      return [{ ...s, word: 'Head and feet', watch: 'Through the joint.' }]
-    case 'draw':
-      return [{ ...s, minutes: 1.5, watch: 'White spots on the liver, swollen nodes: stop and ask a vet.' }]
-    default:
-      return [s]
-  }
+/** What a rabbit has in place of a bird’s station; null where it passes it by. */
+const OF_RABBITS: Partial<Record<LineStationId, Partial<UsualStation> | null>> = {
+  scald: null,
+  cone: { word: 'Stun and bleed', watch: 'Stunned, hung, bled at once.', kit: ['hooks', 'knife'] },
+  pluck: {
+    ...hand,
+    id: 'skin',
+    word: 'Skin',
+    minutes: 2,
+    cv: 0.35,
+    watch: 'The pelt comes off like a sleeve; no hair on the meat.',
+    caution: 'Gloves: rabbits carry diseases that people catch.',
+    kit: ['hooks', 'skinning knife', 'gloves'],
+  },
+  feet: { word: 'Head and feet', watch: 'Through the joint.' },
+  draw: { minutes: 1.5, watch: 'White spots on the liver, swollen nodes: stop and ask a vet.' },
+}
+const RABBITS = BIRDS.flatMap((s): UsualStation[] => {
+  const own = OF_RABBITS[s.id]
+  return own === null ? [] : [{ ...s, ...own }]
 })
 /** Down and pin feathers: ducks are scalded longer, then waxed. */
 const DUCKS = BIRDS.map((s) =>

@@ -1,4 +1,3 @@
-/// <reference path="./jstat.d.ts" />
 import jstat from 'jstat'
 
 /** Share of a standard normal figure that lies below x. */

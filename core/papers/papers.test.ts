@@ -59,6 +59,29 @@ const both = (species: Species, part: string, path: string) =>
 const pounds = (text: string) => Number(text.replace('−', '-').split(' ')[0])
 const rowsOf = (l: Letter) => l.groups.flatMap((g) => g.rows)
 
+describe('the run sheet', () => {
+  it('has who, where, what to look at and what can hurt; ice that adds up; hours in their order', () => {
+    const out = drawUp('run-sheet', { ...ABOUT, read: read('broiler'), share: 1 })
+    if (!out.ok || out.value.kind !== 'run-sheet') throw new Error('none')
+    const sheet = out.value
+    expect(sheet.stations.map((s) => s.word)).toContain('Scald')
+    expect(sheet.stations.find((s) => s.word === 'Scald')!.caution).toMatch(/scalds/i)
+    expect(sheet.cautions.join(' ')).toMatch(/drug withdrawal/)
+    const ice = sheet.ice.map((i) => pounds(i.says))
+    expect(ice[0]! + ice[1]! + ice[2]!).toBeCloseTo(ice[3]!, 0)
+    const clock = (name: string) => /\d\d:\d\d/.exec(sheet.times.find((t) => t.name === name)!.says)![0]
+    expect(clock('First') < clock('Last in the ice')).toBe(true)
+    expect(clock('Last in the ice') < clock('All bagged')).toBe(true)
+    expect(sheet.kit).toContain('ice')
+    expect(sheet.wrong).toEqual([])
+  })
+  it('is of birds and rabbits only', () => {
+    const issues = (species: Species) => drawUp('run-sheet', { ...ABOUT, read: read(species), share: 1 })
+    expect(issues('rabbit').ok).toBe(true)
+    expect(issues('hog')).toMatchObject({ ok: false, issues: [{ code: 'not-a-batch' }] })
+  })
+})
+
 describe('what is held', () => {
   const none = new SidedMap<string>()
   const held = (hold: Hold, sides: ('left' | 'right')[] = ['left', 'right']) =>

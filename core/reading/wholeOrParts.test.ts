@@ -4,7 +4,7 @@ import { onCut } from '../plan/testing.ts'
 import { flowOf } from '../carcass/testing.ts'
 import type { Said } from '#core/plan'
 import type { Species } from '#core/records'
-import { mustSell, reckon, wholeOrParts } from './index.ts'
+import { cutUpFee, mustSell, reckon, wholeOrParts, withLeftRanges } from './index.ts'
 import { FARM, lotOf } from './testing.ts'
 
 const flock = (species: Species, said: Said[] = [], birds = 50, lb = 260) =>
@@ -57,6 +57,34 @@ describe('whole or parts', () => {
     expect(way(dear, 'bird-eight').all).toBeCloseTo(way(cheap, 'bird-eight').all, 6)
     const share = (of: typeof cheap) => mustSell(way(of, 'bird-eight'), of.whole.left) ?? 2
     expect(share(dear)).toBeGreaterThan(share(cheap))
+  })
+  it('what is asked for cutting one up is a fee of the lot, on every way but whole', () => {
+    const plain = found('broiler')
+    const fee = cutUpFee(plain, minor(150))
+    const billed = found('broiler', [fee])
+    const eight = way(billed, 'bird-eight')
+    expect(billed.whole.fees).toBe(plain.whole.fees)
+    expect(billed.whole.cutting).toBe(0)
+    expect(eight.fees).toBeCloseTo(way(plain, 'bird-eight').fees + 150, 9)
+    expect(eight.cutting).toBe(150)
+    expect(eight.left).toBeCloseTo(way(plain, 'bird-eight').left - 150, 6)
+    // Taken, it is billed on the sum of the lot.
+    const taken = flock('broiler', [
+      fee,
+      { field: 'path', target: 'bird', side: 'animal', value: 'bird-eight' },
+    ])
+    expect(taken.money.costs.total).toBe(150 * 50)
+  })
+  it('what each way leaves has a range, and of a flock four times as large it is as wide for each bird', () => {
+    const width = (birds: number) => {
+      const state = { ...lotOf('broiler', [], 'live', 6 * birds), count: birds }
+      const read = reckon(flowOf('broiler'), state, FARM, 0)
+      const { whole } = withLeftRanges(wholeOrParts(read)!, flowOf('broiler'), state, FARM)
+      expect(whole.range!.low).toBeLessThan(whole.left)
+      expect(whole.range!.high).toBeGreaterThan(whole.left)
+      return whole.range!.high - whole.range!.low
+    }
+    expect(width(200) / width(50)).toBeGreaterThan(0.7)
   })
   it('rabbits too; no hog is sold in one piece this way, and nothing is said without a weight', () => {
     const rabbits = found('rabbit')

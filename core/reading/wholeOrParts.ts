@@ -1,10 +1,12 @@
 import { lookup, type Names, type Part } from '#core/anatomy'
 import { afterBench, type Worth } from '#core/ledger'
-import { kg, minor, type Issue, type Kg, type Minor } from '#core/measure'
-import { refusalOf, takePath } from '#core/plan'
-import { CLASS_OF, type Decision } from '#core/records'
+import type { Flow } from '#core/carcass'
+import { kg, minor, type Interval, type Issue, type Kg, type Minor } from '#core/measure'
+import { refusalOf, takePath, tried } from '#core/plan'
+import { CLASS_OF, type Decision, type Fee } from '#core/records'
 import { cutAs, entriesOf, pathIn, withPaths, worthAs } from './alternatives.ts'
-import type { Reckoning } from './lot.ts'
+import type { FarmFigures, LotState, Reckoning } from './lot.ts'
+import { reckon } from './reckon.ts'
 
 /** A way of the whole animal; its figures are of one animal, sums of money not rounded. */
 export interface WholeWay {
@@ -18,10 +20,14 @@ export interface WholeWay {
   /** What is billed, and what the hours at the bench count. */
   fees: number
   labour: number
+  /** What of the fees is asked for cutting it up; nothing of the whole one. */
+  cutting: number
   /** What is left once fees, hours and goods are paid: as it is expected to sell, with none of its parts sold, with all. */
   left: number
   none: number
   all: number
+  /** Where what is left lies eight times in ten, once that was drawn. */
+  range: Interval | null
   said: Decision[]
 }
 /** Whole, and every other way, beside one another. */
@@ -69,6 +75,8 @@ export function wholeOrParts(read: Reckoning): WholeOrParts | null {
       minutes: usual.minutes / count,
       fees: usual.fees / count,
       labour: usual.labour / count,
+      cutting: id === first!.id ? 0 : cuttingFee(plan, id),
+      range: null,
       left: afterBench(usual) / count,
       none: afterBench(none) / count,
       all: afterBench(all) / count,
@@ -76,6 +84,45 @@ export function wholeOrParts(read: Reckoning): WholeOrParts | null {
     }
   }
   return { part, count, whole: wayOf(first!), ways: others.map(wayOf) }
+}
+
+/** The fee that a farm, or whoever cuts, asks for cutting one up: one of the fees of the lot, on all ways but whole. */
+export const CUT_UP = 'cut-up'
+export function cutUpFee({ part, ways }: Pick<WholeOrParts, 'part' | 'ways'>, amount: Minor): Fee {
+  const on = { ways: ways.map((w) => w.path) }
+  return {
+    kind: 'fee',
+    fee: CUT_UP,
+    label: `Cutting up, ${part.names.american.toLowerCase()}`,
+    on,
+    amount,
+    per: 'head',
+    basis: null,
+  }
+}
+const cuttingFee = ({ fees }: Reckoning['plan'], path: string): number => {
+  const fee = fees[CUT_UP]
+  return fee?.on && 'ways' in fee.on && fee.on.ways.includes(path) ? fee.amount : 0
+}
+
+/** The same with what each way leaves between, eight times in ten: the weight of the flock and the day are common to all of it, and drawn once for each. */
+export function withLeftRanges(
+  found: WholeOrParts,
+  flow: Flow,
+  state: LotState,
+  farm: FarmFigures,
+  draws = 120,
+): WholeOrParts {
+  const ranged = (w: WholeWay): WholeWay => {
+    if (w.refusal) return w
+    const { money } = reckon(flow, { ...state, ...tried(state, w.said) }, farm, draws)
+    const around = (net: number) => w.left + (net - money.net) / found.count
+    return {
+      ...w,
+      range: money.netRange && { low: around(money.netRange.low), high: around(money.netRange.high) },
+    }
+  }
+  return { ...found, whole: ranged(found.whole), ways: found.ways.map(ranged) }
 }
 
 /**

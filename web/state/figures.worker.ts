@@ -15,6 +15,7 @@ import {
   replan,
   whyLess,
   wholeOrParts,
+  withLeftRanges,
   type FarmFigures,
   type FinishOffer,
   type HungDay,
@@ -105,7 +106,9 @@ const reckoner: Reckoner = {
   },
   wholeOrParts: (hash, asked) => {
     const { state, farm } = JSON.parse(asked) as Asked
-    return wholeOrParts(reckon(flows.get(hash)!, state, farm, 0))
+    const flow = flows.get(hash)!
+    const found = wholeOrParts(reckon(flow, state, farm, 0))
+    return found && withLeftRanges(found, flow, state, farm)
   },
   library: (anatomy) => libraryOf(anatomy),
 }

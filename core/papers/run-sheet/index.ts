@@ -93,7 +93,7 @@ export const runSheet = paperKind({
         kit: [...new Set(on.flatMap((s) => s.kit))],
         ice: isIced
           ? [
-              { name: 'Heat of the birds', says: says.mass(day.ice.birds) },
+              { name: 'Heat of the birds', says: says.mass(day.ice.cool) },
               { name: 'Heat of the water', says: says.mass(day.ice.water) },
               { name: 'For tub, air and holding', says: says.mass(day.ice.reserve) },
               { name: 'Ice to have there', says: says.mass(day.ice.order) },

@@ -98,7 +98,7 @@ function keep() {
     <tbody>
       <tr>
         <th scope="row">Heat of the birds</th>
-        <td class="right">{{ words.mass(line.ice.birds) }}</td>
+        <td class="right">{{ words.mass(line.ice.cool) }}</td>
       </tr>
       <tr>
         <th scope="row">Heat of the water they lie in</th>

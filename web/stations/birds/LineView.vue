@@ -12,6 +12,7 @@ import CautionNote from '../../pieces/CautionNote.vue'
 import PaperButtons from '../../pieces/PaperButtons.vue'
 import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useExemptBirds } from '../../state/exemptBirds.ts'
 import { useDayForecast } from '../../state/dayForecast.ts'
 import { useFloorMode } from '../../state/floorMode.ts'
 import { useWords } from '../../state/words.ts'
@@ -29,6 +30,7 @@ import { useBirdDay } from './birdDay.ts'
 const day = useBirdDay()
 const { read, body, lot, plan, line, change, begun, counted, iced } = day
 const words = useWords()
+const exempt = useExemptBirds(() => (plan.value.day ?? day.today.value).slice(0, 4))
 const { chosen, floor } = useFloorMode()
 const isLine = computed(() => usualStations(body.value.anatomy.species).length > 0)
 const { drawn, state, progress, again, stop } = useDayForecast(() => (isLine.value ? line.value : null))
@@ -216,6 +218,9 @@ const onDay = computed({
             <ChillPlan :day="day" :told="told" />
             <PickupsPane :day="day" :told="told" />
             <AlsoToday :day="day" />
+            <p v-if="read.plan.route === 'poultry-exempt'" data-testid="exempt">
+              {{ exempt }} <span class="muted">Local rules decide what may be sold, and where.</span>
+            </p>
             <CautionNote>{{ cautionAt('slaughter', body.anatomy.species) }}</CautionNote>
             <CautionNote>{{ cautionAt('chill', body.anatomy.species) }}</CautionNote>
           </section>

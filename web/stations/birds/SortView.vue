@@ -111,7 +111,11 @@ async function sort() {
       fieldIssue('bounds', 'All fall into one class. Move the weights between them.'),
     ])
   const id = lot.value!.id
-  issues.value = await split({ group: id, half: false, into: into.map(({ way: _, ...g }) => g) })
+  issues.value = await split({
+    group: id,
+    half: false,
+    into: into.map(({ id: group, animals, name }) => ({ id: group, animals, name })),
+  })
   if (issues.value.length > 0) return
   for (const g of into)
     void lots.decide(id, takePath(body.value.anatomy, part.value.id, ['animal'], g.way), g.id)
@@ -140,12 +144,11 @@ const readPercent = (text: string): Outcome<number> => {
 function retains(value: number | null) {
   const day = central.value.plan.birdDay
   if (!day) return
-  const { retained: _, ...chill } = day.chill
+  const { how, water, waterC, ice } = day.chill
+  const taken = value === null ? {} : { retained: value / 100 }
   decide({
-    field: 'birdDay',
-    target: 'lot',
-    side: 'animal',
-    value: { ...day, chill: value === null ? chill : { ...chill, retained: value / 100 } },
+    ...{ field: 'birdDay', target: 'lot', side: 'animal' },
+    value: { ...day, chill: { how, water, waterC, ice, ...taken } },
   })
 }
 </script>

@@ -78,28 +78,28 @@ const sides = computed(() =>
       <label for="accept-at">Hung at</label>
       <input id="accept-at" v-model="fresh.hungAt" type="datetime-local" class="p-inputtext p-component" />
     </div>
-    <TextField v-model="fresh.left" id="accept-left" label="Left side, hot" :issues="at('left')" />
-    <TextField v-model="fresh.right" id="accept-right" label="Right side, hot" :issues="at('right')" />
+    <TextField id="accept-left" v-model="fresh.left" label="Left side, hot" :issues="at('left')" />
+    <TextField id="accept-right" v-model="fresh.right" label="Right side, hot" :issues="at('right')" />
     <PickField
-      v-model="pick.colour"
       id="accept-colour"
+      v-model="pick.colour"
       label="Colour of the lean"
       :options="LEAN_COLOURS"
       optional
     />
-    <PickField v-model="pick.marbling" id="accept-marbling" label="Marbling" :options="MARBLINGS" optional />
-    <PickField v-model="pick.cover" id="accept-cover" label="Fat cover" :options="COVERS" optional />
-    <PickField v-model="chilled" id="accept-chilled" label="Cooled by" :options="chilledBy" />
+    <PickField id="accept-marbling" v-model="pick.marbling" label="Marbling" :options="MARBLINGS" optional />
+    <PickField id="accept-cover" v-model="pick.cover" label="Fat cover" :options="COVERS" optional />
+    <PickField id="accept-chilled" v-model="chilled" label="Cooled by" :options="chilledBy" />
     <TextField
-      class="two"
-      v-model="fresh.condition"
       id="accept-condition"
+      v-model="fresh.condition"
+      class="two"
       label="Bruises, dirt, what was noticed"
     />
     <TextField
-      class="wide"
-      v-model="fresh.condemned"
       id="accept-condemned"
+      v-model="fresh.condemned"
+      class="wide"
       label="Offal condemned or not collected"
     />
     <Button type="submit" :label="accepted ? 'Put it right' : 'Accept it'" />

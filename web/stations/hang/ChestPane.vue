@@ -70,8 +70,8 @@ function fill() {
         <input id="ice-at" v-model="ice.at" type="datetime-local" class="p-inputtext p-component" />
       </div>
       <TextField
-        v-model="ice.mass"
         id="ice-mass"
+        v-model="ice.mass"
         label="Ice, if weighed"
         :issues="issues.filter((i) => i.field === 'ice')"
       />

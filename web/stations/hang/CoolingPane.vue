@@ -86,7 +86,7 @@ const rows = computed(() => read.value.plan.temperatures.toSorted((a, b) => (a.a
         @input="source = 'typed'"
       />
     </div>
-    <PickField v-model="temp.where" id="temp-where" label="Where" :options="places" />
+    <PickField id="temp-where" v-model="temp.where" label="Where" :options="places" />
     <div class="field">
       <label for="temp-at">When</label>
       <input id="temp-at" v-model="temp.at" type="datetime-local" class="p-inputtext p-component" />

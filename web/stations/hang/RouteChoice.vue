@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import RadioButton from 'primevue/radiobutton'
 import type { Route } from '#core/records'
-import { computed } from 'vue'
-import { exemptionOf, routesFor } from '#core/rules'
-import { useFarm } from '../../state/farm.ts'
+import { routesFor } from '#core/rules'
+import { useExemptBirds } from '../../state/exemptBirds.ts'
 import { useReading } from '../../state/lot.ts'
 
 const { read, body, lot, note } = useReading()
@@ -13,24 +12,7 @@ const ALLOWS = [
   { id: 'label', word: 'Label' },
   { id: 'place', word: 'Where' },
 ] as const
-/** Birds of the year this lot is of, under the exemption, on all lots of the farm. */
-const store = useFarm()
-const year = computed(() => (read.value.plan.killed ?? lot.value!.createdAt).slice(0, 4))
-const exempt = computed(
-  () =>
-    exemptionOf(
-      [...store.cards.values()].reduce(
-        (sum, c) =>
-          sum +
-          (!c.withdrawn &&
-          c.progress.exempt &&
-          (c.progress.exempt.year ?? c.createdAt.slice(0, 4)) === year.value
-            ? c.progress.exempt.birds
-            : 0),
-        0,
-      ),
-    ).says,
-)
+const exempt = useExemptBirds(() => (read.value.plan.killed ?? lot.value!.createdAt).slice(0, 4))
 const take = (value: Route) => note({ kind: 'observation', what: 'route', value })
 </script>
 

@@ -223,17 +223,17 @@ const at = (field: string) => issues.value.filter((i) => i.field === field)
           {{ label.leftOff.map((b) => BLOCK_WORDS[b].toLowerCase()).join(', ') }}.</span
         >
       </p>
-      <PickField v-model="draft.size" id="label-size" label="Printed on" :options="sizes" />
-      <PickField v-model="code.kind" id="label-code" label="Bar code" :options="CODES" />
+      <PickField id="label-size" v-model="draft.size" label="Printed on" :options="sizes" />
+      <PickField id="label-code" v-model="code.kind" label="Bar code" :options="CODES" />
       <div v-if="code.kind === 'ean13'" class="pair">
         <TextField
-          v-model="code.prefix"
           id="label-prefix"
+          v-model="code.prefix"
           label="Prefix, 20 to 29"
           inputmode="numeric"
           :issues="at('prefix')"
         />
-        <PickField v-model="code.says" id="label-says" label="It says" :options="['weight', 'price']" />
+        <PickField id="label-says" v-model="code.says" label="It says" :options="['weight', 'price']" />
       </div>
       <div v-if="code.kind === 'gs1-128'" class="field">
         <label for="label-gtin">The farm’s GTIN</label>

@@ -15,8 +15,8 @@ const wraps = [...WRAPS.map((v) => ({ v, w: WRAP_WORDS[v] }))]
 
 <template>
   <div class="details">
-    <PickField v-model="wrap" id="pack-wrap" label="Wrapped in" :options="wraps" optional />
-    <TextField v-model="pieces" id="pack-pieces" label="Pieces in each" inputmode="numeric" />
+    <PickField id="pack-wrap" v-model="wrap" label="Wrapped in" :options="wraps" optional />
+    <TextField id="pack-pieces" v-model="pieces" label="Pieces in each" inputmode="numeric" />
     <div class="field">
       <label for="pack-place">Where it goes</label>
       <InputText id="pack-place" v-model="place" list="pack-places" autocomplete="off" />

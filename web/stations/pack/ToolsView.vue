@@ -72,34 +72,34 @@ const putIn = () => told(() => tools.takePrinter({ kind: 'stand-in', labels: Num
         only needs its line said here.
       </p>
       <form v-if="!farm.isFloor" class="stack" novalidate @submit.prevent="takeScale">
-        <PickField v-model="kind" id="scale-kind" label="Which one" :options="KINDS" />
+        <PickField id="scale-kind" v-model="kind" label="Which one" :options="KINDS" />
         <template v-if="kind === 'line'">
           <div class="pair">
             <TextField
-              v-model="line.host"
               id="scale-host"
+              v-model="line.host"
               label="Name or number on the network"
               :issues="at('host')"
             />
             <TextField
-              v-model="line.port"
               id="scale-port"
+              v-model="line.port"
               label="Port"
               inputmode="numeric"
               :issues="at('port')"
             />
           </div>
           <TextField
-            v-model="line.line"
             id="scale-line"
+            v-model="line.line"
             label="A line, with {value}, {unit} and {state} where they stand"
             :issues="at('format.line')"
           />
           <div class="four">
-            <TextField v-model="line.still" id="scale-still" label="Still" />
-            <TextField v-model="line.moving" id="scale-moving" label="Moving" />
-            <TextField v-model="line.over" id="scale-over" label="Too much" />
-            <PickField v-model="line.unit" id="scale-unit" label="Unit" :options="['kg', 'lb']" />
+            <TextField id="scale-still" v-model="line.still" label="Still" />
+            <TextField id="scale-moving" v-model="line.moving" label="Moving" />
+            <TextField id="scale-over" v-model="line.over" label="Too much" />
+            <PickField id="scale-unit" v-model="line.unit" label="Unit" :options="['kg', 'lb']" />
           </div>
         </template>
         <FieldIssues
@@ -135,8 +135,8 @@ const putIn = () => told(() => tools.takePrinter({ kind: 'stand-in', labels: Num
         />
         <template v-else>
           <TextField
-            v-model="paper"
             id="printer-roll"
+            v-model="paper"
             label="Labels on the roll put in"
             inputmode="numeric"
             :issues="at('labels')"

@@ -85,9 +85,9 @@ async function take() {
       </li>
     </ul>
     <form class="move" novalidate aria-label="What fell into the wrong tub" @submit.prevent="take">
-      <PickField v-model="move.from" id="tub-from" label="Out of" :options="from" :issues="at('from')" />
-      <PickField v-model="move.to" id="tub-to" label="Into" :options="to" filter :issues="at('to')" />
-      <TextField v-model="move.mass" id="tub-mass" label="How much" :issues="at('mass')" />
+      <PickField id="tub-from" v-model="move.from" label="Out of" :options="from" :issues="at('from')" />
+      <PickField id="tub-to" v-model="move.to" label="Into" :options="to" filter :issues="at('to')" />
+      <TextField id="tub-mass" v-model="move.mass" label="How much" :issues="at('mass')" />
       <Button type="submit" outlined label="Move it" />
     </form>
     <FieldIssues :issues="issues.filter((i) => !['from', 'to', 'mass'].includes(i.field))" />

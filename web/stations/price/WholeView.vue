@@ -1,42 +1,63 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { minor, parseMoney, sayIssue } from '#core/measure'
-import { mustSell, type WholeWay } from '#core/reading'
-import { wholeIn } from '../../state/figures.ts'
-import { workedOnLot } from '../../state/workedOnLot.ts'
-import { fieldIssue } from '../../state/api.ts'
-import FieldIssues from '../../pieces/FieldIssues.vue'
+import { currencyDigits, minor, parseMoney, refuse, sayIssue, type Outcome } from '#core/measure'
+import type { Decision } from '#core/records'
+import { CUT_UP, cutUpFee, mustSell, type WholeWay } from '#core/reading'
+import FigureInput from '../../pieces/FigureInput.vue'
+import PickField from '../../pieces/PickField.vue'
+import { wholeIn, worked } from '../../state/figures.ts'
+import { useLots } from '../../state/lots.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import PriceTabs from './PriceTabs.vue'
 
 /** Whole or parts: what one bird or rabbit leaves each way, and how much of its parts must sell to beat the whole one. */
 const WholeChart = defineAsyncComponent(() => import('./WholeChart.vue'))
-const { central, body, decide, farmFigures } = useReading()
+const { lot, central, body, by, flow, state, groups, decide, note, withdraw, factOf, farmFigures } =
+  useReading()
+const lots = useLots()
 const words = useWords()
 const kind = computed(() => words.name(body.value.anatomy.names).toLowerCase())
-const { found, work, isSplit } = workedOnLot(wholeIn, () => central.value.plan.hangs.as === 'whole')
-/** What somebody else would ask for cutting each, tried here only. */
-const feeText = useLocalStorage('ekko-cutting-fee', '')
-const typed = computed(() =>
-  feeText.value.trim() === '' ? null : parseMoney(feeText.value, words.currency.value, 'fee'),
+/** Of a flock in groups, the group that is looked at. */
+const chosen = ref<string | null>(null)
+const apart = computed(() => state.value?.apart ?? null)
+const group = computed(() => apart.value?.find((g) => g.id === chosen.value) ?? apart.value?.[0] ?? null)
+const groupOptions = computed(() => groups.value.map((g) => ({ v: g.id, w: g.name })))
+const { found, state: work } = worked(
+  () =>
+    central.value.weights && central.value.plan.hangs.as === 'whole'
+      ? { hash: by.value!, flow: flow.value!, state: group.value ?? state.value!, farm: farmFigures.value }
+      : null,
+  wholeIn,
 )
-const fee = computed(() => (typed.value?.ok && typed.value.value > 0 ? typed.value.value : minor(0)))
-const feeIssues = computed(() => {
-  if (!typed.value) return []
-  if (!typed.value.ok) return typed.value.issues.map((i) => fieldIssue('fee', sayIssue(i, words.says.value)))
-  return typed.value.value < 0 ? [fieldIssue('fee', 'A fee is no less than nothing.')] : []
-})
+/** What is asked for cutting each up: a fee of the lot. */
+const feeFacts = computed(() => factOf((f) => f.kind === 'fee' && f.fee === CUT_UP))
+const asked = computed(() => central.value.plan.fees[CUT_UP] ?? null)
+const fee = computed(() => asked.value?.amount ?? 0)
+const plainFee = computed(() =>
+  asked.value ? String(asked.value.amount / 10 ** currencyDigits(words.currency.value)) : '',
+)
+const readFee = (typed: string): Outcome<number> => {
+  const out = parseMoney(typed, words.currency.value, 'fee')
+  return out.ok && out.value < 0 ? refuse('number-unreadable', 'fee', { typed, low: 0, high: 1000 }) : out
+}
+function asks(amount: number | null) {
+  if (amount === null) return withdraw(...feeFacts.value)
+  if (found.value) note(cutUpFee(found.value, minor(amount)))
+}
+const take = (said: Decision[]) =>
+  group.value ? lots.decide(lot.value!.id, said, group.value.id) : decide(...said)
 const picked = ref<string | null>(null)
 const ways = computed(() => found.value?.ways ?? [])
 const shown = computed(() => {
   const can = ways.value.filter((w) => !w.refusal)
   return can.find((w) => w.path === picked.value) ?? can.toSorted((a, b) => b.left - a.left)[0] ?? null
 })
-const shareOf = (w: WholeWay, of = minor(0)) => mustSell(w, found.value!.whole.left, of)
+/** With its fee, as it is billed, and without. */
+const withoutFee = (w: WholeWay) => ({ none: w.none + w.cutting, all: w.all + w.cutting })
+const shareOf = (w: WholeWay, billed: boolean) =>
+  mustSell(billed ? w : withoutFee(w), found.value!.whole.left)
 const sayShare = (share: number | null) =>
   share === null ? 'not even all' : share === 0 ? 'none' : words.percent(share)
 </script>
@@ -53,27 +74,34 @@ const sayShare = (share: number | null) =>
     <p v-if="!central.weights" class="muted">
       Nothing has a weight yet. <RouterLink :to="{ name: 'hang' }">Enter one at Hang</RouterLink> first.
     </p>
-    <p v-else-if="isSplit" class="muted">
-      This lot is cut in groups:
-      <RouterLink :to="{ name: 'groups' }">look at each group by itself</RouterLink>.
-    </p>
     <p v-else-if="work === 'working'" class="muted" role="status">Trying every way…</p>
     <p v-else-if="work === 'failed'" class="field-issue" role="alert">
       This could not be worked out. Reload the page; nothing was changed.
     </p>
     <p v-else-if="!found" class="muted">Only birds and rabbits of which all hangs are sold whole here.</p>
     <template v-else>
-      <div class="field fee">
-        <label for="cutting-fee">If somebody else cuts it: fee for each</label>
-        <InputText
-          id="cutting-fee"
-          v-model="feeText"
-          inputmode="decimal"
-          autocomplete="off"
-          placeholder="none"
-          :invalid="feeIssues.length > 0"
+      <div class="row">
+        <span>Asked for cutting each up</span>
+        <span class="fee"
+          ><FigureInput
+            :shown="plainFee"
+            :read="readFee"
+            optional
+            label="Asked for cutting each up"
+            @take="asks"
+        /></span>
+        <small class="muted"
+          >one of the <RouterLink :to="{ name: 'fees' }">fees</RouterLink> of the lot, on every way but
+          whole</small
+        >
+        <PickField
+          v-if="apart"
+          id="whole-group"
+          :model-value="group!.id"
+          label="Group"
+          :options="groupOptions"
+          @update:model-value="(v) => (chosen = v)"
         />
-        <FieldIssues :issues="feeIssues" />
       </div>
       <div class="scroll" tabindex="0" role="group" aria-label="Whole or parts">
         <table class="plain" data-testid="whole-ways">
@@ -121,15 +149,21 @@ const sayShare = (share: number | null) =>
                 <td class="right nowrap">{{ words.money(Math.round(w.fees)) }}</td>
                 <td class="right nowrap">{{ words.money(Math.round(w.labour)) }}</td>
                 <td class="right nowrap">
-                  <b class="estimate">{{ words.money(Math.round(w.left)) }}</b>
+                  <b class="estimate">{{ words.money(Math.round(w.left)) }}</b><template v-if="w.range"
+                    ><br /><small class="muted"
+                      >{{ words.money(Math.round(w.range.low)) }}–{{
+                        words.money(Math.round(w.range.high))
+                      }}</small
+                    ></template
+                  >
                 </td>
                 <template v-if="w.path === found.whole.path"
                   ><td class="right muted">–</td>
                   <td v-if="fee > 0" class="right muted">–</td></template
                 >
                 <template v-else>
-                  <td class="right nowrap">{{ sayShare(shareOf(w)) }}</td>
-                  <td v-if="fee > 0" class="right nowrap">{{ sayShare(shareOf(w, fee)) }}</td>
+                  <td class="right nowrap">{{ sayShare(shareOf(w, false)) }}</td>
+                  <td v-if="fee > 0" class="right nowrap">{{ sayShare(shareOf(w, true)) }}</td>
                 </template>
                 <td>
                   <Button
@@ -138,7 +172,7 @@ const sayShare = (share: number | null) =>
                     size="small"
                     label="Take it"
                     :aria-label="`Take it: ${words.name(w.names)}`"
-                    @click="decide(...w.said)"
+                    @click="take(w.said)"
                   />
                 </td>
               </template>
@@ -150,18 +184,18 @@ const sayShare = (share: number | null) =>
         <div class="pane-head">
           <h2>{{ words.name(shown.names) }}</h2>
           <span class="muted" data-testid="must-sell">{{
-            shareOf(shown) === null
+            shareOf(shown, fee > 0) === null
               ? 'leaves less than whole, even with all of it sold'
-              : shareOf(shown) === 0
+              : shareOf(shown, fee > 0) === 0
                 ? 'leaves more than whole, even with none of it sold at its price'
-                : `leaves as much as whole when ${sayShare(shareOf(shown))} of it sells at its price`
+                : `leaves as much as whole when ${sayShare(shareOf(shown, fee > 0))} of it sells at its price`
           }}</span>
         </div>
         <WholeChart
-          :way="shown"
+          :way="{ ...shown, ...withoutFee(shown) }"
           :whole="found.whole"
-          :fee="fee"
-          :shares="fee > 0 ? [shareOf(shown), shareOf(shown, fee)] : [shareOf(shown)]"
+          :fee="shown.cutting"
+          :shares="fee > 0 ? [shareOf(shown, false), shareOf(shown, true)] : [shareOf(shown, false)]"
         />
       </template>
       <p v-if="farmFigures.hour === 0" class="muted">
@@ -178,7 +212,7 @@ const sayShare = (share: number | null) =>
 
 <style scoped>
 .fee {
-  max-width: 18rem;
+  width: 6.5rem;
 }
 .link {
   font: inherit;
