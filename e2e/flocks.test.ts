@@ -4,9 +4,8 @@ import { figure, openLot, running, saved, visit } from './testing.ts'
 const run = running({ demo: true })
 const press = (name: string | RegExp) =>
   run.page.getByRole('button', { name, exact: typeof name === 'string' }).click()
-const tab = (name: string) => run.page.getByRole('link', { name, exact: true }).click()
-async function choose(label: string, option: string | RegExp) {
-  await run.page.getByLabel(label, { exact: true }).click()
+const pick = async (id: string, option: string | RegExp) => {
+  await run.page.locator(`#${id}`).click()
   await run.page.getByRole('option', { name: option }).click()
 }
 const text = (id: string) => run.page.getByTestId(id).innerText()
@@ -19,12 +18,11 @@ describe('a flock, from placing chicks to packs', () => {
   it('chicks are placed; a loss, a sample and feed are written down; what is wrong is said at its field', async () => {
     const { page } = run
     await visit(run, '/new')
-    await page.getByRole('button', { name: /Chickens/ }).click()
-    await page.getByLabel('Name or ear tag').fill('Flock 9')
+    await page.getByRole('radio', { name: 'Chickens' }).click()
+    await page.getByLabel('Name or lot number').fill('Flock 9')
     await page.getByLabel(/^How many/).fill('50')
-    await press(/^Hang/)
-    await page.locator('[data-station=hang], [data-station=block]').first().waitFor()
-    await openLot(run, 'Flock 9', 'raise')
+    await press('Hang the lot')
+    await page.getByRole('link', { name: 'Raise', exact: true }).click()
     await page.getByLabel(/^Weighed when they came/).fill('4.6')
     await press('Keep it')
     await page.getByText('On which day did they come').waitFor()
@@ -43,7 +41,7 @@ describe('a flock, from placing chicks to packs', () => {
     await press('Lost')
     await page.getByText('60 are more than the 50 that are alive').waitFor()
     await page.getByLabel('How many', { exact: true }).fill('2')
-    await choose('Why', 'a predator')
+    await pick('loss-cause', 'a predator')
     await press('Lost')
     await expect.poll(() => text('lost')).toMatch(/2 so far: 2 a predator/)
     await page.getByText('48 alive of 50 that came').waitFor()
@@ -84,8 +82,6 @@ describe('a flock, from placing chicks to packs', () => {
 
   it('the day says when the last is in the ice, and what would help; a bad figure is told', async () => {
     const { page } = run
-    await openLot(run, 'Flock 9', 'hang')
-    await page.getByLabel(/^Live/).first().waitFor()
     await openLot(run, 'Flock 9', 'line')
     await page.getByTestId('iced').waitFor()
     await page.getByTestId('line-picture').waitFor()
@@ -125,9 +121,7 @@ describe('a flock, from placing chicks to packs', () => {
     await press('Fetches')
     await expect.poll(() => text('pickups'), { timeout: 30_000 }).toMatch(/0 % ready\s+say \d\d:\d\d/)
     const before = minutesIn(await text('iced'))
-    await page.getByLabel('What', { exact: true }).click()
-    await page.getByRole('option', { name: 'rabbit' }).click()
-    await page.getByRole('group', { name: 'x' }).count()
+    await pick('also-species', 'rabbit')
     await page.locator('#also-birds').fill('12')
     await press('After these')
     await page.getByTestId('also').waitFor()
@@ -160,7 +154,7 @@ describe('a flock, from placing chicks to packs', () => {
     await page.getByLabel('Seconds').fill('80')
     await press('Write the load down')
     await page.getByText('hotter than its school').waitFor()
-    await choose('What', 'condemned')
+    await pick('down-what', 'condemned')
     await page.getByLabel('Next time').fill('Look at each before the cone.')
     await press('Worth less')
     await page.getByTestId('downgrades').getByText('condemned').waitFor()
@@ -171,8 +165,14 @@ describe('a flock, from placing chicks to packs', () => {
   it('is sorted into classes that become groups with ways of their own, weighed, packed and priced', async () => {
     const { page } = run
     await openLot(run, 'Flock 9', 'hang')
-    await page.getByLabel(/^Hot/).first().fill('205 lb')
-    await page.keyboard.press('Enter')
+    for (const [stage, pounds] of [
+      ['live', '292 lb'],
+      ['hot', '205 lb'],
+    ] as const) {
+      const entry = page.locator(`[data-entry=${stage}]`)
+      await entry.getByRole('textbox').fill(pounds)
+      await entry.getByRole('button', { name: 'Keep weight' }).click()
+    }
     await saved(page)
     await openLot(run, 'Flock 9', 'sort')
     await page.getByLabel(/^One class ends/).fill('many')
@@ -185,7 +185,7 @@ describe('a flock, from placing chicks to packs', () => {
       Number,
     )
     expect(counts[0]! + counts[1]!).toBe(47)
-    await choose('Large goes', /^Parted: breast/)
+    await pick('way-1', /^Parted: breast/)
     await press('Sort them so')
     await page.getByTestId('groups').getByText('Small').waitFor()
     await page.getByTestId('groups').getByText('Large').waitFor()

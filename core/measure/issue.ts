@@ -39,7 +39,7 @@ interface IssueFigures {
   }
   'money-unreadable': { typed: string }
   'money-too-fine': { typed: string; digits: number }
-  'temperature-unreadable': { typed: string }
+  'temperature-unreadable': { typed: string; low: number; high: number }
   'number-unreadable': { typed: string; low: number; high: number }
   'later-above-earlier': { later: WeightAt; earlier: WeightAt }
   'dressing-impossible': Dressing

@@ -44,7 +44,7 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
     case 'money-too-fine':
       return `“${issue.figures.typed}” has more decimals than the currency (${issue.figures.digits}). Round it.`
     case 'temperature-unreadable':
-      return `“${issue.figures.typed}” is no temperature from −40 to 60 °C. Type 4.5, or 40 F.`
+      return `“${issue.figures.typed}” is no temperature from ${String(issue.figures.low).replace('-', '−')} to ${issue.figures.high} °C. Type 4.5, or 40 F.`
     case 'number-unreadable':
       return `“${issue.figures.typed}” is not a number from ${issue.figures.low} to ${issue.figures.high}.`
     case 'later-above-earlier': {

@@ -6,13 +6,17 @@ import type { MassUnit, TypedMass } from './units.ts'
 const COLDEST = -40
 const HOTTEST = 60
 
-/** A temperature as it was typed, °C to a tenth: plain figures are °C, "40 F" is Fahrenheit; a comma is a point. */
-export function parseTemperature(text: string, field: string): Outcome<number> {
+/** A temperature as it was typed, °C to a tenth: plain figures are °C, "40 F" is Fahrenheit; a comma is a point. Within what a carcass has, or within `low` and `high`. */
+export function parseTemperature(
+  text: string,
+  field: string,
+  { low, high } = { low: COLDEST, high: HOTTEST },
+): Outcome<number> {
   const typed = text.trim()
   const found = /^([-−]?\d+(?:[.,]\d+)?)\s*°?\s*([cf])?$/i.exec(typed)
   const value = found ? Number(found[1]!.replace(',', '.').replace('−', '-')) : Number.NaN
   const c = found?.[2]?.toLowerCase() === 'f' ? ((value - 32) * 5) / 9 : value
-  if (!(c >= COLDEST && c <= HOTTEST)) return refuse('temperature-unreadable', field, { typed })
+  if (!(c >= low && c <= high)) return refuse('temperature-unreadable', field, { typed, low, high })
   return { ok: true, value: Number(c.toFixed(1)) }
 }
 

@@ -14,6 +14,7 @@ export interface Drawn {
   told: DayForecast
   /** When the nth bird was in the ice, day after day: what a count is told anew by. */
   iced: Float64Array
+  birds: number
 }
 
 /** The draws that are wanted now: those of another wish end at their next step. */
@@ -59,7 +60,11 @@ const drawer: DayDrawer = {
       before += few
       changed.push({ id, word, iced: other.iced })
     }
-    return { told: readDays(day, days, changed), iced: days.at.get(mark)! }
+    return {
+      told: readDays(day, days, changed),
+      iced: days.at.get(mark)!,
+      birds: day.line.birds.reduce((a, b) => a + b, 0),
+    }
   },
 }
 

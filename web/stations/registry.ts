@@ -67,8 +67,11 @@ export type StationId = (typeof STATIONS)[number]['id']
 export const stationOf = (name: unknown): StationId =>
   STATIONS.find((s: Station) => s.id === name || (s.views && String(name) in s.views))?.id ?? 'block'
 
+/** Raised, killed and sorted are all of a batch. */
+const OF_BATCH = new Set<unknown>(['raise', 'line', 'scald', 'sort'])
 /** Places of all of a lot, whichever of its groups was looked at: what is sold is sold of all of them. */
-export const isOfWhole = (name: unknown): boolean => stationOf(name) === 'price' || name === 'groups'
+export const isOfWhole = (name: unknown): boolean =>
+  stationOf(name) === 'price' || name === 'groups' || OF_BATCH.has(name)
 /** Places of one group of a lot that is split: how its animals are cut. */
 export const isOfGroup = (name: unknown): boolean => stationOf(name) === 'block' && !isOfWhole(name)
 

@@ -57,8 +57,8 @@ function massOf(text: string, field: string): TypedMass | null {
 }
 function keep() {
   issues.value = []
-  const c = parseTemperature(fresh.c, 'c')
-  if (!c.ok || c.value < 0 || c.value > 40)
+  const c = parseTemperature(fresh.c, 'c', { low: 0, high: 40 })
+  if (!c.ok)
     issues.value.push(
       fieldIssue('c', `“${fresh.c}” is no water to chill in. Type what the tap gives, 0 to 40 °C.`),
     )

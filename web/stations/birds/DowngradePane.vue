@@ -6,13 +6,14 @@ import type { DowngradeId } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
-import { useLot, useReading } from '../../state/lot.ts'
+import { useReading } from '../../state/lot.ts'
+import { useOfGroup } from './ofGroup.ts'
 import { useWords } from '../../state/words.ts'
 import { DOWNGRADE_OPTIONS, downgradeWord } from './words.ts'
 
 /** Birds that are worth less than they were: what, how many, what was cut away, what it cost, what to do next time. A condemned one is no longer counted. */
-const { read, note, withdraw, state } = useReading()
-const { groups, group } = useLot()
+const { read } = useReading()
+const { options, group, alive, say, canTakeBack, takeBack } = useOfGroup()
 const words = useWords()
 const fresh = reactive({ what: 'torn-skin' as DowngradeId, animals: '1', mass: '', lost: '', lesson: '' })
 const issues = ref<FieldIssue[]>([])
@@ -21,26 +22,24 @@ const at = (field: string) => issues.value.filter((i) => i.field === field)
 const worth = computed(() => Math.round(read.value.money.net / read.value.count))
 const rows = computed(() => read.value.plan.downgrades)
 const lost = computed(() => rows.value.reduce((n, d) => n + d.lost, 0))
-const needsGroup = computed(() => groups.value.length > 0 && group.value === null)
 function keep() {
   const count = parseWhole(fresh.animals, 'animals', { low: 1, high: 2000 })
-  const alive = read.value.count
   const mass = fresh.mass.trim() === '' ? null : parseMass(fresh.mass, words.unit.value, 'mass')
   const usual = fresh.what === 'condemned' && count.ok ? worth.value * count.value : 0
   const money = fresh.lost.trim() === '' ? null : parseMoney(fresh.lost, words.currency.value, 'lost')
-  const over = count.ok && count.value >= alive && fresh.what === 'condemned'
+  const over = count.ok && count.value >= alive.value && fresh.what === 'condemned'
   issues.value = [
     ...(count.ok ? [] : count.issues),
-    ...(count.ok && count.value > alive
-      ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive })]
+    ...(count.ok && count.value > alive.value
+      ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive: alive.value })]
       : over
-        ? [issueOf('none-left', 'animals', { alive })]
+        ? [issueOf('none-left', 'animals', { alive: alive.value })]
         : []),
     ...(mass && !mass.ok ? mass.issues : []),
     ...(money && !money.ok ? money.issues : []),
   ].map((i) => fieldIssue(i.field, sayIssue(i, words.says.value)))
   if (!count.ok || issues.value.length > 0) return
-  note({
+  say({
     ...{ kind: 'downgrade', what: fresh.what, animals: count.value },
     shown: mass?.ok ? mass.value : null,
     lost: money?.ok ? Math.max(0, money.value) : Math.max(0, usual),
@@ -57,8 +56,8 @@ function keep() {
       rows.length === 0 ? 'none so far' : `${words.money(lost)} lost so far`
     }}</span>
   </div>
-  <p v-if="needsGroup" class="muted">This lot is in groups: choose above of which they are.</p>
-  <form v-else class="fields" novalidate aria-label="Birds worth less" @submit.prevent="keep">
+  <form class="fields" novalidate aria-label="Birds worth less" @submit.prevent="keep">
+    <PickField v-if="options.length > 0" id="down-group" v-model="group" label="Of" :options="options" />
     <PickField id="down-what" v-model="fresh.what" class="wide" label="What" :options="DOWNGRADE_OPTIONS" />
     <TextField
       id="down-animals"
@@ -100,11 +99,12 @@ function keep() {
         <td class="right">{{ words.money(d.lost) }}</td>
         <td>
           <Button
+            v-if="canTakeBack(d.id)"
             text
             size="small"
             label="Withdraw"
             :aria-label="`Withdraw ${d.animals} ${downgradeWord(d.what)}`"
-            @click="withdraw(...state!.facts.filter((f) => f.id === d.id))"
+            @click="takeBack(d.id)"
           />
         </td>
       </tr>

@@ -10,7 +10,10 @@ const { told, stations, pickups } = defineProps<{
   pickups: DayForecast['pickups']
 }>()
 const LANE = 26
-const shown = computed(() => stations.filter((s) => !s.off))
+/** Those that were drawn: another plan may stand beside them until it is drawn too. */
+const shown = computed(() =>
+  told.stations.map(({ id }) => ({ id, word: stations.find((s) => s.id === id)?.word ?? id })),
+)
 const end = computed(() => {
   const { from, step, at } = told.picture
   return Math.max(from + step * (at[0]!.length - 1), ...pickups.map((p) => p.at + 10))

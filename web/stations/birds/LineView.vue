@@ -40,8 +40,7 @@ const finish = computed(() => {
   if (!drawn.value || !told.value) return null
   const { birds, line: l } = line.value
   const all = l.birds.reduce((a, b) => a + b, 0)
-  const isFresh = drawn.value.iced.length % all === 0
-  if (counted.value === 0 || !isFresh) return told.value.iced
+  if (counted.value === 0 || drawn.value.birds !== all) return told.value.iced
   const last = iced.value.at(-1)!.minute
   return toldAnew(drawn.value.iced, all, l.start!, Math.min(counted.value, birds), last)
 })

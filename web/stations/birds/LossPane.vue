@@ -9,15 +9,16 @@ import FieldIssues from '../../pieces/FieldIssues.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
-import { useLot, useReading } from '../../state/lot.ts'
+import { useReading } from '../../state/lot.ts'
 import { useToday } from '../../state/today.ts'
+import { useOfGroup } from './ofGroup.ts'
 import { useWords } from '../../state/words.ts'
 import { CAUSE_OPTIONS, causeWord } from './words.ts'
 
 /** Animals that are gone, by day and cause; they are no longer counted anywhere. */
 const { placed = null } = defineProps<{ placed?: string | null }>()
-const { read, note, withdraw, state } = useReading()
-const { groups, group } = useLot()
+const { read } = useReading()
+const { options, group, alive, say, canTakeBack, takeBack } = useOfGroup()
 const words = useWords()
 const { today } = useToday()
 const fresh = reactive({ animals: '1', day: '', cause: 'found-dead' as LossCause })
@@ -33,17 +34,14 @@ const byCause = computed(() => {
   for (const l of rows.value) sums.set(l.cause, (sums.get(l.cause) ?? 0) + l.animals)
   return [...sums].toSorted((a, b) => b[1] - a[1])
 })
-/** Of a lot in groups it is said of which: of one that is looked at. */
-const needsGroup = computed(() => groups.value.length > 0 && group.value === null)
 function keep() {
   const count = parseWhole(fresh.animals, 'animals', { low: 1, high: 2000 })
-  const alive = read.value.count
   const wrong = !count.ok
     ? count.issues
-    : count.value > alive
-      ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive })]
-      : count.value === alive
-        ? [issueOf('none-left', 'animals', { alive })]
+    : count.value > alive.value
+      ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive: alive.value })]
+      : count.value === alive.value
+        ? [issueOf('none-left', 'animals', { alive: alive.value })]
         : []
   issues.value = [
     ...wrong.map((i) => fieldIssue('animals', sayIssue(i, words.says.value))),
@@ -53,7 +51,7 @@ function keep() {
       : []),
   ]
   if (!count.ok || issues.value.length > 0) return
-  note({ kind: 'loss', day: fresh.day, animals: count.value, cause: fresh.cause })
+  say({ kind: 'loss', day: fresh.day, animals: count.value, cause: fresh.cause })
   fresh.animals = '1'
 }
 </script>
@@ -68,8 +66,8 @@ function keep() {
       ></span
     >
   </div>
-  <p v-if="needsGroup" class="muted">This lot is in groups: choose above of which they are lost.</p>
-  <form v-else class="fields" novalidate aria-label="Write a loss down" @submit.prevent="keep">
+  <form class="fields" novalidate aria-label="Write a loss down" @submit.prevent="keep">
+    <PickField v-if="options.length > 0" id="loss-group" v-model="group" label="Of" :options="options" />
     <TextField
       id="loss-animals"
       v-model="fresh.animals"
@@ -98,11 +96,12 @@ function keep() {
         </td>
         <td class="right">
           <Button
+            v-if="canTakeBack(l.id)"
             text
             size="small"
             label="Withdraw"
             :aria-label="`Withdraw ${l.animals} lost on ${l.day}`"
-            @click="withdraw(...state!.facts.filter((f) => f.id === l.id))"
+            @click="takeBack(l.id)"
           />
         </td>
       </tr>

@@ -30,14 +30,12 @@ const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 const school = computed(() => SCALD[fresh.school])
 function keep() {
-  const c = parseTemperature(fresh.c, 'c')
+  const c = parseTemperature(fresh.c, 'c', { low: 20, high: 100 })
   const seconds = parseWhole(fresh.seconds, 'seconds', { low: 5, high: 900 })
   const birds = parseWhole(fresh.birds, 'birds', { low: 1, high: 100 })
   issues.value = [c, seconds, birds].flatMap((x) =>
     x.ok ? [] : x.issues.map((i) => fieldIssue(i.field, sayIssue(i, words.says.value))),
   )
-  if (c.ok && (c.value < 20 || c.value > 100))
-    issues.value.push(fieldIssue('c', `${c.value} °C is no scald. Read the thermometer again.`))
   if (!c.ok || !seconds.ok || !birds.ok || issues.value.length > 0) return
   note({
     ...{ kind: 'scald', when: new Date().toISOString(), school: fresh.school, sign: fresh.sign },
