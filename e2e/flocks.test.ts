@@ -200,6 +200,33 @@ describe('a flock, from placing chicks to packs', () => {
   })
 })
 
+describe('what is pooled', () => {
+  it('wings of a flock go into a run of their own, weighed, with their share of the cost', async () => {
+    const { page } = run
+    await openLot(run, 'Pond ducks', 'sort')
+    await page.getByTestId('households').waitFor()
+    await press('Pack for 8')
+    const pool = page.locator('[data-pool=wing]')
+    await pool.getByRole('textbox').fill('some')
+    await pool.getByRole('button', { name: 'A run of their own' }).click()
+    await page.getByText('“some” is not a weight').waitFor()
+    await pool.getByRole('textbox').fill('12.5 lb')
+    await pool.getByRole('button', { name: 'A run of their own' }).click()
+    await page
+      .getByText(/Wings of Pond ducks/)
+      .first()
+      .waitFor()
+    await page.getByRole('link', { name: 'Price', exact: true }).click()
+    await page.getByRole('link', { name: 'Costs', exact: true }).click()
+    await page.getByText('From Pond ducks').first().waitFor()
+    await openLot(run, 'Pond ducks', 'costs')
+    await page.getByText('Into Wings of Pond ducks').first().waitFor()
+    await openLot(run, 'Pond ducks', 'sort')
+    await page.locator('[data-pool=back]').waitFor()
+    expect(await page.locator('[data-pool=wing]').count()).toBe(0)
+  })
+})
+
 describe('a live day on a tablet', () => {
   it('birds are ticked off at a tap and the finish is told anew; a machine stands still, one came dead', async () => {
     const { page, context } = await run.open({ viewport: { width: 820, height: 1180 }, hasTouch: true })

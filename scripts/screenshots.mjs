@@ -27,22 +27,22 @@ const views = {
   rail: '/',
   hang: `/lots/${id.Alder}/hang`,
   cold: `/lots/${id.Alder}/cold`,
+  raise: `/lots/${id['Flock 1']}/raise`,
+  line: `/lots/${id['Flock 1']}/line`,
   block: `/lots/${id.Juniper}/block`,
-  groups: `/lots/${id['Flock 3']}/groups`,
   plans: `/lots/${id.Alder}/plans`,
   flow: `/lots/${id.Bramble}/trim`,
   card: `/lots/${id.Alder}/card`,
-  steps: `/lots/${id.Bramble}/card`,
   floor: `/lots/${id.Clover}/card`,
   day: `/lots/${id.Alder}/day`,
   price: `/lots/${id.Bramble}/price`,
+  whole: `/lots/${id['Flock 1']}/whole`,
   pack: `/lots/${id.Clover}/pack`,
   labels: `/lots/${id.Clover}/labels`,
   trace: '/packs/7',
   cuts: '/cuts',
   practice: '/practice',
   farm: '/farm',
-  weigh: `/lots/${id.Clover}/pack`,
 }
 // The Farm's picture has a proven copy on its beam.
 await fetch(`${url}/api/copies`, { method: 'POST' })
@@ -78,11 +78,8 @@ await told('PUT', 'printer', { kind: 'stand-in' })
 await told('POST', 'scale/load', { kg: 1.74 })
 /** What a person does before the picture is taken. */
 const POSES = {
-  steps: async () => {
-    const loin = page.locator('[data-step=loin]').first()
-    await loin.locator('details.hand').evaluate((d) => (d.open = true))
-    await loin.evaluate((e) => e.scrollIntoView())
-  },
+  line: () => page.getByTestId('line-picture').waitFor(),
+  whole: () => page.getByTestId('whole-chart').locator('svg').waitFor(),
   floor: async () => {
     await page.getByLabel('Signed as').fill('AF')
     await page.getByRole('button', { name: 'Floor mode' }).click()
@@ -94,12 +91,6 @@ const POSES = {
     await page.evaluate(() => localStorage.setItem('ekko-floor', 'false'))
     await page.getByRole('button', { name: 'Another hand' }).click()
     await page.waitForTimeout(600)
-  },
-  weigh: async () => {
-    await page.getByRole('button', { name: 'Floor mode' }).click()
-    await page.locator('[data-cut=bacon]').getByRole('button', { name: /Weigh/ }).click()
-    await page.waitForTimeout(1200)
-    await page.evaluate(() => scrollTo(0, 0))
   },
   practice: async () => {
     await page.getByRole('button', { name: 'Cut here' }).click()

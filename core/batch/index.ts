@@ -11,5 +11,5 @@ export { batchCost, compareTypes, fedByPhase, keepADay, pricesPaid } from './com
 export type { Fed, TypeFigures } from './compare.ts'
 export { bySchool, downgraded, offOfScald, SCALD } from './scald.ts'
 export type { Downgraded, ScaldOff } from './scald.ts'
-export { decideFor, HOUSEHOLDS, packsFor, pooled } from './households.ts'
-export type { HouseholdPack } from './households.ts'
+export { decideFor, HOUSEHOLDS, intoRun, packsFor, pooled, poolParts } from './households.ts'
+export type { HouseholdPack, PoolPart } from './households.ts'

@@ -6,10 +6,10 @@ import type { BirdDay, Crew } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { FARM, lotOf } from '../reading/testing.ts'
 import {
+  allDays,
   changesOf,
   chillMinutes,
   dayLine,
-  drawDays,
   freezing,
   judgeFinish,
   readDays,
@@ -17,7 +17,6 @@ import {
   toldAnew,
   USUAL_DAY,
   type DayLine,
-  type Days,
 } from './index.ts'
 
 const CREW: Crew = ['Ann', 'Bo', 'Cas'].map((name) => ({
@@ -40,13 +39,8 @@ const reading = (
     FARM,
     0,
   )
-function drawn(day: DayLine, draws = 200, asked: number[] = [day.line.stations.length - 1]): Days {
-  const draw = drawDays(day, draws, asked)
-  for (;;) {
-    const next = draw.next()
-    if (next.done) return next.value
-  }
-}
+const drawn = (day: DayLine, draws = 200, asked: number[] = [day.line.stations.length - 1]) =>
+  allDays(day, draws, asked)
 const codes = (day: DayLine) => day.issues.map((i) => i.code)
 
 describe('ice: the heat balance and the reserve apart (specific heats and heat of fusion: engineering textbooks, from memory)', () => {
@@ -187,10 +181,7 @@ describe('told anew as birds are ticked off', () => {
   })
   it('on days that were not among those drawn, eight in ten end within the interval, which narrows as the day goes on', () => {
     const fresh = 300
-    const draw = drawDays(day, 400 + fresh, [mark])
-    let days = draw.next()
-    while (!days.done) days = draw.next()
-    const all = days.value.at.get(mark)!
+    const all = drawn(day, 400 + fresh, [mark]).at.get(mark)!
     const widths: number[] = []
     for (const counted of [10, 20, 30]) {
       let inside = 0

@@ -78,6 +78,19 @@ export function* drawDays(
   return days
 }
 
+/** The same at once, where nobody waits for it. */
+export function allDays(
+  day: Pick<DayLine, 'line' | 'chill'>,
+  draws: number,
+  asked: readonly number[] = [],
+): Days {
+  const days = drawDays(day, draws, asked)
+  for (;;) {
+    const next = days.next()
+    if (next.done) return next.value
+  }
+}
+
 /** A station of the day as it goes: share of its time it works, birds that wait before it for how long each, minutes it is held up. */
 export interface StationLoad {
   id: LineStationId

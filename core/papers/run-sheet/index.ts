@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { sayClock } from '#core/clock'
-import { dayLine, drawDays, readDays, usualStations, WITHDRAW, type Days } from '#core/line'
+import { allDays, dayLine, readDays, usualStations, WITHDRAW } from '#core/line'
 import { issueOf, sayIssue } from '#core/measure'
 import { CLASS_OF } from '#core/records'
 import { cautionAt, chillHours } from '#core/rules'
@@ -34,14 +34,6 @@ const schema = z.object({
 })
 export type RunSheet = z.infer<typeof schema>
 
-function drawn(day: ReturnType<typeof dayLine>): Days {
-  const days = drawDays(day, DRAWS)
-  for (;;) {
-    const next = days.next()
-    if (next.done) return next.value
-  }
-}
-
 export const runSheet = paperKind({
   title: 'Run sheet',
   asks: 'Run sheet',
@@ -56,7 +48,7 @@ export const runSheet = paperKind({
     if (usualStations(species).length === 0)
       return { ok: false, issues: [issueOf('not-a-batch', 'kind', { what: read.flow.anatomy.names })] }
     const day = dayLine(read)
-    const told = readDays(day, drawn(day))
+    const told = readDays(day, allDays(day, DRAWS))
     const start = day.line.start!
     const [least, most] = WITHDRAW[CLASS_OF[species] === 'rabbits' ? 'rabbits' : 'poultry']
     const between = (x: { middle: number; range: { low: number; high: number } | null }) =>

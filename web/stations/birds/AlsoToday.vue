@@ -3,11 +3,11 @@ import Button from 'primevue/button'
 import { computed, reactive, ref } from 'vue'
 import { SPECIES } from '#core/anatomy'
 import { usualStations } from '#core/line'
-import { parseWhole, sayIssue } from '#core/measure'
+import { parseWhole } from '#core/measure'
 import type { Species } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { wrongIn, type FieldIssue } from '../../state/api.ts'
 import { aboutOf } from '../../state/species.ts'
 import { useWords } from '../../state/words.ts'
 import type { useBirdDay } from './birdDay.ts'
@@ -26,7 +26,7 @@ const fresh = reactive({ species: options.value[0]!.v, birds: '' })
 const issues = ref<FieldIssue[]>([])
 function keep() {
   const birds = parseWhole(fresh.birds, 'birds', { low: 1, high: 2000 })
-  issues.value = birds.ok ? [] : birds.issues.map((i) => fieldIssue('birds', sayIssue(i, words.says.value)))
+  issues.value = wrongIn(words.says.value, birds)
   if (birds.ok) day.change({ also: { species: fresh.species, type: null, birds: birds.value } })
 }
 </script>

@@ -4,11 +4,11 @@ import InputText from 'primevue/inputtext'
 import { computed, reactive, ref } from 'vue'
 import { fedByPhase } from '#core/batch'
 import { cameOf, growthOf } from '#core/ledger'
-import { parseMass, parseMoney, sayIssue } from '#core/measure'
+import { parseMass, parseMoney } from '#core/measure'
 import { FEED_PHASES, type FeedPhase } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { wrongIn, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import { PHASE_WORDS } from './words.ts'
@@ -30,9 +30,7 @@ const growth = computed(() => {
 function keep() {
   const mass = parseMass(fresh.mass, words.unit.value, 'mass')
   const money = parseMoney(fresh.amount, words.currency.value, 'amount')
-  issues.value = [mass, money].flatMap((x) =>
-    x.ok ? [] : x.issues.map((i) => fieldIssue(i.field, sayIssue(i, words.says.value))),
-  )
+  issues.value = wrongIn(words.says.value, mass, money)
   if (!mass.ok || !money.ok) return
   const word = PHASE_WORDS[fresh.phase]
   note({

@@ -3,10 +3,10 @@ import Button from 'primevue/button'
 import { reactive, ref } from 'vue'
 import { sayClock } from '#core/clock'
 import type { DayForecast } from '#core/line'
-import { parseWhole, sayIssue } from '#core/measure'
+import { parseWhole } from '#core/measure'
 import { clockSchema } from '#core/records'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue, wrongIn, type FieldIssue } from '../../state/api.ts'
 import { useWords } from '../../state/words.ts'
 import type { useBirdDay } from './birdDay.ts'
 
@@ -22,7 +22,7 @@ function keep() {
   issues.value = [
     ...(clock.success ? [] : [fieldIssue('at', clock.error.issues[0]!.message)]),
     ...(fresh.who.trim() ? [] : [fieldIssue('who', 'Who fetches them?')]),
-    ...(birds.ok ? [] : birds.issues.map((i) => fieldIssue('birds', sayIssue(i, words.says.value)))),
+    ...wrongIn(words.says.value, birds),
   ]
   if (!clock.success || !birds.ok || issues.value.length > 0) return
   const { pickups } = day.plan.value

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { reactive, ref } from 'vue'
-import { parseMass, parseWhole, sayIssue, type Kg } from '#core/measure'
+import { parseMass, parseWhole, type Kg } from '#core/measure'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { wrongIn, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -17,9 +17,7 @@ const at = (field: string) => issues.value.filter((i) => i.field === field)
 function keep() {
   const mass = parseMass(fresh.mass, words.unit.value, 'mass')
   const share = parseWhole(fresh.share.replace('%', ''), 'share', { low: 5, high: 99 })
-  issues.value = [mass, share].flatMap((x) =>
-    x.ok ? [] : x.issues.map((i) => fieldIssue(i.field, sayIssue(i, words.says.value))),
-  )
+  issues.value = wrongIn(words.says.value, mass, share)
   if (mass.ok && share.ok)
     decide({
       ...{ field: 'raise', target: 'lot', side: 'animal' },

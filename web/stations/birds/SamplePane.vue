@@ -73,47 +73,49 @@ const rows = computed(() =>
       <Button type="submit" outlined label="Keep the sample" />
     </div>
   </form>
-  <table v-if="rows.length > 0" class="plain" data-testid="samples">
-    <thead>
-      <tr>
-        <th>On</th>
-        <th class="right">Weighed</th>
-        <th class="right">Mean</th>
-        <th class="right">SD</th>
-        <th class="right">Even</th>
-        <th class="right">All of them</th>
-        <th><span class="visually-hidden">Withdraw</span></th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="s in rows" :key="s.id">
-        <td class="nowrap">
-          {{ s.day }}<br /><small class="muted"
-            >{{ s.of === 'live' ? 'alive' : 'dressed'
-            }}<template v-if="batch">, day {{ daysBetween(batch.placed, s.day) }}</template></small
-          >
-        </td>
-        <td class="right">{{ s.read.n }}</td>
-        <td class="right nowrap">{{ words.mass(s.read.mean) }}</td>
-        <td class="right nowrap">
-          {{ words.mass(s.read.sd) }}<br /><small class="muted">{{ words.percent(s.read.cv) }}</small>
-        </td>
-        <td class="right">{{ words.percent(s.read.uniformity) }}</td>
-        <td class="right nowrap">
-          <span class="estimate">{{ words.massRange(s.read.flock) }}</span>
-        </td>
-        <td>
-          <Button
-            text
-            size="small"
-            icon="pi pi-times"
-            :aria-label="`Withdraw the sample of ${s.day}`"
-            @click="withdraw(...state!.facts.filter((f) => f.id === s.id))"
-          />
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <div v-if="rows.length > 0" class="scroll" tabindex="0" role="group" aria-label="Samples">
+    <table class="plain" data-testid="samples">
+      <thead>
+        <tr>
+          <th>On</th>
+          <th class="right">Weighed</th>
+          <th class="right">Mean</th>
+          <th class="right">SD</th>
+          <th class="right">Even</th>
+          <th class="right">All of them</th>
+          <th><span class="visually-hidden">Withdraw</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="s in rows" :key="s.id">
+          <td class="nowrap">
+            {{ s.day }}<br /><small class="muted"
+              >{{ s.of === 'live' ? 'alive' : 'dressed'
+              }}<template v-if="batch">, day {{ daysBetween(batch.placed, s.day) }}</template></small
+            >
+          </td>
+          <td class="right">{{ s.read.n }}</td>
+          <td class="right nowrap">{{ words.mass(s.read.mean) }}</td>
+          <td class="right nowrap">
+            {{ words.mass(s.read.sd) }}<br /><small class="muted">{{ words.percent(s.read.cv) }}</small>
+          </td>
+          <td class="right">{{ words.percent(s.read.uniformity) }}</td>
+          <td class="right nowrap">
+            <span class="estimate">{{ words.massRange(s.read.flock) }}</span>
+          </td>
+          <td>
+            <Button
+              text
+              size="small"
+              icon="pi pi-times"
+              :aria-label="`Withdraw the sample of ${s.day}`"
+              @click="withdraw(...state!.facts.filter((f) => f.id === s.id))"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
   <small v-if="rows.length > 0" class="muted"
     >Even: within a tenth of the mean. What all weigh on the average lies within the last figure eight times
     in ten; birds that let themselves be caught and the scale are common to all of them, so more birds make it

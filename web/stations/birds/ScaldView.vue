@@ -2,12 +2,12 @@
 import Button from 'primevue/button'
 import { computed, reactive, ref } from 'vue'
 import { bySchool, downgraded, offOfScald, SCALD } from '#core/batch'
-import { parseTemperature, parseWhole, sayIssue } from '#core/measure'
+import { parseTemperature, parseWhole } from '#core/measure'
 import { SCALD_SCHOOLS, type ReadySign, type ScaldSchool } from '#core/records'
 import CautionNote from '../../pieces/CautionNote.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { wrongIn, type FieldIssue } from '../../state/api.ts'
 import { useBenchRows } from '../../state/bench.ts'
 import { asLocal } from '../../state/deviceTime.ts'
 import { useReading } from '../../state/lot.ts'
@@ -33,9 +33,7 @@ function keep() {
   const c = parseTemperature(fresh.c, 'c', { low: 20, high: 100 })
   const seconds = parseWhole(fresh.seconds, 'seconds', { low: 5, high: 900 })
   const birds = parseWhole(fresh.birds, 'birds', { low: 1, high: 100 })
-  issues.value = [c, seconds, birds].flatMap((x) =>
-    x.ok ? [] : x.issues.map((i) => fieldIssue(i.field, sayIssue(i, words.says.value))),
-  )
+  issues.value = wrongIn(words.says.value, c, seconds, birds)
   if (!c.ok || !seconds.ok || !birds.ok || issues.value.length > 0) return
   note({
     ...{ kind: 'scald', when: new Date().toISOString(), school: fresh.school, sign: fresh.sign },

@@ -10,13 +10,12 @@ import {
   extremes,
   HOUSEHOLDS,
   packsFor,
-  pooled,
   readSample,
   sizeClasses,
   type Spreading,
 } from '#core/batch'
 import { lookup } from '#core/anatomy'
-import { gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, sumOf, type Kg, type Outcome } from '#core/measure'
+import { gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, type Outcome } from '#core/measure'
 import { refusalOf, takePath, type Plan } from '#core/plan'
 import { conventionsOf } from '#core/plan'
 import FigureInput from '../../pieces/FigureInput.vue'
@@ -28,6 +27,7 @@ import { useLots } from '../../state/lots.ts'
 import { aboutOf } from '../../state/species.ts'
 import { useWords } from '../../state/words.ts'
 import HangTabs from '../hang/HangTabs.vue'
+import PoolPane from './PoolPane.vue'
 import SizePicture from './SizePicture.vue'
 
 /** The spread into size classes: how many of each, which go whole and which are cut and how; packs for households; what is pooled over all birds. */
@@ -132,8 +132,6 @@ const households = computed(() =>
 )
 const cutName = (id: string) => words.name(lookup(body.value.anatomy).cut(id)!.names)
 const cutsOf = computed(() => households.value[0]!.packs.map((p) => p.cut))
-const pool = computed(() => pooled(read.value))
-const poolSum = computed(() => kg(sumOf(pool.value, (c) => c.kg as Kg)))
 const retained = computed(() => central.value.plan.birdDay?.chill.retained ?? null)
 const readPercent = (text: string): Outcome<number> => {
   const value = Number(text.replace('%', '').replace(',', '.').trim())
@@ -302,22 +300,7 @@ function retains(value: number | null) {
             </tr>
           </tfoot>
         </table>
-        <div class="pane-head">
-          <h2>Pooled over all</h2>
-          <span class="muted">{{ words.mass(poolSum) }}</span>
-        </div>
-        <p v-if="pool.length === 0" class="muted">Nothing is pooled as planned.</p>
-        <table v-else class="plain" data-testid="pooled">
-          <tbody>
-            <tr v-for="c in pool" :key="c.cut.id">
-              <th scope="row">{{ words.name(c.cut.names) }}</th>
-              <td class="right nowrap">
-                <span :class="{ estimate: c.range }">{{ words.mass(c.kg) }}</span>
-              </td>
-              <td class="right">{{ c.packs }} packs</td>
-            </tr>
-          </tbody>
-        </table>
+        <PoolPane />
       </section>
     </div>
     <small class="muted">{{
