@@ -234,13 +234,9 @@ describe('a live day on a tablet', () => {
     const flock = id.lots.find((l) => l.tag === 'Flock 1')!.id
     await page.goto(`${run.url}/lots/${flock}/line`)
     await page.getByTestId('iced').waitFor()
-    // Its day is today.
-    const today = await page.evaluate(() =>
-      new Intl.DateTimeFormat('en-CA', { timeZone: 'America/New_York' }).format(new Date()),
-    )
-    await page.getByLabel('Day', { exact: true }).fill(today)
-    await page.keyboard.press('Tab')
     await page.getByRole('button', { name: 'Floor mode' }).tap()
+    // It was planned for another day: begun now, its day is today.
+    await page.getByText('it becomes today').waitFor()
     await page.getByRole('button', { name: 'We begin now' }).tap()
     await page.getByTestId('counted').waitFor()
     const size = await page.getByTestId('counted').evaluate((e) => parseFloat(getComputedStyle(e).fontSize))
@@ -251,6 +247,7 @@ describe('a live day on a tablet', () => {
     await page.getByRole('button', { name: '+2 in the ice' }).tap()
     await expect.poll(() => page.getByTestId('counted').innerText()).toBe('7')
     await page.getByTestId('told-anew').waitFor()
+    await expect.poll(() => page.getByTestId('told-anew').innerText()).toMatch(/last about \d\d:\d\d, likely/)
     await page.getByRole('button', { name: 'Take the last back' }).tap()
     await expect.poll(() => page.getByTestId('counted').innerText()).toBe('5')
     await page.getByRole('button', { name: 'It stands still' }).tap()

@@ -179,6 +179,11 @@ describe('told anew as birds are ticked off', () => {
     expect(toldAnew(at, 40, 480, 40, 655)).toEqual({ middle: 655, range: null })
     expect(toldAnew(at, 40, 480, 0, 480).range).not.toBeNull()
   })
+  it('birds ticked off all at once do not make the rest vanish', () => {
+    const told = toldAnew(at, 40, 480, 7, 481)
+    const usual = toldAnew(at, 40, 480, 0, 480).middle - 480
+    expect(told.middle - 481).toBeGreaterThan(usual * 0.3)
+  })
   it('on days that were not among those drawn, eight in ten end within the interval, which narrows as the day goes on', () => {
     const fresh = 300
     const all = drawn(day, 400 + fresh, [mark]).at.get(mark)!

@@ -264,6 +264,9 @@ function pickupsOf({ pickups }: DayLine['plan'], days: Days, birds: number): Day
     })
 }
 
+/** SDs beyond which the first of a day say nothing more of the rest. */
+const FURTHEST = 3
+
 /**
  * When the last is through a station, told anew from what was ticked off: `counted` birds were through by `now` (the minute
  * of the last tick). Of the days that were drawn, how long the rest took goes by how long the first took, on the logarithm of
@@ -295,7 +298,10 @@ export function toldAnew(
     syy += (y[d]! - my) ** 2
   }
   const slope = sxx > 0 ? sxy / sxx : 0
-  const middle = my + slope * (Math.log(Math.max(0.1, now - start)) - mx)
+  // No day is told by one that lies further off than any: ticked off all at once, they were not killed all at once.
+  const furthest = FURTHEST * Math.sqrt(sxx / Math.max(1, days - 1))
+  const seen = Math.log(Math.max(0.1, now - start)) - mx
+  const middle = my + slope * Math.min(furthest, Math.max(-furthest, seen))
   const sd = Math.sqrt(Math.max(0, syy - slope * sxy) / Math.max(1, days - 2))
   const to = (z: number) => now + Math.exp(middle + z * sd)
   return { middle: to(0), range: { low: to(-1.2816), high: to(1.2816) } }

@@ -143,6 +143,15 @@ describe('the line of birds, against what is known of lines in closed form', () 
     expect(run.done).toBe(5)
     expect(run.left[5]).toBeNaN()
   })
+  it('who has gone home before it begins does nothing, and nothing is done before it begins', () => {
+    const hands = [
+      { takes: 1, from: 0, until: 60 },
+      { takes: 3, from: 0, until: Infinity },
+    ]
+    const run = runLine(line(2, [station('draw', 2, { hands: [0, 1] })], { hands, start: 100 }))
+    expect([...run.left]).toEqual([106, 112])
+    expect(run.worked[0]).toBe(0)
+  })
   it('two kinds go one after another, each with its times and loads, and never in one load', () => {
     const l: Line = {
       birds: [3, 2],

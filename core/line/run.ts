@@ -123,6 +123,7 @@ export function runLine(line: Line, seed = 1, off?: ArrayLike<number>): LineRun 
   )
   order.forEach((h, bit) => {
     const { from, until } = hands[h]!
+    if (until <= start) return
     if (from <= start) free |= 1 << bit
     else calendar.put(from, note(COME, 0, 0, bit))
     if (until !== Infinity) calendar.put(until, note(GO, 0, 0, bit))

@@ -48,7 +48,12 @@ export function useDayForecast(day: () => DayLine | null) {
     const wanted = day()
     if (!wanted) return draws.forget()
     // Nothing of the page’s own goes along.
-    const asked = { ...wanted, plan: JSON.parse(JSON.stringify(wanted.plan)) as DayLine['plan'], issues: [] }
+    const asked: DayLine = {
+      ...wanted,
+      plan: JSON.parse(JSON.stringify(wanted.plan)) as DayLine['plan'],
+      stations: wanted.stations.map((s) => ({ ...s, who: [...s.who] })),
+      issues: [],
+    }
     // What is drawn for another wish ends at its next step.
     if (state.value === 'drawing') void thread?.stop()
     draws.ask(asked)

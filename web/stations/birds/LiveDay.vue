@@ -22,7 +22,11 @@ const { floor } = useFloorMode()
 const left = computed(() => Math.max(0, line.value.birds - counted.value))
 const now = () => new Date().toISOString()
 const tick = (animals: number) => note({ kind: 'passed', station: 'chill', animals, when: now() })
-const begin = () => note({ kind: 'passed', station: 'catch', animals: 1, when: now() })
+/** Begun on another day than was planned, that day is the day. */
+function begin() {
+  if (!day.isToday.value) day.change({ day: day.today.value })
+  note({ kind: 'passed', station: 'catch', animals: 1, when: now() })
+}
 const factOf = (id: string) => state.value!.facts.filter((f) => f.id === id)
 const takeBack = () => withdraw(...factOf(iced.value.at(-1)!.id))
 const down = computed(() => stops.value.filter((s) => s.until === null))
@@ -49,7 +53,10 @@ const came = () => note({ kind: 'loss', day: day.today.value, animals: 1, cause:
   <section class="live" :class="{ large: floor }" aria-label="The day as it goes" data-testid="live">
     <div v-if="begun === null && counted === 0" class="row">
       <Button size="large" label="We begin now" icon="pi pi-play" @click="begin" />
-      <span class="muted">planned for {{ line.plan.begins }}</span>
+      <span class="muted"
+        >planned for {{ line.plan.begins
+        }}{{ day.isToday.value ? '' : ` on ${line.plan.day}: it becomes today` }}</span
+      >
     </div>
     <template v-else>
       <p class="count" role="status">

@@ -80,7 +80,17 @@ const cost = computed(() => (read.value.money.costs.total > 0 ? batchCost(read.v
         ></span
       >
     </div>
-    <BatchStart v-if="!batch" />
+    <template v-if="!batch">
+      <p class="muted">
+        From the day they came, and what all of them weighed then: growth, the day they are ready, feed for
+        one of gain, the cost of each that lives.
+      </p>
+      <BatchStart />
+      <div class="two">
+        <section class="stack"><SamplePane /></section>
+        <section class="stack"><LossPane /></section>
+      </div>
+    </template>
     <template v-else>
       <div class="two">
         <section class="stack">
