@@ -166,6 +166,15 @@ describe('a device of the floor', () => {
     await page.getByLabel('Weight on the scale').fill('2.5')
     await page.getByLabel('Weight on the scale').press('Enter')
     await expect.poll(async () => (await kept(id)).packs.length).toBe(packs + 1)
+    // The day of a flock is the floor’s: begun, and birds ticked off.
+    await openLot(run, 'Flock 1', 'block')
+    const flock = run.ids['Flock 1']!
+    await page.goto(`${barn()}/lots/${flock}/card`)
+    await page.getByRole('link', { name: 'The day of the flock' }).click()
+    await page.getByRole('button', { name: 'We begin now' }).click()
+    await page.getByRole('button', { name: '+2 in the ice' }).click()
+    const ticked = async () => (await kept(flock)).facts.filter((f) => f.fact.kind === 'passed').length
+    await expect.poll(ticked).toBe(2)
     await page.goto(`${barn()}/farm`)
     await page.getByRole('heading', { name: 'Fallowmere' }).waitFor()
     expect(await page.getByRole('link', { name: 'Farm' }).count()).toBe(0)

@@ -26,7 +26,7 @@ describe('a flock, from placing chicks to packs', () => {
     await page.getByLabel(/^Weighed when they came/).fill('4.6')
     await press('Keep it')
     await page.getByText('On which day did they come').waitFor()
-    await page.getByLabel('On', { exact: true }).fill('2026-09-28')
+    await page.locator('#start-day').fill('2026-09-28')
     await press('Keep it')
     await page
       .getByTestId('ready')

@@ -103,6 +103,14 @@ describe('a batch told by its samples', () => {
     const error = cv ** 2 / 20 + 0.02 ** 2
     expect(Math.log1p(told.ahead)).toBeCloseTo((prior / (prior + error)) * Math.log(mean / usual), 9)
   })
+  it('all of them on a scale on a day are what they weigh on that day', () => {
+    const each = kg(weightAt(slow, 60) * 0.9)
+    const on = { day: dayAfter('2026-06-01', 60), each }
+    const told = growthOfBatch(batch, [], 80, on)
+    expect(told.at(60).kg).toBeCloseTo(each, 2)
+    expect((told.at(60).range.high - told.at(60).range.low) / each).toBeLessThan(0.015)
+    expect((told.at(75).range.high - told.at(75).range.low) / told.at(75).kg).toBeGreaterThan(0.08)
+  })
   it('eight flocks of ten, made by other numbers, weigh within the band on the day', () => {
     const normal = normalsOf(0.77)
     let inside = 0

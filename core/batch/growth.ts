@@ -39,19 +39,32 @@ interface Off {
   sd: number
 }
 
-/** The flock off its curve, as samples told it: a walk that is seen now and then (the filter of Kalman, 1960, for one figure). */
-function offOf({ curve, placed, age }: Batch, samples: readonly Sample[]): Off {
+/** All of a flock weighed together: what one weighed on the average, and on which day. */
+export interface WeighedAll {
+  day: string
+  each: Kg
+}
+/** All on one scale, its own error: log SD (docs/sources.md: sample). */
+const SCALE = 0.005
+
+/** The flock off its curve, as it was seen: a walk that is looked at now and then (the filter of Kalman, 1960, for one figure). */
+function offOf({ curve, placed, age }: Batch, samples: readonly Sample[], weighed: WeighedAll | null): Off {
   let now: Off = { day: 0, at: 0, sd: curve.flocks }
-  const alive = samples.filter((s) => s.of === 'live').toSorted((a, b) => (a.day < b.day ? -1 : 1))
-  for (const s of alive) {
-    const day = daysBetween(placed, s.day)
+  const alive = samples.filter((s) => s.of === 'live')
+  const seen = [
+    ...alive.map((s) => {
+      const { mean, cv, n } = readSample(s.shown)
+      return { day: s.day, mean, error: Math.hypot(cv / Math.sqrt(n), CATCH) }
+    }),
+    ...(weighed ? [{ day: weighed.day, mean: weighed.each, error: SCALE }] : []),
+  ].toSorted((x, y) => (x.day < y.day ? -1 : 1))
+  for (const { day: on, mean, error } of seen) {
+    const day = daysBetween(placed, on)
     if (day < 0) continue
     const before = Math.hypot(now.sd, DRIFT * Math.sqrt(Math.max(0, day - now.day)))
-    const { mean, cv, n } = readSample(s.shown)
-    const seen = Math.log(mean / weightAt(curve, age + day))
-    const error = Math.hypot(cv / Math.sqrt(n), CATCH)
+    const is = Math.log(mean / weightAt(curve, age + day))
     const gain = before ** 2 / (before ** 2 + error ** 2)
-    now = { day, at: now.at + gain * (seen - now.at), sd: before * Math.sqrt(1 - gain) }
+    now = { day, at: now.at + gain * (is - now.at), sd: before * Math.sqrt(1 - gain) }
   }
   return now
 }
@@ -78,11 +91,16 @@ export interface BatchGrowth {
 }
 
 /**
- * How a batch grows: its type’s curve, moved by what samples said, with the band in which its mean lies in eight flocks of
+ * How a batch grows: its type’s curve, moved by what samples and a weighing of all said, with the band in which its mean lies in eight flocks of
  * ten. What is common to the flock does not shrink with the number of its birds.
  */
-export function growthOfBatch(batch: Batch, samples: readonly Sample[], until: number): BatchGrowth {
-  const off = offOf(batch, samples)
+export function growthOfBatch(
+  batch: Batch,
+  samples: readonly Sample[],
+  until: number,
+  weighed: WeighedAll | null = null,
+): BatchGrowth {
+  const off = offOf(batch, samples, weighed)
   const at = (day: number) => {
     const sd =
       day >= off.day

@@ -78,10 +78,14 @@ const FLOOR: { method: string; path: RegExp; body?: (body: unknown) => boolean }
   {
     method: 'POST',
     path: /^\/lots\/[^/]+\/papers$/,
-    body: (b) => ['block-card', 'labels'].includes(String((b as { kind?: unknown })?.kind)),
+    body: (b) => ['block-card', 'labels', 'run-sheet'].includes(String((b as { kind?: unknown })?.kind)),
   },
 ]
-const FLOOR_FACTS = new Set(['tick', 'attachment', 'check', 'fault', 'work', 'closing', 'void'])
+const FLOOR_FACTS = new Set([
+  ...['tick', 'attachment', 'check', 'fault', 'work', 'closing', 'void'],
+  // The day of birds as it goes.
+  ...['passed', 'stopped', 'scald', 'downgrade', 'loss'],
+])
 function isFloorFacts(body: unknown): boolean {
   const facts = (body as { facts?: unknown })?.facts
   return (

@@ -77,7 +77,7 @@ export const isOfGroup = (name: unknown): boolean => stationOf(name) === 'block'
 
 /** What a device of the cutting floor opens: the card and the scale. */
 export const FLOOR_STATIONS: readonly StationId[] = ['block', 'pack']
-const FLOOR_PAGES = new Set(['rail', 'card', 'pack', 'packs', 'tools', 'trace', 'nowhere'])
+const FLOOR_PAGES = new Set(['rail', 'card', 'pack', 'packs', 'tools', 'trace', 'line', 'scald', 'nowhere'])
 /** Where an address leads on such a device; null where it may be opened. */
 export function floorPage(name: unknown): string | null {
   if (typeof name !== 'string' || FLOOR_PAGES.has(name)) return null

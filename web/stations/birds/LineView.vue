@@ -12,6 +12,7 @@ import CautionNote from '../../pieces/CautionNote.vue'
 import PaperButtons from '../../pieces/PaperButtons.vue'
 import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useFarm } from '../../state/farm.ts'
 import { useExemptBirds } from '../../state/exemptBirds.ts'
 import { useDayForecast } from '../../state/dayForecast.ts'
 import { useFloorMode } from '../../state/floorMode.ts'
@@ -30,6 +31,7 @@ import { useBirdDay } from './birdDay.ts'
 const day = useBirdDay()
 const { read, body, lot, plan, line, change, begun, counted, iced } = day
 const words = useWords()
+const farm = useFarm()
 const exempt = useExemptBirds(() => (plan.value.day ?? day.today.value).slice(0, 4))
 const { chosen, floor } = useFloorMode()
 const isLine = computed(() => usualStations(body.value.anatomy.species).length > 0)
@@ -44,6 +46,13 @@ const finish = computed(() => {
   const last = iced.value.at(-1)!.minute
   return toldAnew(drawn.value.iced, all, l.start!, Math.min(counted.value, birds), last)
 })
+/** Shown on its day, once it has begun, and large wherever it is asked for; not of birds that hang already. */
+const isLive = computed(
+  () =>
+    begun.value !== null ||
+    floor.value ||
+    (day.isToday.value && !read.value.stages.some((s) => s.id === 'hot' && s.weighed)),
+)
 const late = computed(() => (finish.value ? judgeFinish(finish.value.middle) : []))
 const stationWord = (id: string) => line.value.stations.find((s) => s.id === id)?.word ?? id
 const holds = computed(() => {
@@ -98,7 +107,7 @@ const onDay = computed({
 
 <template>
   <div :class="{ floor }">
-    <HangTabs v-if="!floor" />
+    <HangTabs v-if="!floor || farm.isFloor" />
     <p v-if="!isLine" class="muted">Only birds and rabbits go through a line of stations.</p>
     <div v-else class="stack">
       <div class="pane-head">
@@ -122,6 +131,7 @@ const onDay = computed({
           ></span
         >
         <Button
+          v-if="!farm.isFloor"
           class="mode"
           size="small"
           :outlined="!floor"
@@ -160,7 +170,7 @@ const onDay = computed({
           >On {{ told.unfinished }} days of a hundred not all would be done.</span
         >
       </p>
-      <LiveDay v-if="day.isToday.value || begun !== null || floor" :day="day" :told="told" :finish="finish" />
+      <LiveDay v-if="isLive" :day="day" :told="told" :finish="finish" />
       <template v-if="!floor">
         <form class="fields" novalidate aria-label="The day" @submit.prevent="keep">
           <div class="field">

@@ -9,8 +9,10 @@ import {
   growthOfBatch,
   raisedTo,
   readyDay,
+  type WeighedAll,
 } from '#core/batch'
-import { kg, minorOf, pricePer } from '#core/measure'
+import { kg, kgOf, minorOf, pricePer } from '#core/measure'
+import { inForce } from '#core/records'
 import FoldedPane from '../../pieces/FoldedPane.vue'
 import MassRange from '../../pieces/MassRange.vue'
 import { useReading } from '../../state/lot.ts'
@@ -26,9 +28,9 @@ import TypesPane from './TypesPane.vue'
 
 /** What will they weigh, and when are they ready? A batch from the day it was placed: losses, samples, feed, growth with its band. */
 const GrowthChart = defineAsyncComponent(() => import('./GrowthChart.vue'))
-const { read, body } = useReading()
+const { read, body, state } = useReading()
 const words = useWords()
-const { today, sayDay } = useToday()
+const { today, sayDay, dayOf } = useToday()
 const species = computed(() => body.value.anatomy.species)
 const many = computed(() => words.name(body.value.anatomy.names).toLowerCase())
 const batch = computed(() => batchOf(species.value, read.value.plan, read.value.count))
@@ -40,18 +42,25 @@ const to = computed(() => {
 const age = computed(
   () => batch.value && daysBetween(batch.value.placed, read.value.plan.killed ?? today.value),
 )
+/** All of them weighed alive together, and when. */
+const weighed = computed<WeighedAll | null>(() => {
+  const live = inForce(state.value!.weighings).findLast((w) => w.stage === 'live' && w.source === 'scale')
+  return live ? { day: dayOf(new Date(live.at)), each: kg(kgOf(live.grams) / read.value.count) } : null
+})
 const growth = computed(() => {
   if (!batch.value) return null
-  const first = growthOfBatch(batch.value, read.value.plan.samples, 2)
+  const first = growthOfBatch(batch.value, read.value.plan.samples, 2, weighed.value)
   const ready = readyDay(first, to.value!.kg, to.value!.share)
   return growthOfBatch(
     batch.value,
     read.value.plan.samples,
     Math.max(28, (ready.high ?? ready.day ?? 84) + 7),
+    weighed.value,
   )
 })
 const ready = computed(() => growth.value && readyDay(growth.value, to.value!.kg, to.value!.share))
 const on = (day: number) => sayDay(dayAfter(batch.value!.placed, day))
+const isWeighedToday = computed(() => weighed.value?.day === today.value)
 const now = computed(() =>
   growth.value && age.value !== null && age.value >= 0 && read.value.plan.killed === null
     ? growth.value.at(age.value)
@@ -105,14 +114,23 @@ const cost = computed(() => (read.value.money.costs.total > 0 ? batchCost(read.v
           <dl class="figures">
             <div v-if="now">
               <dt>One weighs today</dt>
-              <dd><MassRange :kg="now.kg" :range="now.range" /></dd>
+              <dd>
+                <MassRange
+                  :kg="isWeighedToday ? weighed!.each : now.kg"
+                  :range="isWeighedToday ? null : now.range"
+                />
+              </dd>
             </div>
             <div v-if="now">
               <dt>All {{ read.count }} together</dt>
               <dd>
                 <MassRange
-                  :kg="kg(now.kg * read.count)"
-                  :range="{ low: now.range.low * read.count, high: now.range.high * read.count }"
+                  :kg="kg((isWeighedToday ? weighed!.each : now.kg) * read.count)"
+                  :range="
+                    isWeighedToday
+                      ? null
+                      : { low: now.range.low * read.count, high: now.range.high * read.count }
+                  "
                 />
               </dd>
             </div>

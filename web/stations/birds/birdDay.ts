@@ -2,6 +2,7 @@ import { computed } from 'vue'
 import { dayLine, USUAL_DAY } from '#core/line'
 import { sayClock } from '#core/clock'
 import type { BirdDay, LineStationId, LineStationPlan } from '#core/records'
+import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useToday } from '../../state/today.ts'
 
@@ -11,9 +12,11 @@ export const STILL_DOWN = 30
 /** The day of a batch as it is planned and as it goes: what was said of it, what was ticked off, which stations stand still. */
 export function useBirdDay() {
   const open = useReading()
+  const farm = useFarm()
   const { today, minutes, minutesOf, dayOf } = useToday()
   const plan = computed<BirdDay>(() => open.central.value.plan.birdDay ?? USUAL_DAY)
-  const onDay = computed(() => plan.value.day ?? today.value)
+  /** A device of the floor plans nothing: its day is today. */
+  const onDay = computed(() => (farm.isFloor ? today.value : (plan.value.day ?? today.value)))
   const isToday = computed(() => onDay.value === today.value)
   const isOn = <F extends { when: string } | { from: string }>(f: F) =>
     dayOf(new Date('when' in f ? f.when : f.from)) === onDay.value

@@ -5,7 +5,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { taskMinutes } from '#core/hand'
 import { drawUp, isLine, stepDone, type BlockCard, type CardStep } from '#core/papers'
-import type { FactBody } from '#core/records'
+import { CLASS_OF, type FactBody } from '#core/records'
 import { kg, PLAIN } from '#core/measure'
 import PaperButtons from '../../pieces/PaperButtons.vue'
 import { initials, useBench } from '../../state/bench.ts'
@@ -26,6 +26,8 @@ const words = useWords()
 const store = useFarm()
 const { chosen, floor } = useFloorMode()
 const by = initials()
+/** Birds and rabbits have a day of their own. */
+const isBatch = computed(() => ['poultry', 'rabbits'].includes(CLASS_OF[read.value.flow.anatomy.species]))
 /** Whether steps are timed here: the clock stands beside each. */
 const timed = useLocalStorage('ekko-timed', false)
 const minutes = computed(() => taskMinutes(read.value, work.value.tasks))
@@ -122,6 +124,7 @@ function tick(step: CardStep) {
           :aria-pressed="floor"
           @click="chosen = !chosen"
         />
+        <RouterLink v-if="isBatch" :to="{ name: 'line' }">The day of the flock</RouterLink>
         <template v-if="!floor">
           <PaperButtons :lot="lot!.id" place="bench" />
         </template>
