@@ -7,7 +7,7 @@ const SLOW_MACHINE = { testTimeout: 120_000, hookTimeout: 120_000 }
 // beside 584 s with two). No test fails because a machine is slow: limits are far off.
 export default defineConfig({
   test: {
-    maxWorkers: 4,
+    maxWorkers: 3,
     projects: [
       {
         test: {
