@@ -216,7 +216,12 @@ export function usualStations(species: Species): readonly UsualStation[] {
 }
 
 /** Hours without feed before the first is taken, water always there (common practice). */
-export const WITHDRAW: Readonly<Record<'poultry' | 'rabbits', readonly [number, number]>> = {
+const WITHDRAW: Readonly<Record<'poultry' | 'rabbits', readonly [number, number]>> = {
   poultry: [8, 12],
   rabbits: [6, 12],
+}
+/** When feed is taken away before a first bird at `start`, minutes of its day (below zero the evening before), and the hours that is. */
+export function feedAway(species: Species, start: number) {
+  const [least, most] = WITHDRAW[CLASS_OF[species] === 'rabbits' ? 'rabbits' : 'poultry']
+  return { from: start - most * 60, until: start - least * 60, least, most }
 }

@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import { sayClock } from '#core/clock'
-import { allDays, dayLine, readDays, usualStations, WITHDRAW } from '#core/line'
+import { allDays, dayLine, feedAway, readDays, usualStations } from '#core/line'
 import { issueOf, sayIssue } from '#core/measure'
-import { CLASS_OF } from '#core/records'
 import { cautionAt, chillHours } from '#core/rules'
 import { animalsOf, headOf, headShape, paperKind, type About } from '../paper.ts'
 
@@ -50,7 +49,7 @@ export const runSheet = paperKind({
     const day = dayLine(read)
     const told = readDays(day, allDays(day, DRAWS))
     const start = day.line.start!
-    const [least, most] = WITHDRAW[CLASS_OF[species] === 'rabbits' ? 'rabbits' : 'poultry']
+    const away = feedAway(species, start)
     const between = (x: { middle: number; range: { low: number; high: number } | null }) =>
       `about ${sayClock(x.middle)}${x.range ? `, likely ${sayClock(x.range.low)}–${sayClock(x.range.high)}` : ''}`
     const on = day.stations.filter((s) => !s.off)
@@ -65,7 +64,7 @@ export const runSheet = paperKind({
         times: [
           {
             name: 'Feed away, water stays',
-            says: `${sayClock(start - most * 60)}–${sayClock(start - least * 60)} before`,
+            says: `${sayClock(away.from)}–${sayClock(away.until)} before`,
           },
           { name: 'First', says: sayClock(start) },
           { name: 'Last in the ice', says: between(told.iced) },

@@ -4,9 +4,9 @@ import InputText from 'primevue/inputtext'
 import ProgressBar from 'primevue/progressbar'
 import { computed, ref } from 'vue'
 import { sayClock } from '#core/clock'
-import { judgeFinish, toldAnew, usualStations, WITHDRAW } from '#core/line'
+import { feedAway, judgeFinish, toldAnew, usualStations } from '#core/line'
 import { issueOf, parseWhole, sayIssue } from '#core/measure'
-import { CLASS_OF, clockSchema } from '#core/records'
+import { clockSchema } from '#core/records'
 import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import PaperButtons from '../../pieces/PaperButtons.vue'
@@ -66,15 +66,11 @@ const sayChange = (minutes: number) => {
   const m = Math.round(Math.abs(minutes))
   return m < 3 ? 'changes next to nothing' : `${m} min ${minutes < 0 ? 'sooner' : 'later'}`
 }
-const hours = WITHDRAW[CLASS_OF[body.value.anatomy.species] === 'rabbits' ? 'rabbits' : 'poultry']
-const withdraw = computed(() => {
-  const from = line.value.line.start!
-  return {
-    from: sayClock(from - hours[1] * 60),
-    until: sayClock(from - hours[0] * 60),
-    longest: finish.value ? Math.round((finish.value.middle - (from - hours[0] * 60)) / 60) : null,
-  }
-})
+const away = computed(() => feedAway(body.value.anatomy.species, line.value.line.start!))
+/** Hours that the last of them goes without. */
+const longest = computed(() =>
+  finish.value ? Math.round((finish.value.middle - away.value.until) / 60) : null,
+)
 const fresh = ref({
   begins: plan.value.begins,
   birds: plan.value.birds === null ? '' : String(plan.value.birds),
@@ -219,10 +215,10 @@ const onDay = computed({
           <section class="stack">
             <div class="pane-head"><h2>Feed away, water there</h2></div>
             <p data-testid="withdraw">
-              Feed is taken away between <b>{{ withdraw.from }}</b> and <b>{{ withdraw.until }}</b> the night
-              before, {{ hours[0] }} to {{ hours[1] }} h before the first<template v-if="withdraw.longest"
-                >; the last goes about {{ withdraw.longest }} h without</template
-              >. Water stays.
+              Feed is taken away between <b>{{ sayClock(away.from) }}</b> and
+              <b>{{ sayClock(away.until) }}</b> the night before, {{ away.least }} to {{ away.most }} h before
+              the first<template v-if="longest">; the last goes about {{ longest }} h without</template>.
+              Water stays.
             </p>
             <ChillPlan :day="day" :told="told" />
             <PickupsPane :day="day" :told="told" />
