@@ -1,6 +1,6 @@
 import { lookup } from './lookup.ts'
 import { TISSUES, withSeam, type Anatomy, type Cut, type Part, type Path } from './types.ts'
-import { openedFrom } from './validate.ts'
+import { openedFrom, openingWay } from './validate.ts'
 
 /** What drips of a part that is not cut; and what it brings of what its cuts would (our own figures). */
 const DRIP = 0.005
@@ -13,7 +13,8 @@ export const isUncut = (path: Pick<Path, 'id' | 'part'>): boolean => path.id ===
 export const uncutWay = (part: string): string => idOf(part)
 
 /**
- * An anatomy in which every part may also be left uncut: sold, taken, chilled or frozen as it is. Such a piece starts at
+ * An anatomy in which every part may also be left uncut: sold, taken, chilled or frozen as it is; of what is no carcass,
+ * that of birds and rabbits, whose feet and livers are pooled as they come. Such a piece starts at
  * what its usual way makes of it, by the indices of those cuts (docs/sources.md: price-index).
  */
 export function withUncut(anatomy: Anatomy): Anatomy {
@@ -21,21 +22,22 @@ export function withUncut(anatomy: Anatomy): Anatomy {
   const hung = new Set(
     anatomy.bands.flatMap((b) => b.spans.flatMap((s) => [s.part, s.below?.part ?? s.part])),
   )
-  const isWhole = (p: Part) => anatomy.map.kind === 'laid' && p === anatomy.parts[0]
+  const isLaid = anatomy.map.kind === 'laid'
+  const isWhole = (p: Part) => isLaid && p === anatomy.parts[0]
   const isPool = (p: Part) => p.id === anatomy.roles.trim || p.id === anatomy.roles.fat
   const own = anatomy.parts.filter(
     (p) =>
-      !p.offCarcass &&
+      !(p.offCarcass && !isLaid) &&
       !isWhole(p) &&
       !isPool(p) &&
-      (hung.has(p.id) || p.extraction || openedFrom(anatomy, p.id) !== null) &&
+      (isLaid || hung.has(p.id) || p.extraction || openedFrom(anatomy, p.id) !== null) &&
       !find.path(idOf(p.id)),
   )
   const shares = new Map<string, Mass>()
   const tissueOf = (part: string, seen: readonly string[] = []): Mass => {
     const known = shares.get(part)
     if (known) return known
-    const sum: Mass = { lean: 0, fat: 0, bone: 0, skin: 0, seam: 0 }
+    const sum: Mass = { lean: 0, fat: 0, bone: 0, skin: 0, seam: 0, ...find.part(part)?.offCarcass?.tissue }
     const add = (m: Mass, share: (t: (typeof TISSUES)[number]) => number) =>
       TISSUES.forEach((t) => (sum[t] += m[t] * share(t)))
     for (const band of anatomy.bands)
@@ -45,15 +47,23 @@ export function withUncut(anatomy: Anatomy): Anatomy {
       )
         add(withSeam(band.tissue), () => 1)
     const outer = openedFrom(anatomy, part)
-    const from = anatomy.paths.find((p) => p.part === outer && p.outputs.some((o) => o.part === part))
-    if (outer && from && !seen.includes(outer))
-      for (const o of from.outputs) if (o.part === part) add(tissueOf(outer, [...seen, part]), (t) => o[t])
+    const from = outer
+      ? anatomy.paths.find((p) => p.part === outer && p.outputs.some((o) => o.part === part))
+      : openingWay(anatomy, part)
+    if (from && !seen.includes(from.part))
+      for (const o of from.outputs)
+        if (o.part === part) add(tissueOf(from.part, [...seen, part]), (t) => o[t])
     shares.set(part, sum)
     return sum
   }
+  /** The usual way; of what is usually left, the first that keeps it. */
+  const usualOf = (p: Part | undefined) => {
+    const usual = find.path(p?.fallback ?? '')
+    return usual?.leaves ? find.pathsOf(p!.id).find((w) => !w.leaves) : usual
+  }
   /** What each kg of a part brings by its usual way, as an index. */
   const worth = (part: string, mass = tissueOf(part), seen: readonly string[] = []): number => {
-    const way = find.path(find.part(part)?.fallback ?? '')
+    const way = usualOf(find.part(part))
     const all = TISSUES.reduce((sum, t) => sum + mass[t], 0)
     if (!way || all === 0 || seen.includes(part)) return 0
     return way.outputs.reduce((sum, o) => {
@@ -64,7 +74,7 @@ export function withUncut(anatomy: Anatomy): Anatomy {
   }
   // What would be sliced, ground or cured is a roast while nobody has cut it.
   const destinationOf = (p: Part) => {
-    const usual = find.path(p.fallback)!.destination
+    const usual = usualOf(p)!.destination
     return usual === 'T' || usual === 'G' || usual === 'C' ? 'R' : usual
   }
   const of = (share: number) => withSeam({ lean: share, fat: share, bone: share, skin: share })

@@ -155,6 +155,21 @@ export function openedFrom({ paths }: Pick<Anatomy, 'paths'>, part: string): str
   const own = from.get(part)
   return own?.size === 1 ? [...own][0]! : null
 }
+/**
+ * The way that brings a part to lie by itself when it comes out of others: of the usual ways that open into it (of all,
+ * where none does) the one that makes most of it; null for what hangs by itself.
+ */
+export function openingWay(
+  { parts, paths }: Pick<Anatomy, 'parts' | 'paths'>,
+  part: string,
+): Pick<Path, 'id' | 'part' | 'outputs'> | null {
+  const usual = new Set(parts.map((p) => p.fallback))
+  const madeBy = (p: Path) =>
+    p.outputs.reduce((sum, o) => sum + (o.part === part ? TISSUES.reduce((s, t) => s + o[t], 0) : 0), 0)
+  const all = paths.filter((p) => !p.pair && madeBy(p) > 0)
+  const own = all.filter((p) => usual.has(p.id))
+  return (own.length > 0 ? own : all).toSorted((a, b) => madeBy(b) - madeBy(a))[0] ?? null
+}
 /** The parts that each part comes out of, worked out once for the ways of an anatomy. */
 const sources = new WeakMap<readonly Path[], Map<string, Set<string>>>()
 

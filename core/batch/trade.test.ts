@@ -4,18 +4,7 @@ import { chillHours, retainedWords } from '#core/rules'
 import type { Downgrade, Scald } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { FARM, lotOf } from '../reading/testing.ts'
-import {
-  bySchool,
-  decideFor,
-  downgraded,
-  HOUSEHOLDS,
-  intoRun,
-  offOfScald,
-  packsFor,
-  pooled,
-  poolParts,
-  SCALD,
-} from './index.ts'
+import { bySchool, decideFor, downgraded, HOUSEHOLDS, offOfScald, packsFor, SCALD } from './index.ts'
 
 const load = (more: Partial<Scald> = {}): Scald => ({
   ...{ kind: 'scald', when: '2026-11-04T13:10:00Z', school: 'medium', target: 59, c: 59, seconds: 75 },
@@ -94,25 +83,7 @@ describe('packs for a household', () => {
     )
     for (const p of four) expect(read.cuts.find((c) => c.cut.id === p.cut)!.packs, p.cut).toBe(p.packs)
   })
-  it('wings go into a run: taken uncut they bring nothing here, and their share of the cost goes with them', () => {
-    const cost = { kind: 'cost', label: 'Chicks', amount: 40_000 } as const
-    const path = { field: 'path', target: 'bird', side: 'animal', value: 'bird-parts' } as const
-    const before = reckon(flowOf('broiler'), lotOf('broiler', [cost, path]), FARM, 0)
-    const wing = poolParts(before).find((p) => p.part.id === 'wing')!
-    const into = intoRun(before, wing, 'Wings')
-    const after = reckon(
-      flowOf('broiler'),
-      lotOf('broiler', [cost, path, ...into.decisions, into.cost!]),
-      FARM,
-      0,
-    )
-    expect(after.money.costs.total).toBe(40_000 - wing.bears)
-    // By what they bring: what is left covers as much as before.
-    expect(after.money.cover!).toBeCloseTo(before.money.cover!, 2)
-    expect(poolParts(after).some((p) => p.part.id === 'wing')).toBe(false)
-  })
-  it('a whole bird is a pack of its own; what is pooled adds up to itself', () => {
+  it('a whole bird is a pack of its own', () => {
     expect(packsFor(reckon(flowOf('broiler'), lotOf('broiler'), FARM, 0), 4)).toEqual([])
-    expect(pooled(parted).length).toBeGreaterThan(0)
   })
 })

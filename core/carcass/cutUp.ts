@@ -6,7 +6,7 @@ import { lay, lengthOf, lengthScale, slicesBySegment, type Portions, type Stretc
 import { LAID, NO_CHOICES, type Choices, type Extent, type Flow, type FlowSetting } from './flow.ts'
 import { NO_AGE_TRIM, type AgeTrim } from './chain.ts'
 import { opensInto } from './opensInto.ts'
-import { setFlow } from './setting.ts'
+import { isBeside, setFlow } from './setting.ts'
 import type { DepotFactors, Tilt } from './animal.ts'
 import { leaveOnBone } from './onBone.ts'
 import { partsInto, toWeighed } from './partWeights.ts'
@@ -150,6 +150,9 @@ function takeFace(flow: Flow, inputs: Float64Array, wanted: number): number {
 function pouredOf(flow: Flow, setting: FlowSetting, choices: Choices, hung: Hung): Float64Array {
   const { conventions, carcass, live, factors, extent } = hung
   const [part] = extent?.parts ?? []
+  const boxed = part === undefined ? undefined : flow[LAID].slots.findIndex((s) => s.part === part)
+  if (boxed !== undefined && boxed >= 0 && flow[LAID].slots[boxed]!.offCarcass > 0)
+    return boxedAlone(flow, setting, boxed, carcass)
   const through = part === undefined ? [] : opensInto(flow.anatomy, part)
   if (!extent || through.length === 0) return pour(flow, setting, conventions, carcass, live, factors, extent)
   const { part: find } = lookup(flow.anatomy)
@@ -178,6 +181,17 @@ function pouredOf(flow: Flow, setting: FlowSetting, choices: Choices, hung: Hung
   return inputs.map((mass) => (mass * carcass) / setting.hangs)
 }
 
+/** A part that is no carcass, come in a box: it is all that hangs, of so many animals as usually have that much of it. */
+function boxedAlone(flow: Flow, setting: FlowSetting, boxed: number, mass: Kg): Float64Array {
+  const { slots } = flow[LAID]
+  const { offCarcass } = lookup(flow.anatomy).part(slots[boxed]!.part)!
+  const inputs = new Float64Array(slots.length * T)
+  TISSUES.forEach((name, t) => (inputs[boxed * T + t] = mass * offCarcass!.tissue[name]))
+  setting.boxed = boxed
+  setting.hangs = offCarcass!.share / flow.anatomy.chain.dressing.mean
+  return inputs
+}
+
 class Cutting implements CutUp {
   readonly [SETTING]: FlowSetting
   readonly [INPUTS]: Float64Array
@@ -201,7 +215,7 @@ class Cutting implements CutUp {
     this[INPUTS] = inputs
     this[YIELD] = y
     this[STRETCHES] = stretches
-    this.balance = balanceOf(flow, inputs, y, ageTrim)
+    this.balance = balanceOf(flow, setting, inputs, y, ageTrim)
   }
   get slots(): readonly CutSlot[] {
     return (this.made ??= this.flow[LAID].slots.map((_, s) => new SlotView(this, s)))
@@ -254,7 +268,7 @@ class SlotView implements CutSlot {
     return rear ? { at: rear.at, path: this.laid.paths[rear.pathOf]!.path } : null
   }
   get offCarcass() {
-    return this.laid.offCarcass
+    return isBeside(this.of.flow, this.of[SETTING], this.s) ? this.laid.offCarcass : 0
   }
   get length() {
     const { lengths, axisMm } = this.of.flow[LAID]

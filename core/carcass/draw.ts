@@ -6,6 +6,7 @@ import { evaluate, newYield, perturb } from './evaluate.ts'
 import { LAID, type Flow } from './flow.ts'
 import { toWeighed } from './partWeights.ts'
 import { fatOnSd, knifeSds, lineSds, toTrimSd } from './knife.ts'
+import { isBeside } from './setting.ts'
 
 const SEED = 0.20261124
 /** The seed of the nth group of a lot: other animals than those of its sisters. */
@@ -119,7 +120,7 @@ export function drawLot(
   const { ageTrim } = setting
   const dried = normalsOf(DRIED)
   const isWeighed = setting.weighed.some((x) => !Number.isNaN(x))
-  const off = slots.map((s) => s.offCarcass > 0)
+  const off = slots.map((_, s) => isBeside(flow, setting, s))
   const stages = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(draws)])) as Drawn['stages']
   const cutKg = cuts.map(() => new Float64Array(draws))
   const slotKg = slots.map(() => new Float64Array(draws))

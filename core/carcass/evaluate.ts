@@ -2,6 +2,7 @@ import { TISSUES } from '#core/anatomy'
 import { kg, type Kg } from '#core/measure'
 import { blend } from './blend.ts'
 import { LAID, type Flow, type FlowSetting } from './flow.ts'
+import { isBeside } from './setting.ts'
 
 const T = TISSUES.length
 
@@ -172,14 +173,21 @@ export interface Balance {
 }
 
 /** `ageTrim` kg hung with it and were cut off before any of it was opened. */
-export function balanceOf(flow: Flow, inputs: Float64Array, y: Yield, ageTrim: Kg): Balance {
+export function balanceOf(
+  flow: Flow,
+  setting: FlowSetting,
+  inputs: Float64Array,
+  y: Yield,
+  ageTrim: Kg,
+): Balance {
   const sums = { product: 0, 'by-product': 0, loss: 0 }
   flow.anatomy.cuts.forEach((c, i) => (sums[c.kind] += y.cutKg[i]!))
   let [kept, all] = [0, 0]
-  flow[LAID].slots.forEach((slot, s) => {
+  flow[LAID].slots.forEach((_, s) => {
+    const beside = isBeside(flow, setting, s)
     for (let t = 0; t < T; t++) {
       all += inputs[s * T + t]!
-      if (slot.offCarcass > 0) kept += inputs[s * T + t]!
+      if (beside) kept += inputs[s * T + t]!
     }
   })
   return {

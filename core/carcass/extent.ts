@@ -1,9 +1,9 @@
-import { linePositions, lookup, type Anatomy, type SideName } from '#core/anatomy'
+import { linePositions, lookup, uncutWay, type Anatomy, type SideName } from '#core/anatomy'
 import { kg } from '#core/measure'
 import type { Hangs } from '#core/records'
 import { cutUp } from './cutUp.ts'
 import { NO_CHOICES, WHOLE, type Extent, type Flow } from './flow.ts'
-import type { Conventions } from './conventions.ts'
+import { unmet, type Conventions } from './conventions.ts'
 import { opensInto } from './opensInto.ts'
 
 /** Of an animal, the sides and parts that hang. Of a part there is no left and right: its pieces are all cut alike. */
@@ -37,7 +37,7 @@ export function canHang(anatomy: Anatomy, hangs: Hangs): boolean {
   }
 }
 
-/** Parts that may be bought in by themselves: what hangs where lines lie as usual, what is freed, and what those are opened into. */
+/** Parts that may come in a box by themselves: what hangs where lines lie as usual, and what can be kept uncut. */
 export function boxedParts(anatomy: Anatomy): string[] {
   const { at } = linePositions(anatomy, () => undefined)
   const hung = new Set(
@@ -50,10 +50,13 @@ export function boxedParts(anatomy: Anatomy): string[] {
     ),
   )
   const isPool = (id: string) => id === anatomy.roles.fat || id === anatomy.roles.trim
+  const mayBeUncut = (id: string) => lookup(anatomy).path(uncutWay(id)) !== undefined
   const isWhole = (id: string) => anatomy.map.kind === 'laid' && id === anatomy.parts[0]!.id
   return anatomy.parts
-    .filter((p) => !p.offCarcass && !p.needs && !isPool(p.id) && !isWhole(p.id))
-    .filter((p) => hung.has(p.id) || opensInto(anatomy, p.id).length > 0)
+    .filter((p) => !unmet(anatomy, p.needs, {}) && !isPool(p.id) && !isWhole(p.id))
+    .filter(
+      (p) => hung.has(p.id) || (mayBeUncut(p.id) && (p.offCarcass || opensInto(anatomy, p.id).length > 0)),
+    )
     .map((p) => p.id)
 }
 
@@ -61,7 +64,8 @@ export function boxedParts(anatomy: Anatomy): string[] {
 export function sidesIn(anatomy: Anatomy, hangs: Hangs, part: string): readonly SideName[] {
   const { sides, parts } = extentOf(anatomy, hangs)
   const known = lookup(anatomy).part(part)
-  if (!known || (hangs.as !== 'whole' && known.offCarcass)) return []
+  const isBox = hangs.as === 'part' && hangs.part === part
+  if (!known || (hangs.as !== 'whole' && known.offCarcass && !isBox)) return []
   if (parts && !within(anatomy, parts).has(part)) return []
   return known.scope === 'animal' ? ['animal'] : sides
 }

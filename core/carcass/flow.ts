@@ -124,7 +124,7 @@ export interface Extent {
   /** All parts when not said. */
   readonly parts?: readonly string[]
 }
-/** All of it: the only extent with what is no carcass (head, offal) beside it. */
+/** All of it: the only extent with what is no carcass (head, offal) beside it; of that, a part may come in a box. */
 export const WHOLE: Extent = { sides: ['left', 'right'] }
 
 export type OnSide<V> = Record<'left' | 'right', V>
@@ -153,6 +153,8 @@ export interface FlowSetting {
   front: Float64Array
   /** Share of a whole carcass that hangs: 1, or less where only some of it does. `pour` finds it. */
   hangs: number
+  /** The slot of a part that is no carcass and came in a box by itself: that box is what hangs. -1 where there is none. */
+  boxed: number
   /** kg cut away of each slot before it is opened, bruised or condemned. */
   cutAway: Float64Array
   /** Dried face that is cut off before anything is opened. */

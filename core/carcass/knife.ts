@@ -41,13 +41,19 @@ export function lineSds(flow: Flow, setting: FlowSetting, inputs: Float64Array, 
 function usualMass(flow: Flow): Float64Array {
   const { slots, rowSlot, shares, slotOf } = flow[LAID]
   const setting = setFlow(flow, NO_CHOICES)
-  const { referenceKg, bands, parts } = flow.anatomy
-  const inputs = pour(flow, setting, {}, kg(referenceKg), kg(referenceKg / flow.anatomy.chain.dressing.mean))
+  const { referenceKg, bands, parts, chain } = flow.anatomy
+  const live = kg(referenceKg / chain.dressing.mean)
+  const inputs = pour(flow, setting, {}, kg(referenceKg), live)
   const y = newYield(flow)
   evaluate(flow, setting, inputs, y)
   const mass = y.slotKg
   const isEmpty = (s: number) => TISSUES.every((_, t) => mass[s * T + t] === 0)
   for (const part of parts) {
+    const off = slotOf.get(part.id, 'animal')
+    if (part.offCarcass && off !== undefined && isEmpty(off)) {
+      const { share, tissue } = part.offCarcass
+      TISSUES.forEach((name, t) => (mass[off * T + t] = live * share * tissue[name]))
+    }
     const band = bands.find((b) => b.id === part.extraction?.band)
     if (!band) continue
     for (const side of ['left', 'right'] as const) {

@@ -1,4 +1,4 @@
-import { lookup, openedFrom, type Anatomy } from '#core/anatomy'
+import { lookup, openedFrom, openingWay, type Anatomy } from '#core/anatomy'
 
 /** The ways that bring a part to lie by itself, outermost first; none for what hangs by itself. */
 export function opensInto(anatomy: Anatomy, part: string): { part: string; path: string }[] {
@@ -11,9 +11,11 @@ export function opensInto(anatomy: Anatomy, part: string): { part: string; path:
   }
   if (anatomy.bands.some((b) => b.spans.some((s) => s.part === part || s.below?.part === part))) return []
   const outer = openedFrom(anatomy, part)
-  if (outer === null) return []
-  const way = lookup(anatomy)
-    .pathsOf(outer)
-    .find((p) => p.outputs.some((o) => o.part === part) && !p.pair)
-  return way ? [...opensInto(anatomy, outer), { part: outer, path: way.id }] : []
+  const way =
+    outer === null
+      ? openingWay(anatomy, part)
+      : lookup(anatomy)
+          .pathsOf(outer)
+          .find((p) => p.outputs.some((o) => o.part === part) && !p.pair)
+  return way ? [...opensInto(anatomy, way.part), { part: way.part, path: way.id }] : []
 }

@@ -91,6 +91,10 @@ function finished(flow: Flow, finishes: Choices['finishes']): Pick<FlowSetting, 
   return { added, yields }
 }
 
+/** Whether a slot holds what is kept beside the carcass: a share of live weight, no part of what was weighed hanging. */
+export const isBeside = (flow: Flow, { boxed }: Pick<FlowSetting, 'boxed'>, slot: number): boolean =>
+  flow[LAID].slots[slot]!.offCarcass > 0 && slot !== boxed
+
 /** Resolves choices; a slot without one takes its part's usual path, a line its usual setting. */
 export function setFlow(flow: Flow, choices: Choices): FlowSetting {
   const { anatomy } = flow
@@ -147,6 +151,7 @@ export function setFlow(flow: Flow, choices: Choices): FlowSetting {
     rear,
     front: new Float64Array(slots.length * T).fill(1),
     hangs: 1,
+    boxed: -1,
     cutAway: new Float64Array(slots.length),
     ageTrim: NO_AGE_TRIM,
     weighed: new Float64Array(slots.length).fill(Number.NaN),

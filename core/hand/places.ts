@@ -422,6 +422,7 @@ const OF_CLASS: Partial<Record<AnimalClass, Readonly<Record<string, Place>>>> = 
         rind: 'at the neck end',
       },
     ),
+    tenders: muscle('flat', 'the white end of the tendon', 'under the breast, along the keel'),
     neck: muscle('along the board', 'the windpipe and the crop', 'the shoulders'),
   },
   rabbits: {

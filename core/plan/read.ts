@@ -148,23 +148,28 @@ export function settle(
       again = true
     }
   }
-  openFallbacks(anatomy, paths, conventions, half)
+  openFallbacks(anatomy, paths, conventions, hangs, half)
   return { paths, dropped }
 }
 
 /**
  * A part whose usual way slaughter has closed takes its first open one: no T-bones from an old steer by default. So does an
- * animal that is usually left whole, of which one side is asked for.
+ * animal that is usually left whole, of which one side is asked for, and what is usually left behind but came in a box.
  */
-function openFallbacks(anatomy: Anatomy, paths: SidedMap<string>, conventions: Conventions, half: boolean) {
+function openFallbacks(
+  anatomy: Anatomy,
+  paths: SidedMap<string>,
+  conventions: Conventions,
+  hangs: Hangs,
+  half: boolean,
+) {
   const { path, pathsOf } = lookup(anatomy)
   for (const part of anatomy.parts) {
-    if (!unmet(anatomy, path(part.fallback)?.needs, conventions) && !inTwo(anatomy, half, part.fallback))
-      continue
-    const own = pathsOf(part.id)
-    const open = own.find(
-      (p) => !unmet(anatomy, p.needs, conventions) && !p.pair && !p.together && !inTwo(anatomy, half, p.id),
-    )
+    const came = hangs.as === 'part' && hangs.part === part.id
+    const isOpen = (p: Path | undefined) =>
+      !unmet(anatomy, p?.needs, conventions) && !inTwo(anatomy, half, p?.id ?? '') && !(came && p?.leaves)
+    if (isOpen(path(part.fallback))) continue
+    const open = pathsOf(part.id).find((p) => isOpen(p) && !p.pair && !p.together)
     for (const side of sidesOf(part)) if (open && !paths.has(part.id, side)) paths.set(part.id, side, open.id)
   }
 }

@@ -132,28 +132,32 @@ export function alternativesFor(
   const { anatomy } = read.flow
   const cutNow = cutAs(read, plan.choices)
   const now = worthAs(read, cutNow)
-  return lookup(anatomy)
-    .pathsOf(part)
-    .map(({ id }) => {
-      const takenOn = sides.filter((side) => pathIn(read, plan, part, side) === id)
-      const inForce = takenOn.length === sides.length
-      const refusal = refusalOf(anatomy, plan, part, sides, id)
-      const cutting = inForce
-        ? cutNow
-        : refusal
-          ? null
-          : cutAs(read, withPaths(read, plan, entriesOf(read, part, sides, id)))
-      const whole = cutting && cutting !== cutNow ? worthAs(read, cutting) : now
-      return {
-        path: id,
-        inForce,
-        takenOn,
-        refusal,
-        whole,
-        difference: lessWorth(whole, now),
-        outputs: cutting ? outputsOf(cutting, part, sides) : [],
-      }
-    })
+  return (
+    lookup(anatomy)
+      .pathsOf(part)
+      // What came in a box was kept.
+      .filter((p) => !p.leaves || plan.hangs.as === 'whole')
+      .map(({ id }) => {
+        const takenOn = sides.filter((side) => pathIn(read, plan, part, side) === id)
+        const inForce = takenOn.length === sides.length
+        const refusal = refusalOf(anatomy, plan, part, sides, id)
+        const cutting = inForce
+          ? cutNow
+          : refusal
+            ? null
+            : cutAs(read, withPaths(read, plan, entriesOf(read, part, sides, id)))
+        const whole = cutting && cutting !== cutNow ? worthAs(read, cutting) : now
+        return {
+          path: id,
+          inForce,
+          takenOn,
+          refusal,
+          whole,
+          difference: lessWorth(whole, now),
+          outputs: cutting ? outputsOf(cutting, part, sides) : [],
+        }
+      })
+  )
 }
 
 /** A way that could be taken behind a place along a part, valued in the whole plan; refused ones with their reason. */

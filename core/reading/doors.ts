@@ -1,4 +1,4 @@
-import { lookup, type Anatomy, type Names } from '#core/anatomy'
+import { isUncut, lookup, type Anatomy, type Names } from '#core/anatomy'
 import { conventionIn, unmet, type Conventions, type Flow } from '#core/carcass'
 import { minus, minor, type Kg, type Minor } from '#core/measure'
 import { takePath, type Said } from '#core/plan'
@@ -78,7 +78,7 @@ export function doorsOf(base: Flow, lot: LotState, farm: FarmFigures, read: Reck
     const slot = read.cutting.slot(p.id, 'animal')
     const ways = pathsOf(p.id).filter((w) => !unmet(anatomy, w.needs, conventions))
     const isLeft = slot?.path.leaves === true
-    const other = ways.findLast((w) => (w.leaves === true) !== isLeft)
+    const other = ways.findLast((w) => (w.leaves === true) !== isLeft && !isUncut(w))
     if (!slot || !other) return []
     const made = names(new Set((isLeft ? other : slot.path).outputs.flatMap((o) => o.cut ?? [])))
     return [

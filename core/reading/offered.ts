@@ -1,5 +1,5 @@
 import { lookup, openedFrom, sidesOf, type Anatomy, type SideName } from '#core/anatomy'
-import { unmet, type CutSlot } from '#core/carcass'
+import { sidesIn, unmet, type CutSlot } from '#core/carcass'
 import type { Reckoning } from './lot.ts'
 
 /**
@@ -9,8 +9,9 @@ import type { Reckoning } from './lot.ts'
 export function offered(read: Reckoning, id: string): boolean {
   const { anatomy } = read.flow
   const part = lookup(anatomy).part(id)!
-  if (part.offCarcass && read.plan.hangs.as !== 'whole') return false
-  if (part.offCarcass) return !unmet(anatomy, part.needs, read.plan.conventions)
+  if (part.offCarcass && sidesIn(anatomy, read.plan.hangs, id).length === 0) return false
+  if (part.offCarcass && read.plan.hangs.as === 'whole')
+    return !unmet(anatomy, part.needs, read.plan.conventions)
   return read.cutting.partKg(id) > 1e-9
 }
 

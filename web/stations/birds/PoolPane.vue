@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { v7 as uuid } from 'uuid'
-import { computed, reactive, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { intoRun, pooled, poolParts, type PoolPart } from '#core/batch'
+import { carriedInto, judgeRun, pooled, poolParts, saidOfRun, takenUncut, type PoolPart } from '#core/batch'
 import { kg, parseMass, sumOf } from '#core/measure'
-import type { FactBody } from '#core/records'
 import MassRange from '../../pieces/MassRange.vue'
+import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import { wrongIn, type FieldIssue } from '../../state/api.ts'
 import { useFarm } from '../../state/farm.ts'
@@ -15,52 +15,64 @@ import { useLots } from '../../state/lots.ts'
 import { useWords } from '../../state/words.ts'
 
 /** What is too little of one bird and enough of all: as it is packed here, or weighed into a run of its own that bears its share of the cost. */
-const { read, central, lot, groups, decide, note } = useReading()
+const { read, central, lot, group, note } = useReading()
 const farm = useFarm()
 const lots = useLots()
 const words = useWords()
 const router = useRouter()
 const cuts = computed(() => pooled(read.value))
 const all = computed(() => kg(sumOf(cuts.value, (c) => c.kg)))
-const parts = computed(() => (groups.value.length > 0 ? [] : poolParts(central.value)))
-const typed = reactive<Record<string, string>>({})
+const parts = computed(() => poolParts(central.value))
+/** What is to be pooled; while nobody chose, the heaviest. */
+const picked = ref<string | null>(null)
+const chosen = computed(
+  () => parts.value.find((p) => p.part.id === picked.value) ?? parts.value.toSorted((a, b) => b.kg - a.kg)[0],
+)
+const options = computed(() =>
+  parts.value.map((p) => ({ v: p.part.id, w: `${nameOf(p)}, about ${words.about(p.kg)}` })),
+)
+const typed = ref('')
 const issues = ref<FieldIssue[]>([])
 const nameOf = (p: PoolPart) => words.name(p.part.names)
+/** Runs that were begun and could not be brought to an end: the next press goes on with them. */
+const begun = new Map<string, { id: string; says: boolean }>()
 async function run(p: PoolPart) {
-  const field = p.part.id
-  const mass = parseMass(typed[field] ?? '', words.unit.value, field)
+  const field = 'weighed'
+  const parsed = parseMass(typed.value, words.unit.value, field)
+  const wrong = parsed.ok ? judgeRun(central.value, p, parsed.value) : []
+  const mass = wrong.length > 0 ? { ok: false as const, issues: wrong.map((w) => ({ ...w, field })) } : parsed
   issues.value = wrongIn(words.says.value, mass)
   if (!mass.ok) return
-  const [id, tag] = [uuid(), `${nameOf(p)} of ${lot.value!.tag}`.slice(0, 80)]
-  const into = intoRun(central.value, p, tag)
-  const said: FactBody[] = [
-    { kind: 'observation', what: 'hangs', value: { as: 'part', part: p.part.id } },
-    { kind: 'observation', what: 'mother', value: lot.value!.tag },
-    ...(central.value.plan.route
-      ? [{ kind: 'observation', what: 'route', value: central.value.plan.route } as const]
-      : []),
-    ...(p.bears > 0
-      ? [{ kind: 'cost', of: 'animal', label: `From ${lot.value!.tag}`, amount: p.bears } as const]
-      : []),
+  const one = begun.get(p.part.id) ?? { id: uuid(), says: false }
+  begun.set(p.part.id, one)
+  const tag = `${nameOf(p)} of ${lot.value!.tag}`.slice(0, 80)
+  const { count } = p
+  const steps = [
+    () => farm.hangLot({ id: one.id, tag, species: lot.value!.species, count }),
+    async () => {
+      const wrong = one.says
+        ? []
+        : await lots.noteNow(one.id, ...saidOfRun(p, lot.value!.tag, central.value.plan.route))
+      one.says = wrong.length === 0
+      return wrong
+    },
+    () =>
+      lots.weigh(one.id, {
+        ...{ id: uuid(), stage: 'hanging', basis: 'boxed', source: 'scale', shown: mass.value },
+        ...{ corrects: null, stands: true, confirmed: false },
+      }),
   ]
-  const hung = await farm.hangLot({
-    id,
-    tag,
-    species: lot.value!.species,
-    count: Math.round(central.value.count),
-  })
-  const kept = hung.length > 0 ? hung : await lots.noteNow(id, ...said)
-  const weighed =
-    kept.length > 0
-      ? kept
-      : await lots.weigh(id, {
-          ...{ id: uuid(), stage: 'hanging', basis: 'boxed', source: 'scale', shown: mass.value },
-          ...{ corrects: null, stands: true, confirmed: false },
-        })
-  if (weighed.length > 0) return void (issues.value = weighed.map((w) => ({ ...w, field })))
-  decide(...into.decisions)
-  if (into.cost) note(into.cost)
-  await router.push({ name: 'block', params: { id } })
+  for (const step of steps) {
+    const wrong = await step()
+    if (wrong.length > 0) return void (issues.value = wrong.map((w) => ({ ...w, field })))
+  }
+  for (const of of p.of) {
+    const from = central.value.groups.find((g) => g.id === of)?.read ?? central.value
+    lots.decide(lot.value!.id, takenUncut(from, p), of ?? group.value)
+  }
+  const carried = carriedInto(p, tag)
+  if (carried) note(carried)
+  await router.push({ name: 'block', params: { id: one.id } })
 }
 </script>
 
@@ -75,30 +87,28 @@ async function run(p: PoolPart) {
       <tr v-for="c in cuts" :key="c.cut.id">
         <th scope="row">{{ words.name(c.cut.names) }}</th>
         <td class="right nowrap"><MassRange :kg="c.kg" :range="c.range" inline /></td>
-        <td class="right">{{ c.packs }} packs</td>
+        <td class="right">{{ c.packs > 0 ? `${c.packs} packs` : 'not packed' }}</td>
       </tr>
     </tbody>
   </table>
-  <form
-    v-for="p in parts"
-    :key="p.part.id"
-    class="fields"
-    novalidate
-    :aria-label="`${nameOf(p)} as a run`"
-    :data-pool="p.part.id"
-    @submit.prevent="run(p)"
-  >
-    <TextField
-      :id="`pool-${p.part.id}`"
-      v-model="typed[p.part.id]!"
+  <form v-if="chosen" class="fields" novalidate aria-label="A run of their own" @submit.prevent="run(chosen)">
+    <PickField
+      id="pool-part"
       class="wide"
-      :label="`${nameOf(p)} of all, weighed (about ${words.about(p.kg)})`"
-      :issues="issues.filter((i) => i.field === p.part.id)"
+      label="What"
+      :model-value="chosen.part.id"
+      :options="options"
+      @update:model-value="(now) => (picked = now)"
     />
+    <TextField id="pool-weighed" v-model="typed" label="Weighed, all of it" :issues="issues" />
     <Button type="submit" outlined label="A run of their own" />
   </form>
-  <small v-if="parts.length > 0" class="muted"
-    >A run is a lot with its own ways, packs and price; it names this flock, and its share of the cost goes
-    with it.</small
+  <small v-if="chosen" class="muted"
+    >A run is a lot with its own ways, packs and price; it names this flock.
+    {{
+      chosen.bears > 0
+        ? `By what it would bring here it takes ${words.money(chosen.bears)} of the cost with it.`
+        : 'It would bring nothing here, so it takes nothing of the cost with it.'
+    }}</small
   >
 </template>

@@ -11,10 +11,10 @@ export const paths = birdPaths(
     'bird-quarters': 'leg-quarter 45.6/38/47.4/35.8; breast-quarter 53.4/35/51.6/63.2',
     'bird-spatchcock': 'spatchcock 84.6/57/69.2/84.8; > back 14.4/16/29.8/14.2',
     'bird-eight': 'eight-pieces 83.1/41.2/57.3/72.7; > back 15.9/31.8/41.7/26.3',
-    'bird-first-bone': 'breast-first-bone 40.3/10.3/6.2/33.8; tenders 5.3; > leg 30.3/21.4/21.7/20.5; wing-flat 4.4/2.1/6.1/9; wing-tips 0.8/0.6/3/2.1; > back 18.2/40.1/62.5/34.1',
+    'bird-first-bone': 'breast-first-bone 40.3/10.3/6.2/33.8; > tenders 5.3; > leg 30.3/21.4/21.7/20.5; wing-flat 4.4/2.1/6.1/9; wing-tips 0.8/0.6/3/2.1; > back 18.2/40.1/62.5/34.1',
     'leg-parted': 'thigh 57.7/85.2/42.9/64.6; drumstick 41.3/12.8/55.6/34.4',
     'leg-boneless': 'thigh-boneless 54.7/25/0/0; drumstick 41.3/12.8/55.6/34.4',
-    'breast-boneless': 'breast-boneless 84; tenders 12.5',
+    'breast-boneless': 'breast-boneless 84; > tenders 12.5',
     'breast-boneless-skin': 'breast-boneless-on 97/50/0/85',
   },
   {

@@ -22,6 +22,7 @@ export const birdParts = (off: { neck: number; giblets: number; feet: number }):
   bird('leg', 'Legs', 'leg-parted'),
   bird('wing', 'Wings', 'wing-whole'),
   bird('back', 'Back', 'back-stock'),
+  bird('tenders', 'Tenders', 'tenders-kept'),
   bird('neck', 'Neck', 'neck-kept', { needs: ['giblets'] }),
   bird('giblets', 'Giblets', 'giblets-kept', { needs: ['giblets'] }),
   {
@@ -200,6 +201,10 @@ export function birdPaths(
   ...of('back',
     way('back-stock', 'N', 0, 'none', 'Kept for stock', '> frames 100/100/100/100', 'With the frames.', none),
     way('back-sold', 'N', 1, 'knife', 'Backs sold for stock', 'backs 99/80/99/98', 'Kidneys and lungs scraped out, fat pulled.', CUT),
+  ),
+  ...of('tenders',
+    way('tenders-kept', 'T', 0, 'none', 'As they come', 'tenders 100/100/100/100', 'Laid flat, packed.', none),
+    way('tenders-grind', 'G', 1, 'grinder', 'To trim', '> trim 96/60', 'The white tendon held and drawn out, the rest for the grinder.'),
   ),
   ...of('neck',
     way('neck-kept', 'N', 0, 'none', 'With the bird or apart', 'neck 100/100/100/100', 'Crop and windpipe off.', none),
