@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process'
 
-// One type check per world: core knows no DOM and no Node, the server no DOM, the pages no Node.
+// One type check per world: core knows no DOM and no Node, the server no DOM, the pages no Node. The core is checked once: the
+// others read what it declares.
 const runs = [
   ['tsc', '-p', 'tsconfig.core.json'],
   ['tsc', '-p', 'tsconfig.server.json'],
