@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config'
-import { SHORT_LIVED } from './scripts/browser.mjs'
+import { LAZY } from './scripts/browser.mjs'
 
 const SLOW_MACHINE = { testTimeout: 120_000, hookTimeout: 120_000 }
 
@@ -27,7 +27,7 @@ export default defineConfig({
       {
         test: {
           name: 'api',
-          execArgv: SHORT_LIVED,
+          execArgv: LAZY,
           isolate: false,
           include: ['server/**/*.test.ts'],
           globalSetup: 'server/setup.ts',

@@ -3,6 +3,7 @@ import type { ChildProcess } from 'node:child_process'
 export function findChromium(): string | undefined
 export function ensureChromium(): string
 export const CHROMIUM_FLAGS: string[]
+export const LAZY: string[]
 export const SHORT_LIVED: string[]
 export function startServer(
   args: string[],

@@ -14,6 +14,7 @@ import {
 } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { SHORT_LIVED } from './browser.mjs'
 
 // Folders that the tests copy instead of making: an empty database and the demo farm, each made once per build.
 const CACHE = 'node_modules/.cache/ekko'
@@ -80,7 +81,7 @@ const built = () => {
 /** Starts the built server on a folder and stops it as soon as it is open. */
 function openOnce(args) {
   return new Promise((resolve, reject) => {
-    const child = spawn('node', ['dist/server/main.js', '--port', '0', ...args])
+    const child = spawn('node', [...SHORT_LIVED, 'dist/server/main.js', '--port', '0', ...args])
     let said = ''
     const hear = (chunk) => {
       said += chunk
