@@ -124,5 +124,13 @@ describe('the day of birds', () => {
       .post(`/api/lots/${id}/decisions`)
       .send(appendBody(1, { ...said, value: late }))
       .expect(400)
+    // Of those that are alive: 31 of 30 are refused, and 29 once two were lost.
+    const of = (birds: number) => appendBody(1, { ...said, value: { ...day, birds } })
+    const more = await test.api.post(`/api/lots/${id}/decisions`).send(of(31)).expect(422)
+    expect(codes(more.body)).toEqual(['more-than-alive'])
+    expect(more.body.errors[0].field).toContain('birds')
+    await note(id, lost(2)).expect(200)
+    await test.api.post(`/api/lots/${id}/decisions`).send(of(29)).expect(422)
+    await test.api.post(`/api/lots/${id}/decisions`).send(of(28)).expect(200)
   })
 })

@@ -26,7 +26,6 @@ import {
 } from '#core/reading'
 import {
   animalsIn,
-  goneBy,
   livingOf,
   childrenOf,
   correctable,
@@ -53,6 +52,7 @@ import { missing, refusedFor, stranger, type Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
 import { movedOf, setState, takeNumber } from '../packs/queries.ts'
 import { again, kept } from './kept.ts'
+import { dayOfTooMany, lossIn } from './living.ts'
 import * as q from './queries.ts'
 
 /** By whom and when something is appended, and to which lot. */
@@ -223,6 +223,7 @@ export async function decide(tx: Tx, to: To & { append: Append }, { lots }: Besi
     ...(moved < 0 ? [] : await checkMove(tx, lot, decisions[moved]!, `decisions.${moved}.value`)),
     ...checkUndo(decided, to.append, decisions, to.by),
     ...checkDecisions(await anatomyOf(tx, lot), view, decisions, back !== null),
+    ...(back === null ? decisions.flatMap((d, i) => dayOfTooMany(lot, d, `decisions.${i}.value.birds`)) : []),
   ]
   if (issues.length > 0) return refusedFor(...issues)
   const clashes: Clash[] = [
@@ -362,18 +363,6 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     if (fact.kind === 'void') await setState(tx, [fact.pack], stands ? 'void' : 'here')
   }
   return kept(tx, lot.id, lot.rev)
-}
-
-/** Animals that are said to be gone: at least one of the group is left. */
-function lossIn(lot: Lot, group: Group, { corrects, stands, fact }: NewFact): Issue | null {
-  if (!stands || goneBy(fact) === 0) return null
-  const before = livingOf(
-    lot.groups,
-    lot.facts.filter((f) => f.id !== corrects),
-  )
-  const alive = before.find((g) => g.id === group.id)!.animals
-  if (goneBy(fact) > alive) return issueOf('more-than-alive', 'animals', { asked: goneBy(fact), alive })
-  return goneBy(fact) === alive ? issueOf('none-left', 'animals', { alive }) : null
 }
 
 /** A fault is judged by the lot as it stood without the one that it corrects. */
