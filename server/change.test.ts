@@ -1,8 +1,9 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import fc from 'fast-check'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { joined, type Home, type Lot, type LotCard, type LotChange, type Rail } from '#contracts'
 import {
+  apiOfFarm,
   appendBody,
   factBody,
   FARM,
@@ -19,12 +20,7 @@ import { openStore } from './store/store.ts'
 
 const AT = '2026-11-02T12:00:00.000Z'
 
-let test: Awaited<ReturnType<typeof openTestApi>>
-beforeAll(async () => {
-  test = await openTestApi()
-  await test.api.put('/api/farm').send(FARM).expect(200)
-})
-afterAll(() => test.store.close())
+const test = apiOfFarm()
 
 const hang = async (): Promise<Lot> => (await test.api.post('/api/lots').send(lotBody()).expect(201)).body
 const whole = async (lot: Lot): Promise<Lot> => (await test.api.get(`/api/lots/${lot.id}`).expect(200)).body

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { DEVICE_HEADER, type Lot, type NewFact } from '#contracts'
 import { priceOf } from '#core/measure'
 import { readFacts } from '#core/plan'
@@ -10,27 +10,17 @@ import { UNNAMED, type Decision, type FactBody } from '#core/records'
 import { readBundle } from './bundle/form.ts'
 import { placesOf } from './database/places.ts'
 import {
+  apiOfFarm,
   appendBody,
-  FARM,
   factBody,
   lotBody,
-  openTestApi,
   openTestStore,
   packBody,
   takePath,
   weighingBody,
 } from './testing.ts'
 
-let test: Awaited<ReturnType<typeof openTestApi>>
-const bugs: unknown[] = []
-beforeAll(async () => {
-  test = await openTestApi({ log: (e) => bugs.push(e) })
-  await test.api.put('/api/farm').send(FARM).expect(200)
-})
-afterAll(async () => {
-  await test.store.close()
-  expect(bugs).toEqual([])
-})
+const test = apiOfFarm()
 
 const hang = async (more = {}): Promise<Lot> =>
   (await test.api.post('/api/lots').send(lotBody(more)).expect(201)).body

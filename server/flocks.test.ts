@@ -1,21 +1,12 @@
 import { v7 as uuid } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import type { Lot, LotCard, Problem } from '#contracts'
 import { stateOf } from '#core/reading'
 import type { FactBody } from '#core/records'
 import { readBundle } from './bundle/form.ts'
-import { appendBody, FARM, factBody, lotBody, openTestApi, weighingBody } from './testing.ts'
+import { apiOfFarm, appendBody, factBody, lotBody, weighingBody } from './testing.ts'
 
-let test: Awaited<ReturnType<typeof openTestApi>>
-const bugs: unknown[] = []
-beforeAll(async () => {
-  test = await openTestApi({ log: (e) => bugs.push(e) })
-  await test.api.put('/api/farm').send(FARM).expect(200)
-})
-afterAll(async () => {
-  await test.store.close()
-  expect(bugs).toEqual([])
-})
+const test = apiOfFarm()
 
 const whole = async (id: string): Promise<Lot> => (await test.api.get(`/api/lots/${id}`).expect(200)).body
 const placed = async (count: number, species: 'broiler' | 'rabbit' = 'broiler'): Promise<string> =>

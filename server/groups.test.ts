@@ -1,31 +1,13 @@
 import { v7 as uuid } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import type { Decision, FactBody } from '#core/records'
 import type { Lot, LotChange, Problem } from '#contracts'
 import { leavesOf } from '#core/records'
 import { readBundle } from './bundle/form.ts'
 import { digestOf } from './store/outcomes.ts'
-import {
-  appendBody,
-  FARM,
-  factBody,
-  lotBody,
-  openTestApi,
-  openTestStore,
-  packBody,
-  weighingBody,
-} from './testing.ts'
+import { apiOfFarm, appendBody, factBody, lotBody, openTestStore, packBody, weighingBody } from './testing.ts'
 
-let test: Awaited<ReturnType<typeof openTestApi>>
-const bugs: unknown[] = []
-beforeAll(async () => {
-  test = await openTestApi({ log: (e) => bugs.push(e) })
-  await test.api.put('/api/farm').send(FARM).expect(200)
-})
-afterAll(async () => {
-  await test.store.close()
-  expect(bugs).toEqual([])
-})
+const test = apiOfFarm()
 
 const codes = (body: Problem) => body.errors?.map((e) => e.code)
 const whole = async (id: string): Promise<Lot> => (await test.api.get(`/api/lots/${id}`).expect(200)).body

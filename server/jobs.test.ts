@@ -1,31 +1,21 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import type { Lot, NewWeighing, Problem } from '#contracts'
 import { SPECIES } from '#core/anatomy'
 import { priceOf } from '#core/measure'
 import type { FactBody, Hangs } from '#core/records'
 import { readBundle } from './bundle/form.ts'
 import {
+  apiOfFarm,
   appendBody,
-  FARM,
   factBody,
   lotBody,
-  openTestApi,
   openTestStore,
   packBody,
   takePath,
   weighingBody,
 } from './testing.ts'
 
-let test: Awaited<ReturnType<typeof openTestApi>>
-const bugs: unknown[] = []
-beforeAll(async () => {
-  test = await openTestApi({ log: (e) => bugs.push(e) })
-  await test.api.put('/api/farm').send(FARM).expect(200)
-})
-afterAll(async () => {
-  await test.store.close()
-  expect(bugs).toEqual([])
-})
+const test = apiOfFarm()
 
 const hang = async (more = {}): Promise<Lot> =>
   (await test.api.post('/api/lots').send(lotBody(more)).expect(201)).body

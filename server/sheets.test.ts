@@ -1,15 +1,10 @@
 import { v7 as uuid } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import type { FactBody } from '#core/records'
 import { readBundle } from './bundle/form.ts'
-import { FARM, factBody, lotBody, openTestApi, openTestStore } from './testing.ts'
+import { apiOfFarm, factBody, lotBody, openTestStore } from './testing.ts'
 
-let test: Awaited<ReturnType<typeof openTestApi>>
-beforeAll(async () => {
-  test = await openTestApi()
-  await test.api.put('/api/farm').send(FARM).expect(200)
-})
-afterAll(() => test.store.close())
+const test = apiOfFarm()
 
 const body = (name: string, from = '2026-01-01') => ({
   ...{ format: 'ekko-fees', version: 1, name, from },

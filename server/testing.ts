@@ -1,8 +1,9 @@
 import { cpSync, existsSync, rmSync } from 'node:fs'
 import request from 'supertest'
-import { afterAll, inject } from 'vitest'
+import { afterAll, beforeAll, expect, inject } from 'vitest'
 import { scratchFolder } from '../scripts/prepared.mjs'
 import { createApp, type AppOptions } from './app.ts'
+import { FARM } from './bodies.ts'
 import { realDisk } from './database/disk.ts'
 import { pglite } from './database/pglite.ts'
 import { placesOf } from './database/places.ts'
@@ -53,6 +54,21 @@ export async function openTestApi(more: Partial<AppOptions> = {}) {
     ...more,
   })
   return { store, folder, keeping, app, bell, api: request(app) }
+}
+
+/** A server with a farm, open for all tests of a file; at the end nothing unforeseen may have been logged. */
+export function apiOfFarm() {
+  const test = {} as Awaited<ReturnType<typeof openTestApi>>
+  const bugs: unknown[] = []
+  beforeAll(async () => {
+    Object.assign(test, await openTestApi({ log: (e) => bugs.push(e) }))
+    await test.api.put('/api/farm').send(FARM).expect(200)
+  })
+  afterAll(async () => {
+    await test.store.close()
+    expect(bugs).toEqual([])
+  })
+  return test
 }
 
 export const copyOf = (folder: string): string => {

@@ -1,19 +1,10 @@
 import { v7 as uuid } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import type { Lot, LotChange, NewPack, PackPage, PackTrace, Problem } from '#contracts'
 import { readBundle } from '../bundle/form.ts'
-import { FARM, factBody, lotBody, openTestApi, openTestStore, packBody, weighingBody } from '../testing.ts'
+import { apiOfFarm, factBody, lotBody, openTestStore, packBody, weighingBody } from '../testing.ts'
 
-let test: Awaited<ReturnType<typeof openTestApi>>
-const bugs: unknown[] = []
-beforeAll(async () => {
-  test = await openTestApi({ log: (e) => bugs.push(e) })
-  await test.api.put('/api/farm').send(FARM).expect(200)
-})
-afterAll(async () => {
-  await test.store.close()
-  expect(bugs).toEqual([])
-})
+const test = apiOfFarm()
 
 const codes = (body: Problem) => body.errors?.map((e) => e.code)
 async function hog(): Promise<string> {
