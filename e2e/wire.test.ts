@@ -226,6 +226,18 @@ describe('on the wire', () => {
   })
 })
 
+describe('a connection that breaks', () => {
+  it('while a stylesheet comes: what it dresses stands, and it is asked for once more', async () => {
+    const { page, context } = await run.open()
+    let times = 0
+    await page.route('**/SkylineChart-*.css', (route) => (++times === 1 ? route.abort() : route.continue()))
+    await openLot(run, 'Bramble', 'price', page)
+    await page.getByTestId('skyline').waitFor()
+    await expect.poll(() => times).toBe(2)
+    await context.close()
+  })
+})
+
 describe('a farm of many lots', () => {
   it('shows the newest, older ones at a press, and finds any by its name', async () => {
     const { page, context } = await run.open()

@@ -11,8 +11,10 @@ import Tooltip from 'primevue/tooltip'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { router } from './router.ts'
+import { askAgainForStyles } from './state/styles.ts'
 import { ekkoPreset } from './theme/preset.ts'
 
+askAgainForStyles()
 createApp(App)
   .use(createPinia())
   .use(router)

@@ -23,12 +23,12 @@ const AS_POOLED: Readonly<Record<string, string>> = {
   frames: 'frames',
 }
 
-/** Cuts of what is pooled over all animals of a lot: too little of one for a pack. */
+/** Cuts of what is pooled over all animals of a lot, too little of one for a pack; fat and skin come of other parts as well. */
 export function pooled(read: Reckoning): CutFigure[] {
   const made = read.cutting.slots
     .filter((slot) => AS_POOLED[slot.part] !== undefined && slot.holds)
     .flatMap((slot) => slot.rows.flatMap((row) => (row.cut && row.green > 0 ? [row.cut.id] : [])))
-  return read.cuts.filter((c) => c.kg > 0 && c.cut.destination !== 'X' && made.includes(c.cut.id))
+  return read.cuts.filter((c) => c.kg > 0 && !'XF'.includes(c.cut.destination) && made.includes(c.cut.id))
 }
 
 /** A part of every animal that may go into a run of its own: what it weighs as planned, and the share of the cost it bears by what it brings. */

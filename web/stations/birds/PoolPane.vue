@@ -13,6 +13,7 @@ import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useLots } from '../../state/lots.ts'
 import { useWords } from '../../state/words.ts'
+import { packsWord } from './words.ts'
 
 /** What is too little of one bird and enough of all: as it is packed here, or weighed into a run of its own that bears its share of the cost. */
 const { read, central, lot, group, note } = useReading()
@@ -87,7 +88,7 @@ async function run(p: PoolPart) {
       <tr v-for="c in cuts" :key="c.cut.id">
         <th scope="row">{{ words.name(c.cut.names) }}</th>
         <td class="right nowrap"><MassRange :kg="c.kg" :range="c.range" inline /></td>
-        <td class="right">{{ c.packs > 0 ? `${c.packs} packs` : 'not packed' }}</td>
+        <td class="right">{{ packsWord(c.packs) }}</td>
       </tr>
     </tbody>
   </table>

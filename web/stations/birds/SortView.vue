@@ -27,6 +27,7 @@ import { useLots } from '../../state/lots.ts'
 import { aboutOf } from '../../state/species.ts'
 import { useWords } from '../../state/words.ts'
 import HangTabs from '../hang/HangTabs.vue'
+import { packsWord } from './words.ts'
 import PoolPane from './PoolPane.vue'
 import SizePicture from './SizePicture.vue'
 
@@ -184,7 +185,7 @@ function retains(value: number | null) {
               <th>Dressed</th>
               <th class="right">How many</th>
               <th class="right">Each</th>
-              <th>Goes</th>
+              <th v-if="!isSplit">Goes</th>
             </tr>
           </thead>
           <tbody>
@@ -202,9 +203,8 @@ function retains(value: number | null) {
                 >
               </td>
               <td class="right nowrap">{{ words.mass(c.each) }}</td>
-              <td>
+              <td v-if="!isSplit">
                 <PickField
-                  v-if="!isSplit"
                   :id="`way-${i}`"
                   :model-value="wayOf(i)"
                   :label="`${nameOf(i)} goes`"
@@ -281,7 +281,7 @@ function retains(value: number | null) {
               <th scope="row">{{ cutName(cut) }}</th>
               <td v-for="h in households" :key="h.people" class="right">
                 {{ h.packs.find((p) => p.cut === cut)!.pieces }}
-                <small class="muted">{{ h.packs.find((p) => p.cut === cut)!.packs }} packs</small>
+                <small class="muted">{{ packsWord(h.packs.find((p) => p.cut === cut)!.packs) }}</small>
               </td>
             </tr>
           </tbody>

@@ -60,3 +60,6 @@ export const SCALD_OPTIONS = SCALD_SCHOOLS.map((v) => ({
   v,
   w: `${SCHOOL_WORD[v].word}, ${SCALD[v].c.join('–')} °C`,
 }))
+
+export const packsWord = (packs: number): string =>
+  packs === 0 ? 'not packed' : packs === 1 ? '1 pack' : `${packs} packs`
