@@ -1,3 +1,5 @@
+import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 import { LAZY } from './scripts/browser.mjs'
 
@@ -19,9 +21,26 @@ export default defineConfig({
             'paper/**/*.test.ts',
             'web/**/*.test.ts',
           ],
+          exclude: ['web/**/*.page.test.ts'],
           testTimeout: 30_000,
           // Pure functions: the core is read once per worker, not once per file.
           isolate: false,
+        },
+      },
+      {
+        plugins: [vue()],
+        resolve: {
+          alias: { 'idb-keyval': fileURLToPath(new URL('./kit/idb.ts', import.meta.url)) },
+        },
+        test: {
+          name: 'components',
+          environment: './kit/environment.ts',
+          execArgv: LAZY,
+          isolate: false,
+          include: ['web/**/*.page.test.ts'],
+          globalSetup: 'kit/prepare.ts',
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
         },
       },
       {

@@ -2,7 +2,7 @@ import { createBirpc, type BirpcReturn } from 'birpc'
 import { onScopeDispose, ref, shallowRef, watch } from 'vue'
 import type { DayLine } from '#core/line'
 import { latest } from './figures.ts'
-import type { DayDrawer, DayHearer, Drawn } from './line.worker.ts'
+import type { DayDrawer, DayHearer, Drawn } from './dayDrawer.ts'
 
 /** So many days are drawn. */
 const DRAWS = 1000

@@ -4,7 +4,7 @@ import type { Anatomy } from '#core/anatomy'
 import type { Flow } from '#core/carcass'
 import type { FarmFigures, LotState, Ranges } from '#core/reading'
 import type { Finish } from '#core/records'
-import type { Reckoner } from './figures.worker.ts'
+import type { Reckoner } from './reckoner.ts'
 
 export type Thread = BirpcReturn<Reckoner, object>
 let thread: Thread | null = null

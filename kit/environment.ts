@@ -1,0 +1,26 @@
+import { Window } from 'happy-dom'
+import { populateGlobal, type Environment } from 'vitest/runtime'
+
+/** How large a thing is said to be where nothing is laid out: lists that draw only what is in sight draw their rows. */
+const WIDTH = 1280
+const HEIGHT = 800
+
+/** One window for all test files of a process: what the pages are made of is read once, and holds on to it. */
+const held = globalThis as { ekkoWindow?: Window }
+
+export default {
+  name: 'ekko-window',
+  viteEnvironment: 'client',
+  setup(global) {
+    if (!held.ekkoWindow) {
+      const window = new Window({ url: 'http://127.0.0.1', width: WIDTH, height: HEIGHT })
+      held.ekkoWindow = window
+      populateGlobal(global, window, { bindFunctions: true })
+      const size = (name: string, value: number) =>
+        Object.defineProperty(window.HTMLElement.prototype, name, { configurable: true, get: () => value })
+      for (const name of ['clientWidth', 'offsetWidth']) size(name, WIDTH)
+      for (const name of ['clientHeight', 'offsetHeight']) size(name, HEIGHT)
+    }
+    return { teardown: () => undefined }
+  },
+} satisfies Environment

@@ -1,0 +1,101 @@
+import { EventSource } from 'eventsource'
+import type { Window } from 'happy-dom'
+import { dayDrawer, type DayHearer } from '../web/state/dayDrawer.ts'
+import { reckoner } from '../web/state/reckoner.ts'
+import { createBirpc } from 'birpc'
+
+/** What waits for an answer, of a server or of a thread. */
+const waiting = new Set<Promise<unknown>>()
+export const isBusy = () => waiting.size > 0
+export const anyAnswer = () => Promise.race(waiting)
+function awaited<T>(answer: Promise<T>): Promise<T> {
+  waiting.add(answer)
+  const over = () => waiting.delete(answer)
+  answer.then(over, over)
+  return answer
+}
+
+interface Message {
+  data: unknown
+}
+/** A call (`q`) and its answer (`s`), by their number. */
+interface Said {
+  t: 'q' | 's'
+  i: string
+}
+type Hear = (message: Message) => void
+
+/** A thread of the page, called directly: what goes to it and comes back is copied, as between threads. */
+class DirectThread {
+  readonly #page: Hear[] = []
+  readonly #answered = new Map<string, () => void>()
+  #thread: Hear[] = []
+  constructor(script: URL) {
+    const channel = {
+      post: (data: unknown) => this.#say(this.#page, data),
+      on: (hear: (data: unknown) => void) => void this.#thread.push((m) => hear(m.data)),
+      timeout: 2 ** 31 - 1,
+    }
+    if (script.pathname.includes('line.worker')) {
+      const page = createBirpc<DayHearer, object>(
+        dayDrawer({ progress: (done, of) => void page.progress(done, of) }),
+        channel,
+      )
+    } else createBirpc<object, object>(reckoner, channel)
+  }
+  #say(to: readonly Hear[], data: unknown) {
+    const { t, i } = data as Said
+    if (t === 's') this.#answered.get(i)?.()
+    const copy: unknown = structuredClone(data)
+    setImmediate(() => {
+      for (const hear of to) hear({ data: copy })
+    })
+  }
+  postMessage(data: unknown) {
+    const { t, i } = data as Said
+    if (t === 'q' && i) void awaited(new Promise<void>((answered) => this.#answered.set(i, answered)))
+    this.#say(this.#thread, data)
+  }
+  addEventListener(what: string, hear: Hear) {
+    if (what === 'message') this.#page.push(hear)
+  }
+  terminate() {
+    this.#thread = []
+    for (const answered of this.#answered.values()) answered()
+  }
+}
+
+/** An answer once all of it is here. */
+async function whole(coming: Promise<Response>): Promise<Response> {
+  const answer = await coming
+  const body = await answer.arrayBuffer()
+  return new Response(body.byteLength > 0 ? body : null, answer)
+}
+
+/** Addresses a page went to of itself: a paper, a file. */
+export const left: string[] = []
+
+/** Lets the pages of this process ask a server: where requests go, and what a thread of theirs is. */
+export function connect(server: string): void {
+  const { ekkoWindow: window } = globalThis as unknown as { ekkoWindow: Window }
+  window.happyDOM.setURL(server)
+  const plain = globalThis.fetch
+  Object.defineProperty(window.location, 'assign', { value: (to: string) => void left.push(to) })
+  Object.assign(globalThis, {
+    Worker: DirectThread,
+    EventSource: class extends EventSource {
+      constructor(path: string) {
+        super(new URL(path, server).href, { fetch: plain })
+        streams.add(this)
+      }
+    },
+    fetch: (path: string | URL, init?: RequestInit) => awaited(whole(plain(new URL(path, server), init))),
+  })
+}
+
+const streams = new Set<EventSource>()
+/** Ends every stream a page opened. */
+export function closeStreams(): void {
+  for (const stream of streams) stream.close()
+  streams.clear()
+}
