@@ -14,6 +14,7 @@ import { keeperOf } from '../server/keeping/keeper.ts'
 import { Keeping } from '../server/keeping/service.ts'
 import { Lots } from '../server/lots/cache.ts'
 import { Cards } from '../server/lots/cards.ts'
+import { paperMaker, type PaperMaker } from '../server/papers/maker.ts'
 import { operations, reads, writes, type OperationName } from '../server/store/operations.ts'
 import type { Store } from '../server/store/store.ts'
 import type { Tx } from '../server/store/tx.ts'
@@ -27,8 +28,13 @@ export interface Farm {
   url: string
   /** Forgets all that was written. */
   reset(): Promise<void>
+  /** Nothing is on record: a farm that was never opened. */
+  empty(): Promise<void>
   close(): Promise<void>
 }
+
+/** Papers are handed over as what they say: how they look is tested where they are drawn. */
+const papers: PaperMaker = { ...paperMaker, pdf: async ({ data }) => Buffer.from(JSON.stringify(data)) }
 
 /** A disk of one file, in memory: cards of lots as they were worked out once. */
 function cardsPlace() {
@@ -95,7 +101,7 @@ export async function openFarm(prepared: string): Promise<Farm> {
   const keeping = new Keeping(store, keeperOf(folder), now)
   let served: { app: Express; bell: Bell }
   const serve = () =>
-    (served = createApp({ store, shelf, keeping, access: accessTo(folder, now), now, log: (e) => bugs.push(e) }))
+    (served = createApp({ store, shelf, keeping, papers, access: accessTo(folder, now), now, log: (e) => bugs.push(e) }))
   const bugs: unknown[] = []
   serve()
   const server: Server = createServer((req, res) => served.app(req, res))
@@ -113,6 +119,14 @@ export async function openFarm(prepared: string): Promise<Farm> {
       serve()
       const found = bugs.splice(0)
       if (found.length > 0) throw found[0]
+    },
+    async empty() {
+      const { rows } = await db.query<{ name: string }>(
+        `select tablename as name from pg_tables where schemaname = 'public' and tablename <> 'migration'`,
+      )
+      isWritten = true
+      await db.exec(`truncate ${rows.map((r) => r.name).join()} cascade`)
+      beside = { shelf, lots: new Lots(), cards: new Cards() }
     },
     async close() {
       served.bell.close()

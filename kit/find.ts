@@ -11,10 +11,12 @@ interface Named {
 /** As long as something may take to come: far more than anything does. */
 const PATIENCE_MS = 5000
 const LOOK_EVERY_MS = 4
+/** So much of a page is shown where something is not on it, letters. */
+const PAGE_SAID = 1500
 
 const plain = (text: string) => text.replaceAll(/\s+/g, ' ').trim()
 const says = (text: string, words: Words, exact = false): boolean => {
-  if (words instanceof RegExp) return words.test(text)
+  if (words instanceof RegExp) return words.test(plain(text))
   return exact ? plain(text) === plain(words) : plain(text).toLowerCase().includes(plain(words).toLowerCase())
 }
 
@@ -48,8 +50,12 @@ export function textOf(el: Element): string {
     const isFolded = at instanceof HTMLDetailsElement && !at.open
     const isLine = LINES.has(at.tagName)
     if (isLine) text += '\n'
-    for (const child of at.childNodes)
-      if (!isFolded || (child as Element).tagName === 'SUMMARY') walk(child)
+    for (const child of at.childNodes) {
+      if (isFolded && (child as Element).tagName !== 'SUMMARY') continue
+      // What is laid out side by side is apart, though no space stands between.
+      if (child.nodeType === 1 && child.previousSibling?.nodeType === 1) text += ' '
+      walk(child)
+    }
     if (isLine) text += '\n'
     if (at.tagName === 'TD' || at.tagName === 'TH') text += '\t'
   }
@@ -229,7 +235,7 @@ export class Found {
       if (seen.length > 1)
         throw new Error(`${seen.length} are seen of ${this.#said}: ${seen.map((s) => textOf(s).slice(0, 60)).join(' | ')}`)
       if (performance.now() > until)
-        throw new Error(`There is no ${this.#said}. The page says:\n${textOf(document.body).slice(0, 4000)}`)
+        throw new Error(`There is no ${this.#said}. The page says:\n${textOf(document.body).slice(0, PAGE_SAID)}`)
       await new Promise((done) => setTimeout(done, LOOK_EVERY_MS))
     }
   }
@@ -241,7 +247,7 @@ export class Found {
       if (this.#all().some(isSeen) === (state === 'visible')) return
       if (performance.now() > until)
         throw new Error(
-          `${this.#said} is ${state === 'visible' ? 'not' : 'still'} there. The page says:\n${textOf(document.body).slice(0, 4000)}`,
+          `${this.#said} is ${state === 'visible' ? 'not' : 'still'} there. The page says:\n${textOf(document.body).slice(0, PAGE_SAID)}`,
         )
       await new Promise((done) => setTimeout(done, LOOK_EVERY_MS))
     }
@@ -265,10 +271,10 @@ export class Found {
       pressKey(document.activeElement === el ? el : (document.activeElement ?? el), key)
     })
   }
-  fill(text: string): Promise<void> {
-    return this.#do((el) => {
+  async fill(text: string): Promise<void> {
+    await this.focus()
+    await this.#do((el) => {
       if (!isField(el)) throw new Error(`Nothing can be typed into ${this.#said}`)
-      focus(el)
       el.value = text
       typed.add(el)
       inform(el, 'input')
@@ -290,6 +296,9 @@ export class Found {
   async getAttribute(name: string): Promise<string | null> {
     return (await this.#one()).getAttribute(name)
   }
+  async isEnabled(): Promise<boolean> {
+    return !(await this.isDisabled())
+  }
   async isDisabled(): Promise<boolean> {
     return !!(await this.#one()).closest('[disabled], [aria-disabled=true]')
   }
@@ -298,6 +307,10 @@ export class Found {
   }
   async evaluate<T>(work: (el: Element) => T): Promise<T> {
     return work(await this.#one())
+  }
+  async evaluateAll<T>(work: (all: Element[]) => T): Promise<T> {
+    await settled()
+    return work(this.#all())
   }
   async count(): Promise<number> {
     await settled()

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, inject } from 'vitest'
 import { openFarm, type Farm } from './farm.ts'
 import { Found, press, settled, type Words } from './find.ts'
 import * as idb from './idb.ts'
-import { closeStreams, left, connect } from './window.ts'
+import { closeStreams, connect, files, papers, wishFor, type Wish } from './window.ts'
 
 export type { Found } from './find.ts'
 export { settled } from './find.ts'
@@ -36,15 +36,18 @@ export class Page extends Found {
     super(() => [document.body], '')
   }
 
-  async begin(): Promise<void> {
+  async begin(isEmpty: boolean): Promise<void> {
     this.#farm = await farmHere()
+    if (isEmpty) await this.#farm.empty()
   }
   async end(): Promise<void> {
     this.#close()
     idb.forgetAll()
     localStorage.clear()
     sessionStorage.clear()
-    left.length = 0
+    papers.length = 0
+    files.length = 0
+    wishFor()
     this.#ids = {}
     await this.#farm!.reset()
   }
@@ -103,9 +106,20 @@ export class Page extends Found {
     await this.getByLabel(label, { exact: true }).click()
     await this.getByRole('option', { name: option, exact: true }).click()
   }
-  /** Addresses the page handed to the browser: papers, files. */
-  get left(): readonly string[] {
-    return left
+  /** What the newest paper says that the page asked the browser for. */
+  async paper(): Promise<string> {
+    await settled()
+    return (await fetch(papers.at(-1)!)).text()
+  }
+  /** The newest file the page handed over. */
+  async file(): Promise<{ name: string; text: string }> {
+    await settled()
+    const { name, blob } = files.at(-1)!
+    return { name, text: await blob.text() }
+  }
+  /** Of what the page asks from now on: some is answered otherwise, or not at all; without a wish all by the server. */
+  answer(wish?: Wish): void {
+    wishFor(wish)
   }
 
   /** Asks the server as another device would. */
@@ -131,15 +145,19 @@ export class Page extends Found {
   stage(id: string): Found {
     return this.locator(`[data-stage=${id}]`)
   }
+  /** What a step of the stair weighs, in the farm’s unit. */
+  async weight(id: string): Promise<number> {
+    return figure(await this.stage(id).locator('.weight').innerText())
+  }
   saved(): Promise<void> {
     return this.getByText('All saved').waitFor()
   }
 }
 
-/** A page of the demo farm for the tests of a suite; at its end all that they wrote is forgotten. */
-export function fallowmere(): Page {
+/** A page of the demo farm (or of one never opened) for the tests of a suite; at its end all that they wrote is forgotten. */
+export function fallowmere({ empty = false } = {}): Page {
   const page = new Page()
-  beforeAll(() => page.begin())
+  beforeAll(() => page.begin(empty))
   afterAll(() => page.end())
   return page
 }

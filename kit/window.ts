@@ -1,3 +1,4 @@
+import { resolveObjectURL } from 'node:buffer'
 import { EventSource } from 'eventsource'
 import type { Window } from 'happy-dom'
 import { dayDrawer, type DayHearer } from '../web/state/dayDrawer.ts'
@@ -72,15 +73,27 @@ async function whole(coming: Promise<Response>): Promise<Response> {
   return new Response(body.byteLength > 0 ? body : null, answer)
 }
 
-/** Addresses a page went to of itself: a paper, a file. */
-export const left: string[] = []
+/** Papers a page asked the browser for, by their addresses; and files it handed over. */
+export const papers: string[] = []
+export const files: { name: string; blob: Blob }[] = []
+
+/** What a test wants of a request: that nothing answers it, another answer, or the server’s. */
+export type Wish = (method: string, path: string) => 'away' | Response | undefined
+let wish: Wish = () => undefined
+export const wishFor = (next: Wish = () => undefined) => void (wish = next)
 
 /** Lets the pages of this process ask a server: where requests go, and what a thread of theirs is. */
 export function connect(server: string): void {
   const { ekkoWindow: window } = globalThis as unknown as { ekkoWindow: Window }
   window.happyDOM.setURL(server)
   const plain = globalThis.fetch
-  Object.defineProperty(window.location, 'assign', { value: (to: string) => void left.push(to) })
+  Object.defineProperty(window.location, 'assign', { value: (to: string) => void papers.push(to) })
+  const follow = window.HTMLAnchorElement.prototype.click
+  window.HTMLAnchorElement.prototype.click = function () {
+    const blob = this.download ? resolveObjectURL(this.href) : undefined
+    if (!blob) return follow.call(this)
+    files.push({ name: this.download, blob: blob as Blob })
+  }
   Object.assign(globalThis, {
     Worker: DirectThread,
     EventSource: class extends EventSource {
@@ -89,7 +102,11 @@ export function connect(server: string): void {
         streams.add(this)
       }
     },
-    fetch: (path: string | URL, init?: RequestInit) => awaited(whole(plain(new URL(path, server), init))),
+    fetch: (path: string, init?: RequestInit) => {
+      const other = wish(init?.method ?? 'GET', path)
+      if (other === 'away') return awaited(Promise.reject(new TypeError('no network')))
+      return awaited(other ? Promise.resolve(other) : whole(plain(new URL(path, server), init)))
+    },
   })
 }
 
