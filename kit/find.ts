@@ -188,14 +188,12 @@ export class Found {
   /** The smallest elements that say it. */
   getByText(words: Words, { exact }: Named = {}): Found {
     const is = (el: Element) => !MUTE.has(el.tagName) && says(el.textContent ?? '', words, exact)
-    const smallest: Look = (el) => {
-      if (!is(el)) return exact ? [...el.children].flatMap(smallest) : []
-      const inner = [...el.children].flatMap(smallest)
-      return inner.length > 0 ? inner : [el]
-    }
+    // What holds words holds them whole: where an element does not say them, nothing in it does.
+    const isPart = typeof words === 'string' && !exact
     const look: Look = (el) => {
-      const found = [...el.children].flatMap(smallest)
-      return found.length > 0 ? found : is(el) ? [el] : []
+      if (isPart && !is(el)) return []
+      const inner = [...el.children].flatMap(look)
+      return inner.length > 0 ? inner : is(el) ? [el] : []
     }
     return this.#within(look, `“${String(words)}”`)
   }
@@ -268,7 +266,7 @@ export class Found {
   press(key: string): Promise<void> {
     return this.#do((el) => {
       focus(el)
-      pressKey(document.activeElement === el ? el : (document.activeElement ?? el), key)
+      pressKey(el, key)
     })
   }
   async fill(text: string): Promise<void> {

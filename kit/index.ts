@@ -149,8 +149,9 @@ export class Page extends Found {
   async weight(id: string): Promise<number> {
     return figure(await this.stage(id).locator('.weight').innerText())
   }
+  /** Nothing is on its way to the server any more. */
   saved(): Promise<void> {
-    return this.getByText('All saved').waitFor()
+    return this.locator('[role=status] .saved.now').waitFor()
   }
 }
 

@@ -72,10 +72,7 @@ describe('the cut library', () => {
     const way = page.locator('[data-path=own-neck-skewers]')
     await way.click()
     await page.locator('[data-cut=own-skewers]').waitFor()
-    const { lots } = (await (await fetch(`${run.url}/api/home`)).json()) as {
-      lots: { id: string; tag: string }[]
-    }
-    await page.goto(`${run.url}/lots/${lots.find((l) => l.tag === 'Thistle')!.id}/block`)
+    await page.open('block', 'Thistle')
     await page.locator('[data-part=neck]').first().focus()
     await page.press('Enter')
     await page.locator('[data-path=neck-rolled]').waitFor()

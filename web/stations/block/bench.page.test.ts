@@ -1,38 +1,24 @@
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
-import type { Page } from 'playwright-core'
-import type { FactBody } from '#core/records'
-import { fallowmere, figure } from '#kit'
+import { fallowmere, figure, type Found } from '#kit'
 
 const page = fallowmere()
-const step = (page: Page, target: string) => page.locator(`[data-step="${target}"]`)
+const step = (target: string) => page.locator(`[data-step="${target}"]`)
 const task = (id: string) => page.locator(`[data-task="${id}"]`)
-const progress = (page: Page) => page.getByTestId('progress').innerText()
+const progress = () => page.getByTestId('progress').innerText()
 
 /** A lot of its own, hung and weighed as a page would. */
-async function hung(tag: string, species: string, kg: number, ...facts: FactBody[]) {
-  const send = async (path: string, body: object) => {
-    const res = await fetch(`${run.url}/api${path}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
-    })
-    if (!res.ok) throw new Error(await res.text())
-  }
+async function hung(tag: string, species: string, kg: number) {
   const id = uuid()
-  await send('/lots', { id, tag, species, count: 1 })
-  const row = { corrects: null, stands: true }
-  if (facts.length > 0)
-    await send(`/lots/${id}/facts`, { facts: facts.map((fact) => ({ id: uuid(), ...row, fact })) })
-  await send(`/lots/${id}/weighings`, {
+  await page.ask('POST', '/lots', { id, tag, species, count: 1 })
+  await page.ask('POST', `/lots/${id}/weighings`, {
     ...{ id: uuid(), stage: 'hanging', basis: 'cold', source: 'scale', shown: { value: kg, unit: 'kg' } },
-    ...{ ...row, confirmed: true },
+    ...{ corrects: null, stands: true, confirmed: true },
   })
-  run.ids[tag] = id
 }
 
-/** Signs every check point of a step that is open, from the keyboard or by touch; the probe where it is asked for. */
-async function sign(page: Page, within: ReturnType<Page['locator']>, press: 'Enter' | 'tap') {
+/** Signs every check point of a step that is open; the probe where it is asked for. */
+async function sign(within: Found) {
   const open = within.locator('[data-check] button[aria-pressed=false]')
   for (let n = await open.count(); n > 0; n--) {
     const row = within.locator('[data-check]', { has: page.locator('button[aria-pressed=false]') }).first()
@@ -41,20 +27,19 @@ async function sign(page: Page, within: ReturnType<Page['locator']>, press: 'Ent
       await probe.fill('3.5')
       await row.getByLabel('Minutes out of the cold').fill('25')
     }
-    if (press === 'tap') await open.first().tap()
-    else await open.first().press('Enter')
+    await open.first().press('Enter')
     await expect.poll(() => open.count()).toBe(n - 1)
   }
 }
 
 /** Every step down the card, signed and ticked by keyboard, and the card closed. */
-async function workToTheEnd(page: Page) {
+async function workToTheEnd() {
   const rows = page.locator('ol.steps > li')
   const all = await rows.count()
   for (let i = 0; i < all; i++) {
-    await sign(page, rows.nth(i), 'Enter')
+    await sign(rows.nth(i))
     await rows.nth(i).getByRole('checkbox').press('Space')
-    await expect.poll(() => progress(page)).toMatch(new RegExp(`^${i + 1} of`))
+    await expect.poll(() => progress()).toMatch(new RegExp(`^${i + 1} of`))
   }
   await page.getByRole('button', { name: 'Close the card' }).press('Enter')
   await page.getByText('Closed by JB.').waitFor()
@@ -73,7 +58,7 @@ describe('worked from the card alone', () => {
     const order = await rows.evaluateAll((list) => list.map((l) => (l as HTMLElement).dataset.step!))
     for (const first of ['cavity', 'glands'])
       expect(order.indexOf(first)).toBeLessThan(order.findIndex((s) => s.startsWith('line-')))
-    await workToTheEnd(page)
+    await workToTheEnd()
     await page.reload()
     await page.getByText('Closed by JB.').waitFor()
     expect(await page.getByTestId('signed').innerText()).toMatch(/^(\d+) of \1 /)
@@ -81,46 +66,6 @@ describe('worked from the card alone', () => {
     await page.open('pack', 'Whin')
     await page.getByText('signed JB').first().waitFor()
   })
-
-  it('a hog side, by touch in floor mode on a tablet; the saw fails half way, what is left is planned again, and it is cut to the end', async () => {
-    await hung('Sedge', 'hog', 42, {
-      kind: 'observation',
-      what: 'hangs',
-      value: { as: 'side', side: 'left' },
-    })
-    const { page, context } = await run.open({ viewport: { width: 820, height: 1180 }, hasTouch: true })
-    await openLot(run, 'Sedge', 'card', page)
-    await page.getByLabel('Signed as').fill('MK')
-    await page.getByRole('button', { name: 'Floor mode' }).tap()
-    const done = page.getByRole('button', { name: 'Done', exact: true })
-    const count = async () => figure(await progress(page))
-    const now = page.getByRole('region', { name: 'Next step' })
-    const next = async () => {
-      await sign(page, now, 'tap')
-      const before = await count()
-      await done.tap()
-      await expect.poll(count).toBe(before + 1)
-    }
-    for (let i = 0; i < 6; i++) await next()
-    const size = await now
-      .locator('.big')
-      .first()
-      .evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize))
-    expect(size).toBeGreaterThanOrEqual(24)
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820)
-    const cut = await count()
-    // It fails: the rest is planned again where one stands, and what was cut stays.
-    await page.getByRole('button', { name: 'The saw is down' }).tap()
-    await page.getByTestId('replan').getByText('Best of what is left').waitFor()
-    await page.getByRole('button', { name: 'Take this' }).tap()
-    await page.getByRole('button', { name: 'The saw runs again' }).waitFor()
-    expect(await count()).toBe(cut)
-    while ((await now.count()) > 0) await next()
-    await page.getByText('All steps are done.').waitFor()
-    await page.getByRole('button', { name: 'Close the card' }).tap()
-    await page.getByText('Closed by MK.').waitFor()
-    await context.close()
-  }, 300_000)
 
   it('a steer’s hind quarter, on the clock: started, paused, handed over, done; what went wrong moves its weight, and is learnt', async () => {
     await page.open('card', 'Alder’s hind')
@@ -139,7 +84,7 @@ describe('worked from the card alone', () => {
     // More than the step held is refused, with both figures, and nothing typed is lost.
     const total = async () => figure(await page.locator('.total b').innerText())
     const before = await total()
-    const faults = step(page, 'sirloin').first().locator('.faults')
+    const faults = step('sirloin').first().locator('.faults')
     await faults.locator('summary').press('Enter')
     await faults.getByLabel('What', { exact: true }).fill('Cut into the cap')
     await faults.getByRole('combobox', { name: 'Of which cut' }).click()
@@ -154,14 +99,14 @@ describe('worked from the card alone', () => {
     await faults.getByText('Cut into the cap').waitFor()
     await expect.poll(total).toBeLessThan(before)
     // All of it, step by step down the card.
-    await workToTheEnd(page)
+    await workToTheEnd()
     // The card of the next one says what was learnt; so does the list of what goes wrong here.
     await hung('Rush', 'steer', 300)
     await page.open('card', 'Rush')
-    await step(page, 'sirloin').first().getByText('Steel before the sirloin').waitFor()
+    await step('sirloin').first().getByText('Steel before the sirloin').waitFor()
     await page.open('practice')
     await page.getByTestId('wrong-most').getByText('Cut into the cap').waitFor()
-  }, 300_000)
+  }, 120_000)
   it('cannot be closed with a check point open, but for a reason, which stays with it', async () => {
     await page.open('card', 'Rush')
     await page.getByRole('button', { name: 'Close the card' }).click()
@@ -177,7 +122,7 @@ describe('worked from the card alone', () => {
 describe('the order of work', () => {
   const ids = () =>
     page.locator('[data-task]').evaluateAll((all) => all.map((l) => (l as HTMLElement).dataset.task!))
-  it('is moved by key and by drag, refused with its reason where it cannot be, undone, and kept over a reload', async () => {
+  it('is moved by key, refused with its reason where it cannot be, undone, and kept over a reload', async () => {
     await page.open('order', 'Bramble')
     const before = await ids()
     const at = before.indexOf('belly')
@@ -192,22 +137,6 @@ describe('the order of work', () => {
     await expect.poll(async () => (await ids()).indexOf('belly')).toBe(at - 1)
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect.poll(ids).toEqual(before)
-    // The same by hand: dragged above the one ahead of it.
-    const [from, to] = await Promise.all([
-      task('belly').locator('.grip').boundingBox(),
-      task(before[at - 2]!)
-        .locator('.grip')
-        .boundingBox(),
-    ])
-    await task('belly').scrollIntoViewIfNeeded()
-    const grip = (await task('belly').locator('.grip').boundingBox())!
-    const lift = from!.y - to!.y
-    await page.mouse.move(grip.x + 12, grip.y + 12)
-    await page.mouse.down()
-    for (let i = 1; i <= 8; i++)
-      await page.mouse.move(grip.x + 12, grip.y + 12 - (lift * i) / 8, { steps: 3 })
-    await page.mouse.up()
-    await expect.poll(async () => (await ids()).indexOf('belly')).toBeLessThan(at)
   })
   it('a station that is not to be had sends its steps elsewhere, and says what is nowhere', async () => {
     await page.getByRole('button', { name: 'grinder: not to be had' }).click()
@@ -229,7 +158,7 @@ describe('the order of work', () => {
     await page.getByRole('button', { name: 'Work like this: Left-handed' }).click()
     await expect.poll(() => page.locator('[data-school=hand]').innerText()).toContain('left')
     await page.open('card', 'Clover')
-    const how = step(page, 'loin').first().locator('details.hand')
+    const how = step('loin').first().locator('details.hand')
     await how.locator('summary').press('Enter')
     await how.getByText('its thick end at your right hand').waitFor()
   })
@@ -289,8 +218,7 @@ describe('practice', () => {
     const asked = () => page.locator('main h2').first().innerText()
     const first = await asked()
     const place = page.getByLabel('Place of the line along the back, from the head end')
-    await place.focus()
-    await page.press('Home')
+    await place.fill('0')
     await page.getByRole('button', { name: 'Cut here' }).press('Enter')
     await page
       .getByTestId('answer')

@@ -1,8 +1,4 @@
-import { execFileSync, spawnSync } from 'node:child_process'
-import { existsSync, readFileSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { SHORT_LIVED, startServer } from '../scripts/browser.mjs'
 import { fallowmere, figure } from '#kit'
 
 const page = fallowmere()
@@ -104,72 +100,6 @@ describe('Pack', () => {
     await page.getByLabel('Weight on the scale').press('Enter')
     await page.getByText(/would have come off a carcass of/).waitFor()
     expect(await page.getByLabel('Weight on the scale').inputValue()).toBe('900 lb')
-  })
-})
-
-describe('take away, stop, start, restore', () => {
-  it('price list in PDF and CSV and a cut sheet are downloaded', async () => {
-    await page.open('price', 'Bramble')
-    for (const [button, ending] of [
-      ['Price list, PDF', 'pdf'],
-      ['Price list, CSV', 'csv'],
-      ['Cut sheet, PDF', 'pdf'],
-    ] as const) {
-      const download = page.waitForEvent('download')
-      await page.getByRole('button', { name: button }).click()
-      if (ending === 'pdf') {
-        await page.getByRole('dialog').getByRole('button', { name: 'Print' }).click()
-      }
-      const path = await savedAs(download)
-      expect(path).toMatch(new RegExp(`Bramble.*\\.${ending}$`))
-      const bytes = readFileSync(path)
-      expect(bytes.subarray(0, 4).toString()).toBe(ending === 'pdf' ? '%PDF' : 'cut,')
-    }
-  })
-
-  it('everything is there after a stop and after a kill', async () => {
-    const seen = await cover()
-    await run.restart('SIGTERM')
-    await page.open('price', 'Bramble')
-    await expect.poll(cover).toBe(seen)
-    await page.getByLabel('Price of Ground pork', { exact: true }).fill('8.88')
-    await page.getByLabel('Price of Ground pork', { exact: true }).press('Enter')
-    await page.saved()
-    await run.restart('SIGKILL')
-    await page.open('price', 'Bramble')
-    await expect
-      .poll(() => page.getByLabel('Price of Ground pork', { exact: true }).inputValue())
-      .toBe('8.88')
-  })
-
-  it('a second process on the folder is refused with a reason', async () => {
-    const second = startServer(['--data', run.folder], SHORT_LIVED)
-    const ended = new Promise((resolve) => second.child.on('exit', resolve))
-    await expect(second.url).rejects.toThrow(/Another Ekko has the folder/)
-    expect(await ended).toBe(3)
-  })
-
-  it('the bundle restores the whole farm into an empty folder by one command; a damaged one changes nothing', async () => {
-    await page.open('farm')
-    const download = page.waitForEvent('download')
-    await page.getByText('Take away the farm bundle').click()
-    const file = await savedAs(download)
-    const folder = newFolder()
-    execFileSync('npm', ['run', '-s', 'restore', '--', file, join(folder, 'farm')])
-    const second = startServer(['--data', join(folder, 'farm')], SHORT_LIVED)
-    const url = await second.url
-    const bundle = async (from: string) => JSON.parse(await (await fetch(`${from}/api/bundle`)).text())
-    expect(await bundle(url)).toEqual(await bundle(run.url))
-    await second.stop()
-
-    const bad = join(folder, 'bad.json')
-    writeFileSync(bad, readFileSync(file, 'utf8').replace('Fallowmere', 'Fallowmare'))
-    const out = spawnSync('npm', ['run', '-s', 'restore', '--', bad, join(folder, 'other')])
-    expect(out.status).not.toBe(0)
-    expect(out.stderr.toString()).toContain('This bundle is damaged')
-    expect(existsSync(join(folder, 'other'))).toBe(false)
-    const full = spawnSync('npm', ['run', '-s', 'restore', '--', file, join(folder, 'farm')])
-    expect(full.stderr.toString()).toContain('is not empty')
   })
 })
 
