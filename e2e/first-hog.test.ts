@@ -1,8 +1,27 @@
+import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
-import { figure, running, saved, stage } from './testing.ts'
+import { running, saved, stage } from './testing.ts'
+
+declare global {
+  interface Window {
+    presses: string[]
+  }
+}
+
+/** Every press of a finger or a mouse, as a person would count them. */
+async function countPresses(page: Page): Promise<() => Promise<number>> {
+  await page.evaluate(() => {
+    window.presses = []
+    document.addEventListener(
+      'click',
+      (e) => e.isTrusted && e.detail > 0 && window.presses.push('click'),
+      true,
+    )
+  })
+  return () => page.evaluate(() => window.presses.length)
+}
 
 const run = running()
-
 describe('a new farm, by keyboard only', () => {
   it('is led from an empty hook to a first hog with a Cover', async () => {
     const { page } = run
@@ -68,69 +87,38 @@ describe('a new farm, by keyboard only', () => {
     expect(sum).toContain('Weaner and feed')
     await keys.press('Escape')
   })
+})
 
-  it('types what is known in any order; figures move forward and back; bad figures keep what was typed', async () => {
-    const { page } = run
-    await page.locator('body').press(',')
-    await page.locator('body').press(',')
-    const hot = page.locator('[data-entry=hot]')
-    await hot.getByRole('textbox', { name: 'Hot carcass weight' }).fill('275 lb')
-    await hot.getByRole('button', { name: 'Keep weight' }).click()
-    await hot.getByText('is above live weight').waitFor()
-    expect(await hot.getByRole('textbox').inputValue()).toBe('275 lb')
-    await hot.getByRole('textbox').fill('heavy')
-    await hot.getByRole('button', { name: 'Keep weight' }).click()
-    await hot.getByText('is not a weight Ekko can read').waitFor()
-    await hot.getByRole('textbox').fill('160 lb')
-    await hot.getByRole('button', { name: 'Keep weight' }).click()
-    await hot.getByText(/dresses at 63\.\d %/).waitFor()
-    await hot.getByRole('button', { name: 'Keep it all the same' }).click()
-    await hot.getByText('160 lb').waitFor()
-    await page.getByText('The weighings disagree').waitFor()
-
-    await hot.getByRole('button', { name: 'Correct' }).click()
-    await hot.getByRole('textbox').fill('12lb 6oz')
-    await hot.getByRole('button', { name: 'Put right' }).click()
-    await hot.getByText('is outside').waitFor()
-    await hot.getByRole('textbox').fill('82.6 kg')
-    await hot.getByRole('button', { name: 'Put right' }).click()
-    await hot.getByText('82.6 kg', { exact: true }).waitFor()
-    expect(await page.getByText('The weighings disagree').count()).toBe(0)
-    await page.getByText('Every weighing on record').click()
-    expect(await page.getByText('corrected').count()).toBe(1)
-    expect(await stage(page, 'hot').innerText()).toContain('182.1 lb')
-
-    const live = page.locator('[data-entry=live]')
-    await live.getByRole('button', { name: 'Withdraw' }).click()
-    await live.getByRole('button', { name: 'Write it down: live weight' }).click()
-    await expect.poll(() => stage(page, 'live').getAttribute('title')).toMatch(/estimate, likely/)
-    expect(
-      figure(
-        await stage(page, 'live')
-          .innerText()
-          .then((t) => t.split('\n')[1]!),
-      ),
-    ).toBeGreaterThan(182)
-    await live.getByRole('combobox').click()
-    await page.getByRole('option', { name: 'tape' }).click()
-    await live.getByLabel('Heart girth').fill('46')
-    await live.getByLabel('Body length').fill('49')
-    expect(await live.getByLabel('Live weight', { exact: true }).inputValue()).toBe('259 lb')
-    await live.getByRole('button', { name: 'Keep weight' }).click()
-    await live.getByText('259 lb').waitFor()
-    expect(await stage(page, 'live').getAttribute('title')).toMatch(/estimate/)
-  })
-
-  it('hanging weight is always entered with its basis', async () => {
-    const { page } = run
-    const hanging = page.locator('[data-entry=hanging]')
-    await hanging.getByLabel('Hanging weight', { exact: true }).fill('178.4')
-    await hanging.getByLabel('Basis of the hanging weight').click()
-    await page.getByRole('option', { name: 'cold, after chilling' }).click()
-    await hanging.getByRole('button', { name: 'Keep weight' }).click()
-    await hanging.getByText('cold, after chilling').waitFor()
-    expect(
-      figure((await stage(page, 'hanging').innerText()).split('\n').find((l) => l.includes('lb'))!),
-    ).toBeCloseTo(178.4 * 0.995, 0)
+const fresh = running()
+describe('from nothing to a first hog with a Cover', () => {
+  it('takes no more than 15 presses, and no manual', async () => {
+    const { page } = fresh
+    await page.goto(fresh.url)
+    await page.getByText('An empty hook').waitFor()
+    const presses = await countPresses(page)
+    await page.getByLabel('Farm’s name').click()
+    await page.keyboard.type('Hill End')
+    await page.getByRole('button', { name: 'Open the farm' }).click()
+    await page.getByLabel('Live weight, if weighed').click()
+    await page.keyboard.type('262 lb')
+    await page.getByRole('button', { name: 'Hang the lot' }).click()
+    await page.getByRole('heading', { name: 'Hog 1', exact: true }).waitFor()
+    await page.getByText('Federally inspected.').click()
+    await page.getByRole('link', { name: 'Price', exact: true }).click()
+    for (const [what, amount] of [
+      ['Feeder pig', '95'],
+      ['Feed', '430'],
+    ] as const) {
+      if (what === 'Feeder pig') await page.getByRole('button', { name: what, exact: true }).click()
+      else {
+        await page.getByLabel('What was paid for').click()
+        await page.keyboard.type(what)
+      }
+      await page.getByLabel('Amount paid').click()
+      await page.keyboard.type(amount)
+      await page.keyboard.press('Enter')
+    }
+    await expect.poll(() => page.getByTestId('cover').innerText()).toMatch(/\d+ %/)
+    expect(await presses()).toBeLessThanOrEqual(15)
   })
 })

@@ -1,6 +1,6 @@
 import axeSource from 'axe-core'
 import type { Page } from 'playwright-core'
-import { describe, expect, it } from 'vitest'
+import { expect, it } from 'vitest'
 import { openLot, visit, type Running } from './testing.ts'
 
 /** Every main view of the demo farm: a lot and its station, or a place of the farm. */
@@ -84,13 +84,31 @@ export async function faultsOf(page: Page, colours = true): Promise<string[]> {
   return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`)
 }
 
-/** Opens every view at these sizes: no accessibility fault, and nothing wider than the window. */
-export const everyViewStandsAt = (run: Running, sizes: readonly (readonly [number, number])[]) =>
-  describe.each(sizes)('at %i × %i', (width, height) => {
-    it.each(VIEWS)('%s %s has no accessibility fault and nothing runs off the side', async (tag, view) => {
-      await run.page.setViewportSize({ width, height })
-      await standAt(run, tag, view)
-      expect(await overflowOf(run.page)).toBeLessThanOrEqual(0)
-      expect(await faultsOf(run.page, width === sizes[0]![0])).toEqual([])
-    })
+/** Heights a head may have on a phone: the work begins within reach. */
+const MOST_HEAD_PX = 120
+
+/**
+ * Opens every view once and looks at it at each of these sizes, the first with an accessibility check of its colours: no
+ * fault, nothing wider than the window, and on a phone no head that leaves no room. At the `narrow` ones only its width counts.
+ */
+export const everyViewStandsAt = (
+  run: Running,
+  sizes: readonly (readonly [number, number])[],
+  narrow: readonly (readonly [number, number])[] = [],
+) =>
+  it.each(VIEWS)('%s %s has no accessibility fault and nothing runs off the side', async (tag, view) => {
+    const { page } = run
+    await page.setViewportSize({ width: sizes[0]![0], height: sizes[0]![1] })
+    await standAt(run, tag, view)
+    for (const [width, height] of sizes) {
+      await page.setViewportSize({ width, height })
+      expect(await overflowOf(page), `at ${width}`).toBeLessThanOrEqual(0)
+      expect(await faultsOf(page, width === sizes[0]![0]), `at ${width}`).toEqual([])
+      if (tag && width < 400)
+        expect((await page.locator('#main').boundingBox())!.y).toBeLessThan(MOST_HEAD_PX)
+    }
+    for (const [width, height] of narrow) {
+      await page.setViewportSize({ width, height })
+      expect(await overflowOf(page), `at ${width}`).toBeLessThanOrEqual(0)
+    }
   })

@@ -1,7 +1,6 @@
 import type { Page } from 'playwright-core'
-import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
-import { openLot, running, saved } from './testing.ts'
+import { openLot, running, saved, visit } from './testing.ts'
 
 const run = running({ demo: true })
 /** What a page asks the server for from now on. */
@@ -113,6 +112,7 @@ describe('on the wire', () => {
     expect(theirs).toEqual([expect.stringMatching(/^GET [\w-]+\?since=N$/), 'POST decisions'])
     await other.context.close()
   })
+
   it('a choice is one reading, one set of alternatives, one set of draws in a thread, and at most two layouts', async () => {
     const { page, context } = await run.open()
     const counts = await counted(page)
@@ -135,63 +135,7 @@ describe('on the wire', () => {
     expect(layouts).toBeLessThanOrEqual(LAYOUTS)
     await context.close()
   })
-  it('a price is one reading of its own and no new draws; of the skyline only its bar moves', async () => {
-    const { page, context } = await run.open()
-    const counts = await counted(page)
-    await openLot(run, 'Bramble', 'price', page)
-    const price = page.getByLabel('Price of Ground pork', { exact: true })
-    await page.getByTestId('skyline').locator('text').first().waitFor()
-    await saved(page)
-    const before = await counts()
-    const moved = await page.getByTestId('skyline').evaluateHandle((el) => {
-      const all = { of: el.querySelectorAll('path, text').length, nodes: new Set<Node>() }
-      new MutationObserver((list) => list.forEach((m) => all.nodes.add(m.target))).observe(el, {
-        subtree: true,
-        attributes: true,
-        childList: true,
-        characterData: true,
-      })
-      return all
-    })
-    await price.fill('6.60')
-    await price.press('Enter')
-    await saved(page)
-    const after = await counts()
-    expect(after.reading! - before.reading!).toBe(1)
-    const { nodes, of } = await moved.evaluate((m) => ({ nodes: m.nodes.size, of: m.of }))
-    expect(of).toBeGreaterThan(60)
-    expect(nodes).toBeLessThanOrEqual(8)
-    await context.close()
-  })
-  it('what the server refuses lies aside with its reason, over a reload, until it is sent again; a fault is only held', async () => {
-    const { page, context } = await run.open()
-    const answer = (status: number, title: string) => ({
-      status,
-      contentType: 'application/problem+json',
-      body: JSON.stringify({ type: '/problems/test', title, status }),
-    })
-    await openLot(run, 'Bramble', 'block', page)
-    await page.route('**/decisions', (route) => route.fulfill(answer(422, 'No such way here.')), { times: 1 })
-    await page.route('**/decisions', (route) => route.fulfill(answer(500, 'The disk failed.')), { times: 1 })
-    await way(page, 'loin-rack').waitFor()
-    const checked = page.locator('[data-path][aria-checked=true]')
-    const before = (await checked.count()) > 0 ? await checked.first().getAttribute('data-path') : null
-    const wanted = before === 'loin-roasts' ? 'loin-rack' : 'loin-roasts'
-    await way(page, wanted).click()
-    const note = page.getByRole('alert', { name: 'Not taken' })
-    await note.getByText('No such way here.').waitFor()
-    await note.getByText('Bramble: 2 decisions.').waitFor()
-    await expect.poll(() => way(page, wanted).getAttribute('aria-checked')).toBe('false')
-    await page.unrouteAll()
-    // The fault was held and went through once it was over.
-    await page.reload()
-    await note.getByText('No such way here.').waitFor()
-    await note.getByRole('button', { name: 'Send again' }).press('Enter')
-    await taken(page, wanted)
-    await saved(page)
-    await note.waitFor({ state: 'detached' })
-    await context.close()
-  })
+
   it('a page of another build than the server’s says so, and loses nothing it holds', async () => {
     const { page, context } = await run.open()
     await openLot(run, 'Thistle', 'block', page)
@@ -211,6 +155,7 @@ describe('on the wire', () => {
     await taken(page, 'loin-boneless')
     await context.close()
   })
+
   it('a window that heard nothing for a while catches up with what it missed, and misses none of it', async () => {
     const { page } = run
     const other = await run.open()
@@ -222,6 +167,51 @@ describe('on the wire', () => {
     await saved(page)
     await other.context.setOffline(false)
     await taken(other.page, 'loin-chops')
+    await other.context.close()
+  })
+})
+
+describe('two windows', () => {
+  it('a change in one is seen in the other; on the same field both are shown and one is kept', async () => {
+    const other = await run.open()
+    await openLot(run, 'Juniper', 'block')
+    await openLot(run, 'Juniper', 'block', other.page)
+    for (const p of [run.page, other.page]) await p.locator('[data-part=loin]').first().click()
+    const theirs = (path: string) => other.page.locator(`[data-path=${path}]`)
+    await way(run.page, 'loin-boneless-chops').click()
+    await expect.poll(() => theirs('loin-boneless-chops').getAttribute('aria-checked')).toBe('true')
+
+    await other.context.setOffline(true)
+    await theirs('loin-grind').click()
+    await other.page.getByText('Held here').waitFor()
+    await way(run.page, 'loin-roasts').click()
+    await saved(run.page)
+    await other.context.setOffline(false)
+    const dialog = other.page.getByRole('dialog')
+    await dialog.getByText('Changed in two windows').waitFor()
+    expect(await dialog.innerText()).toMatch(/Tenderloin and back ribs kept[\s\S]*Boneless roasts/)
+    await dialog.getByRole('button', { name: 'Take what was decided here' }).click()
+    await expect.poll(() => way(run.page, 'loin-grind').getAttribute('aria-checked')).toBe('true')
+    await other.context.close()
+  })
+
+  it('two tablets at once lose and double nothing', async () => {
+    const other = await run.open({ viewport: { width: 820, height: 1180 } })
+    await openLot(run, 'Clover', 'pack')
+    await openLot(run, 'Clover', 'pack', other.page)
+    const weigh = async (page: Page, lb: string) => {
+      await page.locator('tr[data-cut=picnic-roast]').getByRole('button', { name: /Weigh/ }).click()
+      await page.getByLabel('Weight on the scale').fill(lb)
+      await page.getByRole('button', { name: 'Keep weight' }).click()
+      await page.getByText(`${lb} of picnic roast kept`).waitFor()
+    }
+    for (const [a, b] of [
+      ['2 lb', '2.1 lb'],
+      ['2.2 lb', '2.3 lb'],
+    ] as const)
+      await Promise.all([weigh(run.page, a), weigh(other.page, b)])
+    for (const page of [run.page, other.page])
+      await expect.poll(() => page.locator('tr[data-cut=picnic-roast]').innerText()).toContain('8.6 lb')
     await other.context.close()
   })
 })
@@ -238,31 +228,71 @@ describe('a connection that breaks', () => {
   })
 })
 
-describe('a farm of many lots', () => {
-  it('shows the newest, older ones at a press, and finds any by its name', async () => {
-    const { page, context } = await run.open()
-    for (let n = 1; n <= 50; n++) {
-      const res = await fetch(`${run.url}/api/lots`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ id: uuid(), tag: `Pen ${n}`, species: 'hog', count: 1 }),
-      })
-      expect(res.status).toBe(201)
+describe('by the Tab key', () => {
+  it('the first way is fewer than 15 stops from the top of the page; arrows stay in the list of ways', async () => {
+    const { page } = run
+    await openLot(run, 'Juniper', 'block')
+    await page.reload()
+    await page.locator('[data-path]').first().waitFor()
+    await page.locator('[data-line]').first().waitFor()
+    const now = () => page.evaluate(() => document.activeElement?.getAttribute('data-path') ?? null)
+    let stops = 0
+    while ((await now()) === null && stops < 40) {
+      await page.keyboard.press('Tab')
+      stops++
     }
-    await page.goto(run.url)
-    const named = (tag: string) => page.getByRole('row').getByRole('link', { name: tag, exact: true })
-    await named('Pen 50').waitFor()
-    await page.getByText('23 more came before these').waitFor()
-    expect(await named('Juniper').count()).toBe(0)
-    await page.getByRole('button', { name: /^5\d on the hoof$/ }).waitFor()
-    await page.getByLabel('Find a lot or a station').fill('junip')
-    await named('Juniper').waitFor()
-    expect(await page.getByRole('row').count()).toBe(2)
-    await page.getByLabel('Find a lot or a station').fill('')
-    await page.getByRole('button', { name: 'Show older lots' }).press('Enter')
-    await named('Clover').waitFor()
-    expect(await page.getByRole('button', { name: 'Show older lots' }).count()).toBe(0)
-    expect(await page.getByRole('row').count()).toBe(72)
-    await context.close()
+    expect(stops).toBeLessThan(15)
+    const heading = await page.locator('.paths h2').innerText()
+    const ways = await page.locator('[data-path]').count()
+    for (const key of ['ArrowDown', 'ArrowRight', 'ArrowUp', 'ArrowLeft'])
+      for (let i = 0; i <= ways; i++) {
+        await page.keyboard.press(key)
+        expect(await now()).not.toBeNull()
+      }
+    expect(await page.locator('.paths h2').innerText()).toBe(heading)
+  })
+})
+
+describe('a label', () => {
+  it('is drawn in true size', async () => {
+    const { page } = run
+    await openLot(run, 'Clover', 'labels')
+    const label = page.getByTestId('label')
+    await label.getByText('lot Clover', { exact: false }).waitFor()
+    const width = await label.evaluate((el) => el.getBoundingClientRect().width)
+    expect((width / 96) * 25.4).toBeCloseTo(100, 0)
+  })
+})
+
+describe('the packs of the farm', () => {
+  it('of hundreds only those in sight are drawn, and the rest come as one scrolls', async () => {
+    const { page } = run
+    const { lots } = (await (await fetch(`${run.url}/api/home`)).json()) as {
+      lots: { id: string; tag: string }[]
+    }
+    const { id } = lots.find((l) => l.tag === 'Long Acre half')!
+    const many = {
+      ...{ id: crypto.randomUUID(), cut: 'ground-beef', packs: 400, corrects: null, stands: true },
+      ...{ shown: { value: 120, unit: 'lb' }, confirmed: true },
+    }
+    const answer = await fetch(`${run.url}/api/lots/${id}/packs`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(many),
+    })
+    expect(answer.status).toBe(200)
+    const { packs } = (await answer.json()) as { packs: { number: number }[] }
+    const first = packs.at(-1)!.number
+    await visit(run, `/packs?lot=${id}`)
+    const rows = page.getByTestId('store').locator('[data-number]')
+    await page.locator(`[data-number="${first + 399}"]`).waitFor()
+    const list = page.locator('.p-virtualscroller')
+    await expect
+      .poll(async () => {
+        await list.evaluate((el) => (el.scrollTop = el.scrollHeight))
+        return page.locator(`[data-number="${first}"]`).count()
+      })
+      .toBe(1)
+    expect(await rows.count()).toBeLessThan(100)
   })
 })

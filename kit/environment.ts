@@ -26,7 +26,9 @@ export default {
       const window = new Window({ url: 'http://127.0.0.1', width: WIDTH, height: HEIGHT })
       held.ekkoWindow = window
       // No stylesheet is read here: what an element says of itself is all there is, and is not worked out anew each time.
-      Object.assign(window, { getComputedStyle: (el: { style: object }) => new Proxy(el.style, { get: styled }) })
+      Object.assign(window, {
+        getComputedStyle: (el: { style: object }) => new Proxy(el.style, { get: styled }),
+      })
       // Files are handed to requests and read back: they stay those of the process.
       const { Blob, File } = globalThis
       populateGlobal(global, window, { bindFunctions: true })

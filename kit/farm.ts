@@ -101,7 +101,15 @@ export async function openFarm(prepared: string): Promise<Farm> {
   const keeping = new Keeping(store, keeperOf(folder), now)
   let served: { app: Express; bell: Bell }
   const serve = () =>
-    (served = createApp({ store, shelf, keeping, papers, access: accessTo(folder, now), now, log: (e) => bugs.push(e) }))
+    (served = createApp({
+      store,
+      shelf,
+      keeping,
+      papers,
+      access: accessTo(folder, now),
+      now,
+      log: (e) => bugs.push(e),
+    }))
   const bugs: unknown[] = []
   serve()
   const server: Server = createServer((req, res) => served.app(req, res))

@@ -208,7 +208,8 @@ export class Found {
     const holds = (el: Element) =>
       (hasText === undefined || says(textOf(el), hasText)) &&
       (!has || has.#all().some((inner) => el !== inner && el.contains(inner)))
-    return new Found(() => this.#all().filter(holds), `${this.#said} with ${String(hasText ?? has?.#said)}`)
+    const what = String(hasText ?? (has ? has.#said : ''))
+    return new Found(() => this.#all().filter(holds), `${this.#said} with ${what}`)
   }
   nth(n: number): Found {
     return new Found(() => this.#all().slice(n).slice(0, 1), `${this.#said} no. ${n}`)
@@ -223,12 +224,12 @@ export class Found {
     return this.#all().map((el, i) => new Found(() => [el], `${this.#said} no. ${i}`))
   }
 
-  /** The one that is seen, once it is there. */
-  async #one(): Promise<Element> {
+  /** The one that is seen (or is there at all), once it is. */
+  async #one(is = isSeen): Promise<Element> {
     const until = performance.now() + PATIENCE_MS
     for (;;) {
       await settled()
-      const seen = this.#all().filter(isSeen)
+      const seen = this.#all().filter(is)
       if (seen.length === 1) return seen[0]!
       if (seen.length > 1)
         throw new Error(`${seen.length} are seen of ${this.#said}: ${seen.map((s) => textOf(s).slice(0, 60)).join(' | ')}`)
@@ -250,8 +251,8 @@ export class Found {
       await new Promise((done) => setTimeout(done, LOOK_EVERY_MS))
     }
   }
-  async #do(deed: (el: Element) => void): Promise<void> {
-    deed(await this.#one())
+  async #do(deed: (el: Element) => void, is = isSeen): Promise<void> {
+    deed(await this.#one(is))
     await settled()
   }
   click(): Promise<void> {
@@ -283,7 +284,8 @@ export class Found {
       const files = [new File([file.buffer], file.name, { type: file.mimeType })]
       Object.defineProperty(el, 'files', { configurable: true, value: files })
       inform(el, 'change')
-    })
+      // The field itself is seldom seen: a button of ours stands for it.
+    }, (el) => el.isConnected)
   }
   async innerText(): Promise<string> {
     return textOf(await this.#one())

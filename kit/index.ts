@@ -58,7 +58,10 @@ export class Page extends Found {
     document.body.innerHTML = ''
   }
   async #mount() {
-    const [{ default: App }, { ekko }] = await Promise.all([import('../web/App.vue'), import('../web/ekko.ts')])
+    const [{ default: App }, { ekko }] = await Promise.all([
+      import('../web/App.vue'),
+      import('../web/ekko.ts'),
+    ])
     const root = document.createElement('div')
     document.body.append(root)
     this.#app = mount(App, { attachTo: root, global: { plugins: [[ekko, 'none']] } })

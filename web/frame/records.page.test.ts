@@ -24,7 +24,11 @@ describe('a lot hung by mistake', () => {
 describe('slips and photos', () => {
   it('are attached, stay over a reload, and are taken off again; what is no picture is refused by name', async () => {
     await page.open('hang', 'Bramble')
-    const file = (name: string, mimeType: string, text: string) => ({ name, mimeType, buffer: Buffer.from(text) })
+    const file = (name: string, mimeType: string, text: string) => ({
+      name,
+      mimeType,
+      buffer: Buffer.from(text),
+    })
     await page.getByText('Slips and photos').click()
     const input = page.getByLabel('Slip or photo')
     await input.setInputFiles(file('notes.txt', 'text/plain', 'hung 189'))

@@ -121,13 +121,9 @@ describe('a flock, from placing chicks to packs', () => {
     await page.locator('#also-birds').fill('12')
     await press('After these')
     await page.getByTestId('also').waitFor()
-    await expect
-      .poll(async () => minutesIn(await text('iced')))
-      .toBeGreaterThan(before + 20)
+    await expect.poll(async () => minutesIn(await text('iced'))).toBeGreaterThan(before + 20)
     await press('Not these')
-    await expect
-      .poll(async () => minutesIn(await text('iced')))
-      .toBeLessThan(before + 10)
+    await expect.poll(async () => minutesIn(await text('iced'))).toBeLessThan(before + 10)
     await press('Run sheet')
     await page
       .getByRole('dialog')

@@ -21,7 +21,9 @@ describe('planned by keyboard only', () => {
     await page.press('b')
     for (const id of ways) {
       await walkTo(id)
-      const shown = await page.locator('[data-path]').evaluateAll((x) => x.map((e) => e.getAttribute('data-path')))
+      const shown = await page
+        .locator('[data-path]')
+        .evaluateAll((x) => x.map((e) => e.getAttribute('data-path')))
       await page.press(String(shown.indexOf(id) + 1))
       await expect.poll(() => way(id).getAttribute('aria-checked')).toBe('true')
     }

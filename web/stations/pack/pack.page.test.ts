@@ -10,8 +10,7 @@ const put = (kg: number) =>
   })
 const face = page.getByTestId('scale')
 /** The scale stands still at what was put on it. */
-const still = (lb: string) =>
-  expect.poll(() => face.innerText()).toMatch(new RegExp(`${lb}[^]*stands still`))
+const still = (lb: string) => expect.poll(() => face.innerText()).toMatch(new RegExp(`${lb}[^]*stands still`))
 const row = (cut: string) => page.locator(`tr[data-cut=${cut}]`)
 const packsOf = async (cut: string) =>
   Number(/(\d+) of \d+ packs?/.exec(await row(cut).innerText())?.[1] ?? 0)
@@ -131,7 +130,7 @@ describe('packs', () => {
 
   it('a scanner finds a pack wherever the focus is: in a field, and where single keys mean something', async () => {
     await page.open('block', 'Clover')
-        await page.press('r')
+    await page.press('r')
     await scan('P00000007')
     await page.getByRole('heading', { name: 'Pack 7' }).waitFor()
     const section = page.getByTestId('trace')
@@ -205,7 +204,6 @@ describe('an outage', () => {
     const lot = await page.ask<{ packs: { cut: string }[] }>('GET', `/lots/${await page.idOf('Clover')}`)
     expect(lot.packs.filter((p) => p.cut === 'rib-tips')).toHaveLength(1)
   })
-
 })
 
 describe('labels', () => {
@@ -390,7 +388,6 @@ describe('the packs of the farm', () => {
     await page.getByRole('link', { name: /^Stall freezer/ }).click()
     await expect.poll(() => rows.count()).toBe(n)
   })
-
 })
 
 describe('tubs', () => {
