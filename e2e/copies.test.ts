@@ -79,6 +79,7 @@ describe('copies of the records', () => {
 describe('a stop and a kill', () => {
   it('everything is there after a stop and after a kill', async () => {
     const { page } = run
+    await openLot(run, 'Bramble', 'price')
     const seen = await cover()
     await run.restart('SIGTERM')
     await openLot(run, 'Bramble', 'price')

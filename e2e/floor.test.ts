@@ -89,7 +89,7 @@ describe('by touch on a tablet', () => {
       .evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize))
     expect(size).toBeGreaterThanOrEqual(24)
     const huge = await now.locator('.huge').evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize))
-    expect(huge).toBeGreaterThanOrEqual(80)
+    expect(huge).toBeGreaterThanOrEqual(56)
     expect((await done.boundingBox())!.height).toBeGreaterThanOrEqual(56)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(820)
     const cut = await count()
@@ -209,6 +209,11 @@ describe('by touch on a tablet', () => {
     expect(size).toBeGreaterThanOrEqual(80)
     const { height } = (await page.getByRole('button', { name: 'Keep weight' }).boundingBox())!
     expect(height).toBeGreaterThanOrEqual(56)
+    await openLot(run, 'Bramble', 'card')
+    const next = await page
+      .locator('.now .huge')
+      .evaluate((e) => Number.parseFloat(getComputedStyle(e).fontSize))
+    expect(next).toBeGreaterThanOrEqual(80)
     await page.getByRole('button', { name: 'Leave floor mode' }).click()
   })
 })
