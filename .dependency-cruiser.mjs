@@ -34,7 +34,7 @@ const wing = (name, ...may) => ({
   severity: 'error',
   from: { path: `^${name}/`, pathNot: NOT_TESTS },
   to: {
-    path: '^(core|contracts|paper|demo|server|web|e2e|trials|bench|calibration)/',
+    path: '^(core|contracts|paper|demo|server|web|e2e|kit|trials|bench|calibration)/',
     pathNot: [name, ...may].map((room) => `^${room}/`),
   },
 })

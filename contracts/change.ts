@@ -24,4 +24,5 @@ export type LotChange = z.infer<typeof lotChangeSchema>
 
 /** What a bell says: a lot now stands at a revision, by a device and its request; something of the farm changed, or all of it. */
 export type Rung =
-  { lot: string; rev: number; device: string; request: string } | { farm: true; anew?: boolean }
+  | { lot: string; rev: number; device: string; request: string }
+  | { farm: true; anew?: boolean }

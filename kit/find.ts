@@ -62,7 +62,12 @@ export function textOf(el: Element): string {
   walk(el)
   return text
     .split('\n')
-    .map((line) => line.replaceAll(/ *\t */g, '\t').replaceAll(/ +/g, ' ').trim())
+    .map((line) =>
+      line
+        .replaceAll(/ *\t */g, '\t')
+        .replaceAll(/ +/g, ' ')
+        .trim(),
+    )
     .filter(Boolean)
     .join('\n')
 }
@@ -82,7 +87,8 @@ const inform = (el: Element, ...events: string[]) => {
   for (const name of events) el.dispatchEvent(new Event(name, { bubbles: true }))
 }
 type Field = HTMLInputElement | HTMLTextAreaElement
-const isField = (el: Element): el is Field => el instanceof HTMLInputElement || el instanceof HTMLTextAreaElement
+const isField = (el: Element): el is Field =>
+  el instanceof HTMLInputElement || el instanceof HTMLTextAreaElement
 /** What was typed since the field told last: a browser tells when it is left, or at Enter. */
 const typed = new WeakSet<Element>()
 const tellChange = (el: Element) => typed.delete(el) && inform(el, 'change')
@@ -232,9 +238,13 @@ export class Found {
       const seen = this.#all().filter(is)
       if (seen.length === 1) return seen[0]!
       if (seen.length > 1)
-        throw new Error(`${seen.length} are seen of ${this.#said}: ${seen.map((s) => textOf(s).slice(0, 60)).join(' | ')}`)
+        throw new Error(
+          `${seen.length} are seen of ${this.#said}: ${seen.map((s) => textOf(s).slice(0, 60)).join(' | ')}`,
+        )
       if (performance.now() > until)
-        throw new Error(`There is no ${this.#said}. The page says:\n${textOf(document.body).slice(0, PAGE_SAID)}`)
+        throw new Error(
+          `There is no ${this.#said}. The page says:\n${textOf(document.body).slice(0, PAGE_SAID)}`,
+        )
       await new Promise((done) => setTimeout(done, LOOK_EVERY_MS))
     }
   }
@@ -280,12 +290,15 @@ export class Found {
     })
   }
   setInputFiles(file: { name: string; mimeType: string; buffer: Uint8Array<ArrayBuffer> }): Promise<void> {
-    return this.#do((el) => {
-      const files = [new File([file.buffer], file.name, { type: file.mimeType })]
-      Object.defineProperty(el, 'files', { configurable: true, value: files })
-      inform(el, 'change')
-      // The field itself is seldom seen: a button of ours stands for it.
-    }, (el) => el.isConnected)
+    return this.#do(
+      (el) => {
+        const files = [new File([file.buffer], file.name, { type: file.mimeType })]
+        Object.defineProperty(el, 'files', { configurable: true, value: files })
+        inform(el, 'change')
+        // The field itself is seldom seen: a button of ours stands for it.
+      },
+      (el) => el.isConnected,
+    )
   }
   async innerText(): Promise<string> {
     return textOf(await this.#one())

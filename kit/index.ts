@@ -97,7 +97,7 @@ export class Page extends Found {
     await this.#mount()
   }
   /** Presses a key where the focus is. */
-  press(key: string): Promise<void> {
+  override press(key: string): Promise<void> {
     return press(key)
   }
   /** The link of this name. */

@@ -1,15 +1,20 @@
 import { spawnSync } from 'node:child_process'
+import { existsSync } from 'node:fs'
 
-// One type check per world: core knows no DOM and no Node, the server no DOM, the pages no Node. The core is checked once: the
-// others read what it declares.
+// One type check per world: core knows no DOM and no Node, the server no DOM, the pages no Node; their tests know all. The core is
+// checked once: server and pages read what it declares. Where no pages stand in it, the native compiler checks a world in a
+// tenth of the time.
+const NATIVE = 'node_modules/typescript7/bin/tsc'
 const runs = [
-  ['tsc', '-p', 'tsconfig.core.json'],
-  ['tsc', '-p', 'tsconfig.server.json'],
-  ['vue-tsc', '-p', 'tsconfig.web.json'],
+  ['node', NATIVE, '-p', 'tsconfig.core.json'],
+  ['node', NATIVE, '-p', 'tsconfig.server.json'],
+  ['node', NATIVE, '-p', 'tsconfig.pages.json'],
+  ['npx', 'vue-tsc', '-p', 'tsconfig.web.json'],
 ]
-for (const run of runs) {
-  const info = `node_modules/.cache/types/${run[2]}`
-  const { status } = spawnSync('npx', [...run, '--incremental', '--tsBuildInfoFile', info], {
+if (!existsSync(NATIVE)) throw new Error('The native compiler is not installed: run npm ci.')
+for (const [command, ...run] of runs) {
+  const info = `node_modules/.cache/types/${run.at(-1)}`
+  const { status } = spawnSync(command, [...run, '--incremental', '--tsBuildInfoFile', info], {
     stdio: 'inherit',
   })
   if (status !== 0) process.exit(status ?? 1)

@@ -18,7 +18,17 @@ import { placeOf } from './places.ts'
 
 /** What a step of the card is: before the carcass is cut, taken out of it or off it, freed, broken along a line, a part opened, a cut finished. */
 export type TaskKind =
-  'ready' | 'dress' | 'cavity' | 'glands' | 'off' | 'free' | 'line' | 'open' | 'finish' | 'pack' | 'wash'
+  | 'ready'
+  | 'dress'
+  | 'cavity'
+  | 'glands'
+  | 'off'
+  | 'free'
+  | 'line'
+  | 'open'
+  | 'finish'
+  | 'pack'
+  | 'wash'
 
 /** One step of the work. `id` is what it is ticked by; `parts` and `cuts` are those it concerns. */
 export interface Task {

@@ -26,10 +26,8 @@ export const allMinutes = ({ hand, grind, finish, wrap, setUp }: BenchMinutes): 
   hand + grind + finish + wrap + setUp
 
 /** A figure of the ways a part is cut in, each by the length that is its own. */
-export const alongOf = (
-  { path, rear }: Pick<CutSlot, 'path' | 'rear'>,
-  of: (path: Path) => number,
-): number => (rear ? rear.at * of(path) + (1 - rear.at) * of(rear.path) : of(path))
+export const alongOf = ({ path, rear }: Pick<CutSlot, 'path' | 'rear'>, of: (path: Path) => number): number =>
+  rear ? rear.at * of(path) + (1 - rear.at) * of(rear.path) : of(path)
 
 /**
  * What cutting `count` animals by a plan takes: every way once on each side it is taken on, growing with

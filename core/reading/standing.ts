@@ -27,7 +27,14 @@ export interface Progress {
 
 /** The next thing to do for a lot. */
 export type Next =
-  'weigh' | 'look-at-sum' | 'weigh-packs' | 'enter-costs' | 'say-route' | 'plan' | 'price' | 'weigh-again'
+  | 'weigh'
+  | 'look-at-sum'
+  | 'weigh-packs'
+  | 'enter-costs'
+  | 'say-route'
+  | 'plan'
+  | 'price'
+  | 'weigh-again'
 
 /** What a tag on the rail bears: standing, the figure that counts, Cover, and what comes next. */
 export function progressOf(read: Reckoning): Progress {

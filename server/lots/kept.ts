@@ -10,11 +10,5 @@ export const kept = async (tx: Tx, id: string, from: number): Promise<Kept> => (
 })
 
 /** What is sent again is kept once, from before its own first row on; another under its id is refused, with both. */
-export const again = (
-  tx: Tx,
-  lot: string,
-  rev: number,
-  held: unknown,
-  sent: unknown,
-): Promise<Kept> | Kept =>
+export const again = (tx: Tx, lot: string, rev: number, held: unknown, sent: unknown): Promise<Kept> | Kept =>
   same(held, sent) ? kept(tx, lot, Math.max(0, rev - 1)) : { result: 'taken', held, sent }

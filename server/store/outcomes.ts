@@ -22,7 +22,9 @@ export type Kept =
   | Taken
 /** What came of changing a thing in place: kept, or what another made of it since. */
 export type Changed<T> =
-  { result: 'kept'; value: T } | { result: 'changed'; held: T | null; sent: unknown } | Refused
+  | { result: 'kept'; value: T }
+  | { result: 'changed'; held: T | null; sent: unknown }
+  | Refused
 
 /** SHA-256 of a value as JSON with sorted keys: the same for the same content, however it was stored. */
 export const digestOf = (content: unknown) => createHash('sha256').update(stringify(content)!).digest('hex')

@@ -29,9 +29,7 @@ function whatOf(item: Pending): string {
       {{ rows.length === 1 ? 'it' : 'them' }}.
     </p>
     <p v-for="r in rows" :key="r.request" class="row">
-      <span
-        ><b>{{ r.what }}.</b> {{ r.why }}</span
-      >
+      <span><b>{{ r.what }}.</b> {{ r.why }}</span>
       <Button size="small" outlined label="Send again" @click="store.queue.again(r.request)" />
       <Button size="small" text severity="secondary" label="Drop" @click="store.queue.drop(r.request)" />
     </p>

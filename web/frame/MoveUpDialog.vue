@@ -103,9 +103,7 @@ function take() {
       </p>
       <div v-if="gone.length > 0" class="caution">
         <i class="pi pi-info-circle" aria-hidden="true" />
-        <span
-          >Chosen, but no longer there; each goes back to the usual: <b>{{ gone.join(' · ') }}</b></span
-        >
+        <span>Chosen, but no longer there; each goes back to the usual: <b>{{ gone.join(' · ') }}</b></span>
       </div>
       <p v-if="found.held.length > 0" class="caution" role="alert">
         {{ found.held.map((n) => words.name(n)).join(', ') }} was weighed or ticked off, and the newer figures

@@ -18,9 +18,7 @@ const popover = ref<InstanceType<typeof Popover> | null>(null)
 </script>
 
 <template>
-  <h1>
-    {{ tag }}<small v-if="count > 1"> × {{ count }}</small>
-  </h1>
+  <h1>{{ tag }}<small v-if="count > 1"> × {{ count }}</small></h1>
   <template v-if="others.length > 0">
     <Button
       text

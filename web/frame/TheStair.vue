@@ -75,9 +75,7 @@ const lost = (i: number) => {
       :title="`${s.word}: ${spoken(s)}`"
       :data-stage="s.id"
     >
-      <span class="word"
-        >{{ s.word }} <small v-if="lost(i)" class="notch">{{ lost(i) }}</small></span
-      >
+      <span class="word">{{ s.word }} <small v-if="lost(i)" class="notch">{{ lost(i) }}</small></span>
       <span v-if="s.figure" class="weight"
         ><span :class="{ estimate: !s.figure.weighed }">{{
           words.known(s.figure.kg, s.figure.range)

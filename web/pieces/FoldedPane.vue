@@ -11,9 +11,7 @@ const wasOpen = ref(false)
 
 <template>
   <details class="folded" @toggle="wasOpen ||= ($event.target as HTMLDetailsElement).open">
-    <summary>
-      <b>{{ title }}</b> <span v-if="says" class="muted">{{ says }}</span>
-    </summary>
+    <summary><b>{{ title }}</b> <span v-if="says" class="muted">{{ says }}</span></summary>
     <div class="stack inside"><slot v-if="!late || wasOpen" /></div>
   </details>
 </template>

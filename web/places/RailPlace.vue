@@ -144,8 +144,7 @@ const listed = computed(() => {
             <td>
               <span class="lot"
                 ><SpeciesMark :of="lot.species" :height="18" /><span
-                  ><RouterLink :to="{ name: 'hang', params: { id: lot.id } }"
-                    ><b>{{ lot.tag }}</b></RouterLink
+                  ><RouterLink :to="{ name: 'hang', params: { id: lot.id } }"><b>{{ lot.tag }}</b></RouterLink
                   ><span v-if="lot.count > 1" class="muted"> × {{ lot.count }}</span
                   ><span v-if="s.hung" class="muted">{{ ` ${words.name(s.hung)}` }}</span></span
                 ></span

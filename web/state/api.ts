@@ -9,7 +9,9 @@ import { ME } from './device.ts'
  * (`why`, in its own words). What gets no answer is held and sent again.
  */
 export type Answer<T> =
-  { kind: 'ok'; body: T } | { kind: 'problem'; problem: Problem } | { kind: 'unreachable'; why?: string }
+  | { kind: 'ok'; body: T }
+  | { kind: 'problem'; problem: Problem }
+  | { kind: 'unreachable'; why?: string }
 
 /** Stopped, still opening, or no room: the same request may be kept later. */
 const LATER = new Set([503, 507])

@@ -47,7 +47,7 @@ export const dayDrawer = (page: DayHearer): DayDrawer => ({
     const few = Math.ceil(draws / 5)
     const of = draws + few * changes.length
     let before = 0
-    const hear = (n: number) => void page.progress(before + n, of)
+    const hear = (n: number) => page.progress(before + n, of)
     const last = day.line.stations.length - 1
     const mark = day.chill > 0 ? day.chill - 1 : last
     const days = await all(day, draws, [...new Set([mark, last])], own, hear)

@@ -18,6 +18,8 @@ const ranges = (net: number): Ranges => ({
   parts: {},
   net: { low: net, high: net } as never,
   cover: null,
+  missing: null,
+  groups: [],
 })
 const want = (hash: string) => ({ hash, flow: { anatomy: {} }, state: {}, farm: {} }) as never
 const turn = () => new Promise((done) => setTimeout(done))

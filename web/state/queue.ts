@@ -5,7 +5,9 @@ import { ask, sayProblem, type Answer } from './api.ts'
 
 /** What is on its way to the server; kept in the browser until it is acknowledged. */
 export type Pending = { lot: string } & (
-  { append: Append } | { facts: NewFact[]; group?: string } | { pack: NewPack }
+  | { append: Append }
+  | { facts: NewFact[]; group?: string }
+  | { pack: NewPack }
 )
 /** What was not taken, and why: it lies aside until a person sends it again or drops it. */
 export interface Aside {

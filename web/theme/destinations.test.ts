@@ -1,4 +1,6 @@
 import {
+  parse,
+  type Color,
   differenceCiede2000,
   filterDeficiencyDeuter,
   filterDeficiencyProt,
@@ -11,14 +13,15 @@ import { DESTINATIONS } from './destinations.ts'
 
 /** Families told apart by colour; inside one, by lightness, pattern and letter. */
 const FAMILIES: Destination[][] = [['R', 'T'], ['B', 'C'], ['G', 'O'], ['N', 'F'], ['X']]
-const SIGHTS = {
-  'full colour': (c: string) => c,
+const SIGHTS: Record<string, (colour: Color) => Color | undefined> = {
+  'full colour': (c) => c,
   'no red cones': filterDeficiencyProt(1),
   'no green cones': filterDeficiencyDeuter(1),
   'no blue cones': filterDeficiencyTrit(1),
 }
 const difference = differenceCiede2000()
 const fill = (d: Destination) => DESTINATIONS[d].fill
+const colour = (d: Destination) => parse(fill(d))!
 
 describe('nine destinations', () => {
   it('each have a pattern of their own and a word', () => {
@@ -30,14 +33,14 @@ describe('nine destinations', () => {
   })
   it.each(Object.entries(SIGHTS))('stay apart inside a family by lightness, with %s', (_, see) => {
     for (const [dark, light] of FAMILIES.filter((f) => f.length === 2)) {
-      expect(difference(see(fill(dark!))!, see(fill(light!))!), `${dark} and ${light}`).toBeGreaterThan(8)
+      expect(difference(see(colour(dark!))!, see(colour(light!))!), `${dark} and ${light}`).toBeGreaterThan(8)
     }
   })
   it.each(Object.entries(SIGHTS))('look different or bear another pattern, with %s', (_, see) => {
     const ids = Object.keys(DESTINATIONS) as Destination[]
     for (const a of ids) {
       for (const b of ids.filter((x) => x > a)) {
-        const apart = difference(see(fill(a))!, see(fill(b))!)
+        const apart = difference(see(colour(a))!, see(colour(b))!)
         expect(apart > 5 || DESTINATIONS[a].draw !== DESTINATIONS[b].draw, `${a} and ${b}: ${apart}`).toBe(
           true,
         )

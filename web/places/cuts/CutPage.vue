@@ -77,9 +77,7 @@ const names = computed(() => {
           >
         </p>
         <p v-if="names" class="muted">{{ names }}</p>
-        <p v-for="f in friends" :key="f.word" class="friend">
-          <b>{{ f.word }}</b> {{ f.says }}
-        </p>
+        <p v-for="f in friends" :key="f.word" class="friend"><b>{{ f.word }}</b> {{ f.says }}</p>
         <OwnWords :species="species" :cut="cut.id" />
         <p v-if="start && store.farm" data-testid="starts-at">
           Starts at <b>{{ words.price(start) }}</b>

@@ -68,17 +68,11 @@ const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : 'same')
   <div class="stack bring">
     <div class="row">
       <template v-if="kept">
-        <span
-          >Picked: <b>{{ words.instant(kept.at) }}</b>, {{ sayBytes(kept.bytes) }}</span
-        >
+        <span>Picked: <b>{{ words.instant(kept.at) }}</b>, {{ sayBytes(kept.bytes) }}</span>
         <a :href="`/api/bundles/${kept.name}`" download class="muted">take this file away</a>
       </template>
-      <span v-else-if="file"
-        >Picked: <b>{{ file.name }}</b>, {{ sayBytes(file.size) }}</span
-      >
-      <span v-else-if="picked"
-        >Picked: <b>{{ picked.slice('second:'.length) }}</b></span
-      >
+      <span v-else-if="file">Picked: <b>{{ file.name }}</b>, {{ sayBytes(file.size) }}</span>
+      <span v-else-if="picked">Picked: <b>{{ picked.slice('second:'.length) }}</b></span>
       <span v-else class="muted">Pick a copy to bring back, or</span>
       <Button
         size="small"

@@ -62,9 +62,7 @@ async function make() {
     <div v-if="code && link" class="code" role="status">
       <img :src="picture" alt="The address and the code, to scan" width="148" height="148" />
       <div class="stack">
-        <p>
-          Scan it with the device, or open <b class="address">{{ plain(link.url) }}</b> there and type
-        </p>
+        <p>Scan it with the device, or open <b class="address">{{ plain(link.url) }}</b> there and type</p>
         <p class="digits" data-testid="code">{{ code.code.slice(0, 3) }} {{ code.code.slice(3) }}</p>
         <p class="muted">
           Lets one device in, {{ code.floor ? 'for the floor only' : 'for everything' }}. Good for

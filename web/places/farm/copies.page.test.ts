@@ -3,10 +3,18 @@ import { fallowmere } from '#kit'
 
 const page = fallowmere()
 const refused = (detail: string) =>
-  new Response(JSON.stringify({ type: '/problems/refused', title: 'No.', status: 422, errors: [{ field: 'passphrase', detail }] }), {
-    status: 422,
-    headers: { 'content-type': 'application/problem+json' },
-  })
+  new Response(
+    JSON.stringify({
+      type: '/problems/refused',
+      title: 'No.',
+      status: 422,
+      errors: [{ field: 'passphrase', detail }],
+    }),
+    {
+      status: 422,
+      headers: { 'content-type': 'application/problem+json' },
+    },
+  )
 
 describe('copies of the records', () => {
   it('a folder that cannot be the second place is refused at its field, and stays as it was typed', async () => {
@@ -17,9 +25,13 @@ describe('copies of the records', () => {
     expect(await page.getByLabel('Folder of the second place').inputValue()).toBe('not/a/whole/path')
   })
   it('what is wrong with a passphrase or a bundle is said where it was typed', async () => {
-    await page.getByLabel('Bundle file').setInputFiles({ name: 'farm.age', mimeType: '', buffer: Buffer.from('age') })
+    await page
+      .getByLabel('Bundle file')
+      .setInputFiles({ name: 'farm.age', mimeType: '', buffer: Buffer.from('age') })
     await page.getByLabel('Passphrase of the bundle').fill('six hens')
-    page.answer((_, path) => (path.startsWith('/api/rehearsals') ? refused('This passphrase does not open the bundle.') : undefined))
+    page.answer((_, path) =>
+      path.startsWith('/api/rehearsals') ? refused('This passphrase does not open the bundle.') : undefined,
+    )
     await page.getByRole('button', { name: 'Rehearse bringing it back' }).click()
     await page.getByText('This passphrase does not open the bundle').waitFor()
     expect(await page.getByLabel('Passphrase of the bundle').inputValue()).toBe('six hens')

@@ -8,6 +8,7 @@ const held: Held = {
   lots: 8,
   weighings: 14,
   decisions: 97,
+  facts: 12,
   packs: 7,
   papers: 0,
   newest: null,

@@ -94,9 +94,7 @@ const print = async () => {
 <template>
   <div class="two">
     <section class="stack">
-      <p class="what">
-        <b>{{ weight }}</b> {{ words.name(trace.pack.names) }}
-      </p>
+      <p class="what"><b>{{ weight }}</b> {{ words.name(trace.pack.names) }}</p>
       <p>
         <span class="lot"><SpeciesMark :of="trace.pack.species" /></span> of
         <RouterLink :to="{ name: 'pack', params: { id: trace.pack.lot } }">{{ trace.pack.tag }}</RouterLink>,

@@ -91,9 +91,7 @@ function keep() {
         </td>
         <td>
           {{ downgradeWord(d.what)
-          }}<template v-if="d.lesson"
-            ><br /><small class="muted">{{ d.lesson }}</small></template
-          >
+          }}<template v-if="d.lesson"><br /><small class="muted">{{ d.lesson }}</small></template>
         </td>
         <td class="right">{{ d.shown ? `${d.shown.value} ${d.shown.unit} away` : '' }}</td>
         <td class="right">{{ words.money(d.lost) }}</td>

@@ -63,9 +63,8 @@ const came = () => note({ kind: 'loss', day: day.today.value, animals: 1, cause:
         <b data-testid="counted">{{ counted }}</b> of {{ line.birds }} in the ice
       </p>
       <p v-if="finish && left > 0" class="when" data-testid="told-anew">
-        last about <b class="estimate">{{ sayClock(finish.middle) }}</b><span
-          v-if="finish.range"
-          class="muted"
+        last about <b class="estimate">{{ sayClock(finish.middle) }}</b
+        ><span v-if="finish.range" class="muted"
           >, likely {{ sayClock(finish.range.low) }}–{{ sayClock(finish.range.high) }}</span
         >
       </p>

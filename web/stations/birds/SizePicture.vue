@@ -51,8 +51,7 @@ const shapes = computed(() =>
       :key="s.i"
       class="tag"
       :style="{ left: `${Math.min(92, Math.max(8, s.middle))}%` }"
-      ><b>{{ s.c.animals }}</b
-      ><br /><small class="nowrap">{{ words.mass(s.c.each) }}</small></span
+      ><b>{{ s.c.animals }}</b><br /><small class="nowrap">{{ words.mass(s.c.each) }}</small></span
     >
   </div>
 </template>

@@ -52,9 +52,7 @@ const reopen = () => withdraw(...factOf((f) => f.kind === 'closing'))
     </p>
     <template v-else>
       <ul v-if="open.length > 0" class="open">
-        <li v-for="o in open" :key="o.word">
-          <b>{{ o.word }}</b>: {{ o.at }}
-        </li>
+        <li v-for="o in open" :key="o.word"><b>{{ o.word }}</b>: {{ o.at }}</li>
       </ul>
       <form class="row" novalidate @submit.prevent="close">
         <label v-if="open.length > 0" class="row"

@@ -191,8 +191,7 @@ function tick(step: CardStep) {
           <div>
             <b>{{ s.title }}</b> <span class="muted">{{ s.side }}</span><br />{{ s.way }}
             <span class="muted place"
-              ><template v-if="s.station">{{ s.station }}</template
-              ><b v-else class="bad">nowhere today</b
+              ><template v-if="s.station">{{ s.station }}</template><b v-else class="bad">nowhere today</b
               ><template v-if="s.minutes >= 0.5">, {{ Math.round(s.minutes) }} min</template
               ><template v-if="learnt(s) > 0">, timed {{ learnt(s) }} ×</template></span
             >
@@ -214,15 +213,11 @@ function tick(step: CardStep) {
             <FaultPane :step="s" :rows="faults" />
           </div>
           <div class="cuts">
-            <span v-for="c in s.cuts" :key="c.name"
-              >{{ c.name }} <b>{{ c.weight }}</b></span
-            >
+            <span v-for="c in s.cuts" :key="c.name">{{ c.name }} <b>{{ c.weight }}</b></span>
           </div>
         </li>
       </ol>
-      <p class="total">
-        All that is taken home: <b>{{ card.total }}</b>
-      </p>
+      <p class="total">All that is taken home: <b>{{ card.total }}</b></p>
       <CardClosing :work="work" />
     </template>
   </div>

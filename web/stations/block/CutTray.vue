@@ -50,9 +50,7 @@ const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
       <h2>All that comes off</h2>
       <span class="sum" data-testid="balance">
         carcass <b>{{ figure(shown.carcass) }}</b>
-        <template v-if="shown.kept > 0">
-          + offal kept <b>{{ figure(shown.kept) }}</b></template
-        >
+        <template v-if="shown.kept > 0"> + offal kept <b>{{ figure(shown.kept) }}</b></template>
         + added <b>{{ figure(shown.added) }}</b> = products <b>{{ figure(shown.products) }}</b> + by-products
         <b>{{ figure(shown.byProducts) }}</b> + losses
         <b>{{ figure(shown.losses) }}</b>

@@ -65,21 +65,18 @@ const name = computed(() => {
       </g>
     </svg>
     <div class="words">
-      <label for="face-at"
-        >Face of the cut <span class="muted">at {{ shown.place }}</span></label
-      >
+      <label for="face-at">Face of the cut <span class="muted">at {{ shown.place }}</span></label>
       <input id="face-at" v-model.number="share" type="range" min="1" max="99" step="1" />
       <p>
-        Eye <b>{{ area(shown.face.eye) }}</b><span class="muted">{{
+        Eye <b>{{ area(shown.face.eye) }}</b
+        ><span class="muted">{{
           shown.face.measured ? ', carried from the eye that was measured' : ', as usual at this weight'
         }}</span
         ><template v-if="shown.face.fatMm !== null"
           >; fat {{ Math.round(shown.face.fatMm) }} mm over it</template
         ><template v-if="shown.face.tenderloin > 0.3">; tenderloin {{ area(shown.face.tenderloin) }}</template
-        >. A slice of {{ shown.thickness }} mm is about <b>{{ words.mass(shown.slice) }}</b><span
-          class="muted"
-          >, before it is trimmed, belly or tail apart.</span
-        >
+        >. A slice of {{ shown.thickness }} mm is about <b>{{ words.mass(shown.slice) }}</b
+        ><span class="muted">, before it is trimmed, belly or tail apart.</span>
       </p>
     </div>
   </section>

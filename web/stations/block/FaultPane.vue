@@ -114,8 +114,9 @@ const photoOf = (hash: string) => read.value.plan.attachments.find((a) => a.hash
       <b>{{ f.what }}</b>: {{ f.cause
       }}<template v-if="f.shown && f.cut !== null"
         >; {{ f.shown.value }} {{ f.shown.unit }} of {{ nameOf(f.cut) }} to {{ nameOf(f.to) }}</template
-      ><template v-if="f.lost > 0">, {{ words.money(f.lost) }}</template
-      >.<template v-if="f.lesson"> Next time: {{ f.lesson }}</template>
+      ><template v-if="f.lost > 0">, {{ words.money(f.lost) }}</template>.<template v-if="f.lesson">
+        Next time: {{ f.lesson }}</template
+      >
       <a
         v-if="f.photo && photoOf(f.photo)"
         :href="addressOf(photoOf(f.photo)!)"

@@ -163,9 +163,7 @@ const packsWord = (n: number) => `${n} ${n === 1 ? 'pack' : 'packs'}`
       figures
     </summary>
     <ul class="alike">
-      <li v-for="r in alike" :key="r.word">
-        {{ r.word }} <b>{{ r.a }}</b>
-      </li>
+      <li v-for="r in alike" :key="r.word">{{ r.word }} <b>{{ r.a }}</b></li>
       <li v-for="p in pairs.alike" :key="p.cut.id">
         {{ words.name(p.cut.names) }} <b>{{ words.mass(p.first) }}</b>
       </li>

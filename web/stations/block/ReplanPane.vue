@@ -93,10 +93,9 @@ const down = computed(() => [...read.value.plan.without])
         </p>
         <ul>
           <li v-for="c in found.changes" :key="c.part + c.sides.join()">
-            <b>{{ nameOf('parts', c.part) }}</b><template
-              v-if="c.sides.length === 1 && c.sides[0] !== 'animal'"
-              >, {{ c.sides[0] }}</template
-            >: {{ nameOf('paths', c.to) }} <span class="muted">instead of {{ nameOf('paths', c.from) }}</span>
+            <b>{{ nameOf('parts', c.part) }}</b
+            ><template v-if="c.sides.length === 1 && c.sides[0] !== 'animal'">, {{ c.sides[0] }}</template>:
+            {{ nameOf('paths', c.to) }} <span class="muted">instead of {{ nameOf('paths', c.from) }}</span>
           </li>
         </ul>
         <p v-if="found.stuck.length > 0" class="care">

@@ -97,9 +97,7 @@ function move(value: number) {
       label="Where the other way begins, % of the length from the front"
       @take="move($event!)"
     />
-    <span
-      >% of its length<small v-if="length" class="muted">{{ length }}</small></span
-    >
+    <span>% of its length<small v-if="length" class="muted">{{ length }}</small></span>
     <Select
       :model-value="now?.path ?? ONE"
       :options="options"
@@ -115,10 +113,7 @@ function move(value: number) {
       @update:model-value="take($event)"
     >
       <template #option="{ option }"
-        ><span class="option"
-          ><span>{{ option.w }}</span
-          ><small>{{ option.change }}</small></span
-        ></template
+        ><span class="option"><span>{{ option.w }}</span><small>{{ option.change }}</small></span></template
       >
     </Select>
     <small v-if="differ" class="muted"

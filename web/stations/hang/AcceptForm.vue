@@ -112,7 +112,8 @@ const sides = computed(() =>
     />
   </form>
   <p v-if="sides">
-    Both sides: <b>{{ words.mass(sides.sum) }}</b><template v-if="sides.apart !== null"
+    Both sides: <b>{{ words.mass(sides.sum) }}</b
+    ><template v-if="sides.apart !== null"
       >, {{ words.mass(kg(Math.abs(sides.apart))) }} {{ sides.apart < 0 ? 'under' : 'over' }} the hot weight
       on record</template
     >.

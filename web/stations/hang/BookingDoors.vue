@@ -27,10 +27,7 @@ function take(door: Door) {
 <template>
   <div class="stack">
     <p class="row">
-      <span v-if="last"
-        ><b>Last day to decide: {{ last }}</b
-        >, the day before the kill.</span
-      >
+      <span v-if="last"><b>Last day to decide: {{ last }}</b>, the day before the kill.</span>
       <span v-else class="muted">Say the day of kill above, and the last day to decide stands here.</span>
       <span style="flex: 1" />
       <PaperButtons :lot="lot!.id" place="booking" />

@@ -23,9 +23,7 @@ function take(what: (typeof FIELDS)[number]['what'], event: Event) {
 <template>
   <section class="record" aria-labelledby="casualty-head">
     <h2 id="casualty-head"><i class="pi pi-ban" aria-hidden="true" /> Casualty record</h2>
-    <p>
-      <b>{{ reason.rule }}</b> {{ reason.fact }} {{ reason.change }}
-    </p>
+    <p><b>{{ reason.rule }}</b> {{ reason.fact }} {{ reason.change }}</p>
     <div class="lists">
       <div>
         <h3>What may be done</h3>

@@ -15,8 +15,7 @@ const STATES = {
     <li v-for="c in rules" :key="c.id" :class="c.state" :data-rule="c.id">
       <i class="pi" :class="STATES[c.state].icon" aria-hidden="true" />
       <span
-        ><b>{{ c.says }}</b
-        >: {{ STATES[c.state].word
+        ><b>{{ c.says }}</b>: {{ STATES[c.state].word
         }}<template v-if="c.by">, {{ c.by.c }} °C after {{ Math.round(c.by.hours) }} h</template></span
       >
     </li>

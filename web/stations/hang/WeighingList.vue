@@ -26,9 +26,7 @@ const when = (at: string) => new Date(at).toLocaleString('en', { dateStyle: 'med
       <tr v-for="w in rows" :key="w.id" :class="{ gone: !standing.has(w.id) }">
         <td>{{ STAGE_WORDS[w.stage] }}</td>
         <td class="right figure">{{ w.shown.value }} {{ w.shown.unit }}</td>
-        <td>
-          {{ SOURCE_WORDS[w.source] }}<template v-if="w.basis">, {{ BASIS_WORDS[w.basis] }}</template>
-        </td>
+        <td>{{ SOURCE_WORDS[w.source] }}<template v-if="w.basis">, {{ BASIS_WORDS[w.basis] }}</template></td>
         <td>{{ when(w.at) }}</td>
         <td>
           {{

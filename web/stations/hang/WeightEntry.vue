@@ -99,7 +99,8 @@ function start(next: 'first' | 'correct' | 'again') {
     <h2>
       <component :is="open ? 'label' : 'span'" :for="open ? `weight-${stage}` : undefined">{{
         label
-      }}</component><small v-if="read.plan.half" class="muted">, one side of all {{ read.count * 2 }}</small
+      }}</component
+      ><small v-if="read.plan.half" class="muted">, one side of all {{ read.count * 2 }}</small
       ><small v-else-if="read.count > 1" class="muted">, all {{ read.count }} together</small>
     </h2>
     <p v-if="held" class="figure">

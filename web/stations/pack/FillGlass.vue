@@ -30,13 +30,9 @@ const at = (kg: number) => `${(100 * kg) / full.value}%`
       <span v-else class="line" :style="{ bottom: at(cut.expectedKg) }" />
     </div>
     <figcaption>
-      <span
-        >expected<br /><b class="estimate">{{ words.mass(cut.expectedKg) }}</b></span
-      >
+      <span>expected<br /><b class="estimate">{{ words.mass(cut.expectedKg) }}</b></span>
       <span v-if="cut.range" class="muted">{{ words.massRange(cut.range) }}</span>
-      <span
-        >weighed<br /><b>{{ words.mass(cut.weighedKg) }}</b></span
-      >
+      <span>weighed<br /><b>{{ words.mass(cut.weighedKg) }}</b></span>
     </figcaption>
   </figure>
 </template>

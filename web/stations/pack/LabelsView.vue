@@ -243,9 +243,7 @@ const at = (field: string) => issues.value.filter((i) => i.field === field)
       <div class="field">
         <span class="label">What we say of our meat, and the record it stands on</span>
         <p v-for="(c, i) in draft.claims" :key="i" class="row">
-          <span
-            ><b>{{ c.says }}</b> <span class="muted">{{ c.record }}</span></span
-          >
+          <span><b>{{ c.says }}</b> <span class="muted">{{ c.record }}</span></span>
           <Button text size="small" label="Take it off" @click="draft.claims.splice(i, 1)" />
         </p>
         <span class="pair">

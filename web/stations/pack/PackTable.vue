@@ -73,25 +73,21 @@ const odd = (c: CutFigure) =>
             />
           </td>
           <td class="right nowrap">
-            <span class="estimate">{{ words.mass(c.expectedKg) }}</span><small
-              v-if="c.range"
-              class="muted likely"
-              >{{ words.massRange(c.range) }}</small
+            <span class="estimate">{{ words.mass(c.expectedKg) }}</span
+            ><small v-if="c.range" class="muted likely">{{ words.massRange(c.range) }}</small
             ><small v-if="c.pieces > 0 && !c.done" class="muted likely"
               >{{ c.pieces }} {{ c.pieces === 1 ? 'piece' : 'pieces' }}</small
             >
           </td>
           <td class="right nowrap">
-            <b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b><small
-              v-if="sayPacks(c)"
-              class="muted pk"
-              >{{ sayPacks(c) }}</small
-            >
+            <b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b
+            ><small v-if="sayPacks(c)" class="muted pk">{{ sayPacks(c) }}</small>
           </td>
           <td class="right nowrap">
             <span v-if="(toCome.get(c.cut.id) ?? 0) > 0" class="estimate">{{
               words.figure(toCome.get(c.cut.id)!)
-            }}</span><span
+            }}</span
+            ><span
               v-else-if="odd(c)"
               v-tooltip="
                 `Outside what was likely (${words.massRange(c.range!)}). Is a pack missing, or counted twice?`

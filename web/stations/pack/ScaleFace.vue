@@ -29,9 +29,7 @@ const told = async (how: () => Promise<FieldIssue[]>) => (issues.value = await h
 
 <template>
   <section v-if="hasScale" class="face" :class="says.of" aria-label="Scale" data-testid="scale">
-    <p class="reading">
-      <b>{{ figure }}</b> <span>{{ shown?.unit ?? words.unit.value }}</span>
-    </p>
+    <p class="reading"><b>{{ figure }}</b> <span>{{ shown?.unit ?? words.unit.value }}</span></p>
     <p class="state" role="status">
       <i class="pi" :class="says.icon" aria-hidden="true" /> {{ says.word
       }}<template v-if="shown && shown.tare !== 0"

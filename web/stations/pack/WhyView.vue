@@ -72,9 +72,8 @@ const WHERE: Partial<Record<string, { name: string; word: string }>> = {
               <span :class="{ known: c.known }" :style="{ width: `${(100 * c.kg) / widest}%` }" />
             </td>
             <td class="right nowrap">
-              <b v-if="c.known">{{ words.mass(c.kg) }}</b><span v-else class="estimate">{{
-                words.mass(c.kg)
-              }}</span>
+              <b v-if="c.known">{{ words.mass(c.kg) }}</b
+              ><span v-else class="estimate">{{ words.mass(c.kg) }}</span>
             </td>
             <td class="right nowrap">{{ c.known ? 'on record' : words.percent(c.likely) }}</td>
           </tr>

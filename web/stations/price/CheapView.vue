@@ -60,9 +60,7 @@ const sideWords = (sides: readonly string[]) =>
           </thead>
           <tbody>
             <tr v-for="l in found" :key="l.part + l.sides.join()" :data-lift="l.part">
-              <td>
-                <b>{{ words.name(l.names) }}</b>{{ sideWords(l.sides) }}
-              </td>
+              <td><b>{{ words.name(l.names) }}</b>{{ sideWords(l.sides) }}</td>
               <td>{{ words.name(l.from) }}</td>
               <td>{{ words.name(l.to) }}</td>
               <td class="right nowrap">
@@ -74,7 +72,8 @@ const sideWords = (sides: readonly string[]) =>
               <td class="right nowrap">{{ words.change(Math.round(l.minutes), 'min') }}</td>
               <td class="right">{{ words.change(l.packs, '') }}</td>
               <td class="right nowrap">
-                <span class="up">{{ words.moneyChange(l.extra) }}</span><template v-if="l.between"
+                <span class="up">{{ words.moneyChange(l.extra) }}</span
+                ><template v-if="l.between"
                   ><br /><small class="muted">{{ words.moneyRange(l.between) }}</small></template
                 >
               </td>

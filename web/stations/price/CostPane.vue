@@ -101,9 +101,7 @@ const bench = computed(() => {
     <div class="pane-head">
       <h2>What it costs</h2>
       <RouterLink :to="{ name: 'costs' }">All of it</RouterLink>
-      <span class="right" style="flex: 1"
-        ><b>{{ words.money(read.money.costs.total) }}</b></span
-      >
+      <span class="right" style="flex: 1"><b>{{ words.money(read.money.costs.total) }}</b></span>
     </div>
     <table class="plain costs">
       <tbody>

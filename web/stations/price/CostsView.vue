@@ -74,9 +74,7 @@ const isLost = computed(() => !read.value.plan.verdict.food)
     <section class="stack">
       <div class="pane-head">
         <h2>What was paid</h2>
-        <span class="right" style="flex: 1"
-          ><b>{{ words.money(total) }}</b> with fees and labour</span
-        >
+        <span class="right" style="flex: 1"><b>{{ words.money(total) }}</b> with fees and labour</span>
       </div>
       <div class="scroll">
         <table v-if="lines.length > 0" class="plain" data-testid="costs">

@@ -43,9 +43,7 @@ const takeOff = (fee: Fee) => withdraw(...factOf((f) => f.kind === 'fee' && f.fe
     <section class="stack">
       <div class="pane-head">
         <h2>What the processor bills</h2>
-        <span class="right" style="flex: 1"
-          ><b>{{ words.money(total) }}</b> under this plan</span
-        >
+        <span class="right" style="flex: 1"><b>{{ words.money(total) }}</b> under this plan</span>
       </div>
       <div class="scroll">
         <table v-if="fees.length > 0" class="plain" data-testid="fees">

@@ -101,8 +101,8 @@ const LACKS = { bone: 'has no bone', skin: 'has no rind', 'no-bone': 'has its bo
       <div class="pane-head">
         <h2>{{ words.name(chosen.cut.names) }}</h2>
         <span class="muted"
-          ><span :class="{ estimate: !chosen.done }">{{ words.mass(chosen.kg) }}</span
-          >, {{ chosen.pieces || chosen.packs }} {{ chosen.pieces ? 'pieces' : 'packs'
+          ><span :class="{ estimate: !chosen.done }">{{ words.mass(chosen.kg) }}</span>,
+          {{ chosen.pieces || chosen.packs }} {{ chosen.pieces ? 'pieces' : 'packs'
           }}<template v-if="isSold"
             >, {{ words.price(priceIn(chosen.price, words.unit.value)) }}</template
           ></span

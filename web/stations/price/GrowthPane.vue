@@ -58,12 +58,10 @@ const perUnit = (perKg: number) =>
           </td>
         </tr>
         <tr v-if="growth.conversion">
-          <td>
-            Feed for one of gain <small class="muted">{{ words.mass(growth.feed) }} fed</small>
-          </td>
+          <td>Feed for one of gain <small class="muted">{{ words.mass(growth.feed) }} fed</small></td>
           <td class="right">
-            <span :class="{ estimate: between }">{{ growth.conversion.toFixed(2) }}</span><template
-              v-if="between"
+            <span :class="{ estimate: between }">{{ growth.conversion.toFixed(2) }}</span
+            ><template v-if="between"
               ><br /><small class="muted"
                 >{{ between.high.conversion!.toFixed(2) }}–{{ between.low.conversion!.toFixed(2) }}</small
               ></template
@@ -73,8 +71,8 @@ const perUnit = (perKg: number) =>
         <tr v-if="growth.feedPerKg">
           <td>Feed cost of gain</td>
           <td class="right">
-            <span :class="{ estimate: between }">{{ perUnit(growth.feedPerKg) }}</span><template
-              v-if="between"
+            <span :class="{ estimate: between }">{{ perUnit(growth.feedPerKg) }}</span
+            ><template v-if="between"
               ><br /><small class="muted"
                 >{{ perUnit(between.high.feedPerKg!) }}–{{ perUnit(between.low.feedPerKg!) }}</small
               ></template
@@ -90,7 +88,8 @@ const perUnit = (perKg: number) =>
         <tr>
           <td>All cost of gain</td>
           <td class="right">
-            <span :class="{ estimate: between }">{{ perUnit(growth.allPerKg) }}</span><template v-if="between"
+            <span :class="{ estimate: between }">{{ perUnit(growth.allPerKg) }}</span
+            ><template v-if="between"
               ><br /><small class="muted"
                 >{{ perUnit(between.high.allPerKg) }}–{{ perUnit(between.low.allPerKg) }}</small
               ></template

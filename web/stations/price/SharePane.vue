@@ -33,9 +33,7 @@ const set = (minor: number | null) =>
     <div class="pane-head"><h2>Shares of the live animal</h2></div>
     <div class="caution" role="note">
       <i class="pi pi-lock" aria-hidden="true" />
-      <span
-        ><b>{{ rule.label }}: no price list by the cut.</b> {{ rule.says }}</span
-      >
+      <span><b>{{ rule.label }}: no price list by the cut.</b> {{ rule.says }}</span>
     </div>
     <template v-if="asked">
       <p>

@@ -134,7 +134,8 @@ const sayShare = (share: number | null) =>
                   :aria-pressed="w.path === shown?.path"
                   @click="picked = w.path"
                 >
-                  {{ words.name(w.names) }}</button><template v-else>{{ words.name(w.names) }}</template>
+                  {{ words.name(w.names) }}</button
+                ><template v-else>{{ words.name(w.names) }}</template>
                 <small v-if="w.inForce" class="muted"> as planned</small>
               </th>
               <template v-if="w.refusal"
@@ -149,7 +150,8 @@ const sayShare = (share: number | null) =>
                 <td class="right nowrap">{{ words.money(Math.round(w.fees)) }}</td>
                 <td class="right nowrap">{{ words.money(Math.round(w.labour)) }}</td>
                 <td class="right nowrap">
-                  <b class="estimate">{{ words.money(Math.round(w.left)) }}</b><template v-if="w.range"
+                  <b class="estimate">{{ words.money(Math.round(w.left)) }}</b
+                  ><template v-if="w.range"
                     ><br /><small class="muted"
                       >{{ words.money(Math.round(w.range.low)) }}–{{
                         words.money(Math.round(w.range.high))
