@@ -128,6 +128,17 @@ describe('labels', () => {
       expect(text(l, 'price')).toBeUndefined()
     }
   })
+  it.each([
+    ['poultry-exempt', 'broiler', 'exemption', '90-492'],
+    ['household', 'hog', 'not-for-sale', 'Own table'],
+  ] as const)(
+    'of %s birds or beasts bear its words, whatever the design leaves out',
+    (route, species, id, says) => {
+      const off = usualDesign().blocks.map((b) => ({ ...b, on: false }))
+      for (const blocks of [off, off.filter((b) => b.id !== id), []])
+        expect(text(drawn(species, [routed(route)], { ...usualDesign(), blocks }), id)).toContain(says)
+    },
+  )
   it('exempt birds bear the exemption; a whole bird its minutes, where kitchen words are wanted', () => {
     const design = { ...usualDesign(), blocks: usualDesign().blocks.map((b) => ({ ...b, on: true })) }
     const l = drawn('broiler', [routed('poultry-exempt')], design, 1, {

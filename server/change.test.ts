@@ -15,6 +15,9 @@ import {
   takePath,
   weighingBody,
 } from './testing.ts'
+import { copiesIn } from './database/copies.ts'
+import { realDisk } from './database/disk.ts'
+import { mark } from './database/marker.ts'
 import { placesOf } from './database/places.ts'
 import { openStore } from './store/store.ts'
 
@@ -197,6 +200,28 @@ describe('what lots come to', () => {
     expect(damaged.tags).toEqual(['Thistle'])
     expect(before.lots[0]!.progress.key!.kg).toBeGreaterThan(damaged.lots[0]!.progress.key!.kg)
     await damaged.again.close()
+  })
+})
+
+describe('what lots came to before a cut', () => {
+  it('is worked out anew where records were brought back: a revision may mean another thing then', async () => {
+    const { store, folder } = await openTestStore(undefined, { program: 'this one' })
+    const lot = lotBody()
+    await store.run('hangLot', { lot, by: NOBODY, at: AT })
+    await store.run('home', undefined)
+    await store.checkpoint()
+    await store.close()
+    const { cards } = placesOf(folder)
+    writeFileSync(
+      cards,
+      readFileSync(cards, 'utf8').replaceAll('"tag":"Thistle"', '"tag":"Of another history"'),
+    )
+    const { name, digest, stamp, at } = copiesIn(realDisk, folder).at(-1)!
+    mark(realDisk, folder, { step: 'checkpoint', copy: name, digest, stamp, at })
+    const again = await openStore(folder, { program: 'this one' })
+    expect(again.recovered).not.toBeNull()
+    expect((await again.run('home', undefined)).lots.map((l) => l.tag)).toEqual(['Thistle'])
+    await again.close()
   })
 })
 

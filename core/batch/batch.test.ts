@@ -2,7 +2,7 @@ import { cumulativeStdNormalProbability, quantile, standardDeviation } from 'sim
 import { describe, expect, it } from 'vitest'
 import { normalsOf } from '#core/carcass'
 import { cameOf } from '#core/ledger'
-import { kg, minor } from '#core/measure'
+import { kg, minor, normalShare } from '#core/measure'
 import type { CostLine } from '#core/plan'
 import { reckon } from '#core/reading'
 import type { Sample } from '#core/records'
@@ -196,6 +196,14 @@ describe('size classes', () => {
       [0.9, least.high],
     ] as const)
       expect(Math.abs(quantile(smallest, p) - at)).toBeLessThan(0.02)
+  })
+  it('of a flock whose mean is known spread as the binomial says: √(n p (1 − p)), a textbook', () => {
+    const known = { ...spread, count: 100, off: 0 }
+    for (const at of [1.7, 2, 2.3]) {
+      const [small] = sizeClasses(known, [kg(at)])
+      const p = normalShare((Math.log(at / 2) + 0.12 ** 2 / 2) / 0.12)
+      expect((small!.range.high - small!.range.low) / 2).toBeCloseTo(1.2816 * Math.sqrt(100 * p * (1 - p)), 6)
+    }
   })
   it('that the mean is not known is not divided by the number of birds', () => {
     const share = (count: number) => {

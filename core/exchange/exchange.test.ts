@@ -83,6 +83,8 @@ describe('GS1-128 (GS1 General Specifications, section 3, from memory)', () => {
     [' #17 ', 17],
     ['P0', null],
     ['01962910415002163103001250132611022100000017\u001d10Bramble', 17],
+    [']C101962910415002163103001250132611022100000017\u001d10Bramble', 17],
+    [']E001962910415002163103001250132611022100000017', null],
     ['2700042012345', null],
     ['bacon', null],
   ])('scanned or typed, “%s” means pack %s', (text, number) => expect(readCode(text)).toBe(number))

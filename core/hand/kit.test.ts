@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { SPECIES } from '#core/anatomy'
-import { kg, sumOf } from '#core/measure'
+import { kg, KG_PER_LB, sumOf } from '#core/measure'
 import { down, onCut, way } from '../plan/testing.ts'
 import { flowOf } from '../carcass/testing.ts'
 import type { Said } from '#core/plan'
 import type { Species } from '#core/records'
-import { reckon } from '#core/reading'
-import { FARM, lotOf } from '../reading/testing.ts'
+import { reckon, type PackRow } from '#core/reading'
+import { FARM, lotOf, packOf } from '../reading/testing.ts'
 import { iceFor, kitOf, TUB } from './index.ts'
 
 const read = (species: Species, said: Said[] = []) =>
@@ -43,6 +43,15 @@ describe('tubs', () => {
     expect(Math.abs(sumOf(tubs, (t) => t.kg) - cut)).toBeLessThan(0.05 * 9)
     for (const t of tubs) expect(t.tubs * TUB).toBeGreaterThanOrEqual(t.most)
     expect(new Set(tubs.map((t) => t.to)).size).toBe(tubs.length)
+  })
+  it('hold nothing of what is weighed already', () => {
+    const tubOf = (packs: PackRow[]) => {
+      const lot = { ...lotOf('hog', [], 'hot'), packs }
+      return kitOf(reckon(flowOf('hog'), lot, FARM, 0)).tubs.find((t) => t.to === 'G')
+    }
+    const [all, less] = [tubOf([]), tubOf([packOf('ground-pork', 6)])]
+    expect(all!.kg - less!.kg).toBeCloseTo(6 * KG_PER_LB, 2)
+    expect(all!.most - less!.most).toBeCloseTo(6 * KG_PER_LB, 2)
   })
 })
 

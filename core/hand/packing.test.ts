@@ -3,7 +3,7 @@ import { KG_PER_LB, perKg, sumOf } from '#core/measure'
 import type { PackingSheet, Wrap } from '#core/records'
 import { reckon, type PackRow } from '#core/reading'
 import { flowOf } from '../carcass/testing.ts'
-import { cutDone } from '../plan/testing.ts'
+import { cutDone, way } from '../plan/testing.ts'
 import { FARM, lotOf, packOf } from '../reading/testing.ts'
 import {
   costOfAll,
@@ -91,6 +91,18 @@ describe('what packing takes', () => {
     const made = { ...packOf('ground-pork', 6), packs: 6, wrap: 'zip' as const }
     const all = suppliesOf(read([made], ['ground-pork']), [made], sheet())
     expect(wraps(all, 'zip').map((s) => [s.need, s.used, s.cost])).toEqual([[6, 6, 0]])
+  })
+  it('twine is used up with the packs it ties, not with the first of them', () => {
+    const tied = [way('loin', 'loin-roasts'), way('loin', 'loin-roasts', 'right')]
+    const twine = (packs: PackRow[]) => {
+      const r = reckon(flowOf('hog'), { ...lotOf('hog', tied, 'hot'), packs }, FARM, 0)
+      const roasts = r.cuts.find((c) => c.cut.id === 'loin-roast')!
+      return { ...suppliesOf(r, packs, sheet()).find((s) => s.item.is === 'twine')!, roasts }
+    }
+    const [none, first] = [twine([]), twine([{ ...packOf('loin-roast', 3), packs: 1 }])]
+    expect(none.used).toBe(0)
+    expect(first.roasts.packs).toBeGreaterThan(1)
+    expect(first.used).toBeCloseTo((first.roasts.pieces / first.roasts.packs) * 1.5, 6)
   })
   it('costs by what a hundred cost here, or about so much of a kg of mince; all of it adds up', () => {
     const lines = [{ item: { is: 'label' as const }, per100: 400 as never, counted: null }]

@@ -33,6 +33,9 @@ describe('lines of a scale', () => {
     ['stand-in', '! 0.00 kg', { overload: true, stable: false }],
     ['value first', '  12,345 kg S', { kg: 12.345, stable: true, digits: 3 }],
     ['value first', '+ 450 g S', { kg: 0.45, stable: true, unit: 'kg' }],
+    ['value first', '+ 450 g S', { digits: 3 }],
+    ['value first', '12.5 oz S', { kg: 0.35436904, unit: 'lb', digits: 2 }],
+    ['value first', '2.4 lb S', { unit: 'lb', digits: 1 }],
     ['value only', '-0.02', { kg: -0.02, stable: false, unit: 'kg' }],
   ] as const)('%s reads “%s”', (format, line, reading) => {
     const read = readLine(FORMATS[format], line)!

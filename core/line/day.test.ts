@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { iceFor } from '#core/hand'
 import { kg } from '#core/measure'
 import { reckon } from '#core/reading'
+import type { Said } from '#core/plan'
 import type { BirdDay, Crew } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { FARM, lotOf } from '../reading/testing.ts'
@@ -67,6 +68,29 @@ describe('ice: the heat balance and the reserve apart (specific heats and heat o
 })
 
 describe('the day of a batch', () => {
+  it('scalds and plucks one bird a load where it is done so, else as many as fit', () => {
+    const loads = (...said: Said[]) =>
+      dayLine(
+        reckon(
+          flowOf('broiler'),
+          lotOf('broiler', [
+            { field: 'birdDay', target: 'lot', side: 'animal', value: USUAL_DAY },
+            { field: 'crew', target: 'lot', side: 'animal', value: CREW },
+            ...said,
+          ]),
+          FARM,
+          0,
+        ),
+      ).stations.flatMap((s) => (s.id === 'scald' || s.id === 'pluck' ? [s.load] : []))
+    expect(Math.min(...loads())).toBeGreaterThan(1)
+    expect(loads({ field: 'school', target: 'load', side: 'animal', value: 'one' })).toEqual([1, 1])
+  })
+  it('on which a machine never runs again leaves birds over on every day drawn, and says so', () => {
+    const day = dayLine(reading())
+    const stops = [{ station: 1, from: 0, until: Infinity }]
+    expect(drawn({ ...day, line: { ...day.line, stops } }, 40).unfinished).toBe(40)
+    expect(drawn(day, 40).unfinished).toBe(0)
+  })
   it('has the stations of its species, and none for what goes through no line', () => {
     expect(dayLine(reading()).stations.map((s) => s.id)).toContain('pluck')
     const rabbits = dayLine(reading({}, CREW, 'rabbit')).stations.map((s) => s.id)

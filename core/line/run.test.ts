@@ -106,6 +106,17 @@ describe('the line of birds, against what is known of lines in closed form', () 
       expect(Math.abs(rate.mean - (room + 2) / (room + 3))).toBeLessThan(rate.within + 0.004)
     }
   })
+  it('of the hands that are free the quickest takes a load, however they were named', () => {
+    for (const takes of [
+      [1, 2],
+      [2, 1],
+    ]) {
+      const hands = takes.map((t) => ({ ...ALL_DAY, takes: t }))
+      expect(finish(line(1, [station('draw', 3, { hands: [0, 1] })], { hands }))).toBe(3)
+      // Of three birds the quick one draws two in the time that the other draws one.
+      expect(finish(line(3, [station('draw', 3, { places: 2, hands: [0, 1] })], { hands }))).toBe(6)
+    }
+  })
   it('two hands who do everything alike end where two machines do', () => {
     const both = line(40, [station('draw', 3, { places: 9, hands: [0, 1] })], { hands: [ALL_DAY, ALL_DAY] })
     expect(finish(both)).toBe(60)

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { SPECIES, type Species, type Portion } from '#core/anatomy'
 import { ANATOMIES } from '#core/species'
 import { SidedMap } from '#core/carcass'
-import { KG_PER_LB } from '#core/measure'
+import { KG_PER_LB, sumOf } from '#core/measure'
 import {
   checkDecisions,
   holdPart,
@@ -172,6 +172,22 @@ describe('the block card', () => {
 })
 
 describe('the letter to a share buyer', () => {
+  it('says room in the freezer in whole steps, never less than it takes (17 kg to 28 litres, common practice)', () => {
+    const r = read('hog')
+    for (const share of [1, 2, 4] as const) {
+      const out = drawUp('letter', { ...ABOUT, farm: { ...ABOUT.farm, massUnit: 'kg' }, read: r, share })
+      if (!out.ok || out.value.kind !== 'letter') throw new Error('none')
+      const litres = Number(/About (\d+) litres/.exec(out.value.freezer)![1])
+      const mine =
+        sumOf(
+          r.cuts.filter((c) => c.cut.kind === 'product'),
+          (c) => c.kg,
+        ) / share
+      expect(litres % 5).toBe(0)
+      expect(litres - mine * (28 / 17)).toBeGreaterThanOrEqual(-1)
+      expect(litres - mine * (28 / 17)).toBeLessThan(5.5)
+    }
+  })
   it.each(SHARES)(
     'for 1/%d adds up to that part of what the plan shows, with a range on what is not weighed',
     (share) => {

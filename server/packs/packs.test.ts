@@ -183,6 +183,31 @@ describe('packs are things', () => {
     expect(await used()).toEqual([])
   })
 
+  it('a bag is of the size that just holds its pack: half a kilogram goes into that of half a kilogram, a gram more does not', async () => {
+    const lot = await hog()
+    const lines = [0.5, 1, 2].map((upTo) => ({
+      item: { is: 'wrap', wrap: 'jar', upTo },
+      per100: null,
+      counted: { count: 50, at: BEFORE },
+    }))
+    const body = { format: 'ekko-packing', version: 1, name: 'Packing', usual: null, cuts: [], lines }
+    const id = uuid()
+    await test.api.put(`/api/sheets/${id}`).send({ base: 0, body, withdrawn: false }).expect(200)
+    for (const value of [0.5, 0.501, 1, 1.001])
+      await kept(lot, packBody('ground-pork', 0, { shown: { value, unit: 'kg' }, packs: 1, wrap: 'jar' }))
+    const used = (await test.api.get('/api/packs/used').expect(200)).body as { used: number }[]
+    expect(used.map((u) => u.used)).toEqual([1, 2, 1])
+    await test.api.put(`/api/sheets/${id}`).send({ base: 1, body, withdrawn: true }).expect(200)
+  })
+  it('two events under one id are refused in words, and neither is kept', async () => {
+    const lot = await hog()
+    const { number } = await kept(lot, packBody('bacon', 2, { packs: 1 }))
+    const twice = put(number!, 'Chest 3')
+    const refused = await say(twice, { ...twice, place: 'Chest 4' }).expect(400)
+    expect(JSON.stringify(refused.body)).toContain('Two of these have one id.')
+    expect((await trace(number!)).events).toEqual([])
+  })
+
   it('the bundle brings back every pack with its number, place and what became of it', async () => {
     const text = JSON.stringify((await test.api.get('/api/bundle').expect(200)).body)
     const bundle = readBundle(text)
