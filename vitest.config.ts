@@ -56,9 +56,8 @@ export default defineConfig({
           isolate: false,
           include: ['web/**/*.page.test.ts'],
           globalSetup: 'kit/prepare.ts',
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
-          expect: { poll: { timeout: 5000, interval: 5 } },
+          expect: { poll: { timeout: 25_000, interval: 5 } },
+          ...SLOW_MACHINE,
         },
       },
       {

@@ -80,6 +80,8 @@ describe('a stop and a kill', () => {
   it('everything is there after a stop and after a kill', async () => {
     const { page } = run
     await openLot(run, 'Bramble', 'price')
+    // Its likely range is drawn in a thread: what is compared stands whole.
+    await expect.poll(cover).toMatch(/ %–/)
     const seen = await cover()
     await run.restart('SIGTERM')
     await openLot(run, 'Bramble', 'price')

@@ -113,6 +113,8 @@ export async function openFarm(prepared: string): Promise<Farm> {
   const bugs: unknown[] = []
   serve()
   const server: Server = createServer((req, res) => served.app(req, res))
+  // A page that waits long for its thread finds its connection as it left it.
+  server.keepAliveTimeout = 0
   await new Promise<void>((open) => server.listen(0, '127.0.0.1', open))
   await run('home', undefined)
   beside.cards.keep()

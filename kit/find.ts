@@ -9,7 +9,7 @@ interface Named {
 }
 
 /** As long as something may take to come: far more than anything does. */
-const PATIENCE_MS = 5000
+const PATIENCE_MS = 25_000
 const LOOK_EVERY_MS = 4
 /** So much of a page is shown where something is not on it, letters. */
 const PAGE_SAID = 1500
