@@ -6,7 +6,6 @@ const page = fallowmere()
 const PLANS = [
   ['Alder', ['round-bone-in', 'sirloin-roast']],
   ['Thistle', ['leg-butterflied', 'rack-crown']],
-  ['Juniper', ['leg-rolled', 'belly-slices']],
 ] as const
 const way = (id: string) => page.locator(`[data-path=${id}]`)
 

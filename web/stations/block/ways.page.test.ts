@@ -236,7 +236,6 @@ describe('portions and ranks', () => {
       await page.press('Enter')
       await page.saved()
     }
-    await page.reload()
     await expect.poll(() => away.inputValue()).toBe('')
   })
   it('puts the ways in order by money or time, and a refused one is one press away', async () => {

@@ -36,7 +36,6 @@ describe('less than an animal', () => {
     const cut = figure(await page.stage('cut').locator('.weight').innerText())
     expect(cut).toBeGreaterThan(80)
     expect(cut).toBeLessThan(125)
-    await page.reload()
     await page.locator('[data-cut=strip]').waitFor()
   })
   it('a light whole steer is asked about: a side? and kept when it is one', async () => {
@@ -83,7 +82,6 @@ describe('may it be sold?', () => {
     await page.getByTestId('not-food').waitFor()
     await go('Pack')
     await page.getByTestId('not-food').waitFor()
-    await page.reload()
     await page.getByTestId('not-food').waitFor()
     await go('Hang')
     await choose('How it came to its end', 'slaughtered, healthy')

@@ -95,7 +95,6 @@ describe('the ledger of a lot', () => {
     await page.getByRole('button', { name: 'Write it down' }).click()
     await page.getByTestId('costs').getByText('Straw', { exact: true }).waitFor()
     await expect.poll(total).toBeCloseTo(before + 75, 2)
-    await page.reload()
     await page.getByTestId('costs').getByText('Straw', { exact: true }).waitFor()
     await page.getByRole('button', { name: 'Take Straw off' }).click()
     await expect.poll(total).toBeCloseTo(before, 2)
@@ -253,7 +252,6 @@ describe('what the processor bills', () => {
     const total = async () => figure((await page.getByText('under this plan').innerText()).replace('$', ''))
     await expect.poll(total).toBeGreaterThan(100)
     await page.saved()
-    await page.reload()
     await page.getByTestId('fees').getByText('Kill fee').waitFor()
   })
 
@@ -377,7 +375,6 @@ describe('what does not sell', () => {
     await given.press('Enter')
     await page.getByRole('row', { name: /^Help paid in meat/ }).waitFor()
     await page.saved()
-    await page.reload()
     await page.getByRole('row', { name: /^Help paid in meat/ }).waitFor()
   })
 })
