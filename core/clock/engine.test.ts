@@ -24,6 +24,14 @@ describe('the engine of the day, against what is worked out elsewhere', () => {
     expect(graham({ hands: 3, less: 1 })).toBe(13)
     expect(graham({ hands: 3, without: ['T5', 'T6'] })).toBe(16)
   })
+  it('of the hands that are free the quickest begins, whoever was named first; of two at one job the slower counts', () => {
+    for (const slow of ['h0', 'h1']) {
+      const takes = (_: Job, h: Hand) => (h.id === slow ? 9 : 3)
+      const { runs } = simulate([job('a')], hands(2), takes)
+      expect(runs.map((r) => [r.hands, r.until])).toEqual([[[slow === 'h0' ? 'h1' : 'h0'], 3]])
+      expect(finish(simulate([job('b', [], null, 2)], hands(2), takes))).toBe(9)
+    }
+  })
   it('n birds through a line end at Σ t + (n − 1) · max t (closed form of a balanced flow line)', () => {
     fc.assert(
       fc.property(
