@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs'
+import { existsSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
@@ -143,5 +143,27 @@ describe('a probe', () => {
     expect((await at(12, 150)).surface).toBeLessThan((await at(12, 150)).deep)
     expect((await at(48, 40)).deep).toBeLessThan(7)
     await test.api.get('/api/instruments/probe/reading?hours=soon&kg=80').expect(400)
+  })
+})
+
+describe('which instruments there are', () => {
+  it('is kept beside the records and stands again after a start; what cannot be read is none', async () => {
+    const path = join(newFolder(), 'instruments.json')
+    const first = new Desk(path)
+    await first.takeScale({ kind: 'stand-in' })
+    first.takePrinter({ kind: 'stand-in', labels: 12 })
+    first.takeProbe({ kind: 'stand-in' })
+    first.close()
+    const again = new Desk(path)
+    expect(again.state()).toMatchObject({
+      scale: { kind: 'stand-in' },
+      printer: { kind: 'stand-in', labels: 12 },
+      probe: { kind: 'stand-in' },
+    })
+    again.close()
+    writeFileSync(path, '{"version":1,"scale"')
+    const none = new Desk(path)
+    expect(none.state().scale.kind).toBe('none')
+    none.close()
   })
 })
