@@ -55,6 +55,7 @@ writeFileSync(
     vitest: { configFile: 'trials/mutation/vitest.config.ts', related: false },
     coverageAnalysis: 'perTest',
     concurrency: 2,
+    dryRunTimeoutMinutes: 30,
     reporters: ['json', 'progress-append-only'],
     jsonReporter: { fileName: '.test-results/mutation.json' },
     mutate,
@@ -65,7 +66,7 @@ writeFileSync(
 )
 const { status } = spawnSync('npx', ['stryker', 'run'], {
   stdio: 'inherit',
-  env: { ...process.env, EKKO_MUTATED: tests },
+  env: { ...process.env, EKKO_MUTATED: tests, EKKO_ROOMS: rooms.join() },
 })
 if (status !== 0) process.exit(status ?? 1)
 

@@ -2,8 +2,9 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 import whole from '../../vitest.config.ts'
 
-/** Which tests are asked: of the core and the wire, of the API, or of the pages. Each file apart, so that a change loaded once is not kept. */
+/** Which tests are asked: of the rooms themselves (and of paper), of the API, or of the pages. Each file apart, so that a change loaded once is not kept. */
 const asked = process.env.EKKO_MUTATED ?? 'core'
+const rooms = (process.env.EKKO_ROOMS ?? 'core,contracts').split(',')
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const project = (name: string) => {
   const found = whole.test!.projects!.find(
@@ -17,7 +18,7 @@ export default asked === 'core'
   ? defineConfig({
       root,
       test: {
-        include: ['core/**/*.test.ts', 'contracts/**/*.test.ts', 'paper/**/*.test.ts'],
+        include: [...rooms.map((room) => `${room}/**/*.test.ts`), 'paper/**/*.test.ts'],
         testTimeout: 60_000,
       },
     })

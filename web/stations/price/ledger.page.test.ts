@@ -80,6 +80,8 @@ describe('the ledger of a lot', () => {
     await expect
       .poll(() => page.getByTestId('growth').innerText())
       .toMatch(/Feed for one of gain[^]*\d\.\d\d/)
+    // 430 lb at 0.55 and 390 at 0.54 on 216 lb of gain, by hand.
+    expect(await page.getByTestId('growth').innerText()).toMatch(/\$2\.07\/lb/)
     const total = async () =>
       figure((await page.getByText('with fees and labour').innerText()).replace('$', ''))
     const before = await total()
