@@ -1,7 +1,7 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { openLot, running, saved, savedAs } from './testing.ts'
+import { openLot, running, savedAs } from './testing.ts'
 
 const run = running({ demo: true })
 const hang = (tag: string, n: number) =>

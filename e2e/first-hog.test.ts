@@ -1,25 +1,5 @@
-import type { Page } from 'playwright-core'
 import { describe, expect, it } from 'vitest'
-import { running, saved, stage } from './testing.ts'
-
-declare global {
-  interface Window {
-    presses: string[]
-  }
-}
-
-/** Every press of a finger or a mouse, as a person would count them. */
-async function countPresses(page: Page): Promise<() => Promise<number>> {
-  await page.evaluate(() => {
-    window.presses = []
-    document.addEventListener(
-      'click',
-      (e) => e.isTrusted && e.detail > 0 && window.presses.push('click'),
-      true,
-    )
-  })
-  return () => page.evaluate(() => window.presses.length)
-}
+import { countPresses, running, saved, stage } from './testing.ts'
 
 const run = running()
 describe('a new farm, by keyboard only', () => {

@@ -2,29 +2,10 @@ import type { Page } from 'playwright-core'
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
 import type { FactBody } from '#core/records'
-import { figure, openLot, running } from './testing.ts'
+import { countPresses, figure, openLot, running } from './testing.ts'
 
 const run = running({ demo: true })
 const progress = (page: Page) => page.getByTestId('progress').innerText()
-declare global {
-  interface Window {
-    presses: string[]
-  }
-}
-
-/** Every press of a finger or a mouse, as a person would count them. */
-async function countPresses(page: Page): Promise<() => Promise<number>> {
-  await page.evaluate(() => {
-    window.presses = []
-    document.addEventListener(
-      'click',
-      (e) => e.isTrusted && e.detail > 0 && window.presses.push('click'),
-      true,
-    )
-  })
-  return () => page.evaluate(() => window.presses.length)
-}
-
 /** A lot of its own, hung and weighed as a page would. */
 async function hung(tag: string, species: string, kg: number, ...facts: FactBody[]) {
   const send = async (path: string, body: object) => {

@@ -120,3 +120,22 @@ export async function savedAs(download: Promise<Download>): Promise<string> {
   await file.saveAs(path)
   return path
 }
+
+declare global {
+  interface Window {
+    presses: string[]
+  }
+}
+
+/** Every press of a finger or a mouse, as a person would count them. */
+export async function countPresses(page: Page): Promise<() => Promise<number>> {
+  await page.evaluate(() => {
+    window.presses = []
+    document.addEventListener(
+      'click',
+      (e) => e.isTrusted && e.detail > 0 && window.presses.push('click'),
+      true,
+    )
+  })
+  return () => page.evaluate(() => window.presses.length)
+}
