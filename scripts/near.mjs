@@ -42,7 +42,7 @@ if (touched.length === 0) {
 }
 console.log(touched.join('\n'))
 run('types', 'npm', ['run', '-s', 'types'])
-const plain = touched.filter((f) => !f.startsWith('e2e/') && !f.endsWith('.vue') && /\.ts$/.test(f))
+const plain = touched.filter((f) => !f.startsWith('e2e/') && !f.endsWith('.vue') && f.endsWith('.ts'))
 if (plain.length > 0)
   run('unit tests that read it', 'npx', ['vitest', 'related', '--run', '--project', 'unit', ...plain])
 const rooms = new Set(touched.filter((f) => /^(?:web|kit)\//.test(f)).map(roomOf))

@@ -1,4 +1,4 @@
-import { cumulativeStdNormalProbability, quantile, standardDeviation } from 'simple-statistics'
+import { cumulativeStdNormalProbability, mean, quantile, standardDeviation } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
 import { normalsOf } from '#core/carcass'
 import { cameOf } from '#core/ledger'
@@ -103,6 +103,27 @@ describe('a batch told by its samples', () => {
     const error = cv ** 2 / 20 + 0.02 ** 2
     expect(Math.log1p(told.ahead)).toBeCloseTo((prior / (prior + error)) * Math.log(mean / usual), 9)
   })
+  it('two samples move it one after the other; one from before they came says nothing', () => {
+    const on = (day: number, ahead: number) =>
+      sampleOn(
+        dayAfter('2026-06-01', day),
+        ...Array.from({ length: 20 }, (_, i) => weightAt(slow, day) * ahead * (1 + (i - 9.5) / 100)),
+      )
+    const [first, second] = [on(28, 1.1), on(56, 1.1)]
+    const told = (...samples: Sample[]) => Math.log1p(growthOfBatch(batch, samples, 80).ahead)
+    // Between them the flock may have drifted, by so much as the days that lie between them.
+    const look = (before: number, at: number, is: number) => {
+      const error = readSample(second.shown).cv ** 2 / 20 + 0.02 ** 2
+      const gain = before / (before + error)
+      return { at: at + gain * (is - at), left: before * (1 - gain) }
+    }
+    const is = (s: Sample, day: number) => Math.log(readSample(s.shown).mean / weightAt(slow, day))
+    const one = look(0.1 ** 2 + 0.011 ** 2 * 28, 0, is(first, 28))
+    const two = look(one.left + 0.011 ** 2 * 28, one.at, is(second, 56))
+    expect(told(first, second)).toBeCloseTo(two.at, 6)
+    expect(told(second, first)).toBeCloseTo(two.at, 6)
+    expect(told(sampleOn('2026-05-20', 1, 1.1, 1.2), first, second)).toBeCloseTo(two.at, 6)
+  })
   it('all of them on a scale on a day are what they weigh on that day', () => {
     const each = kg(weightAt(slow, 60) * 0.9)
     const on = { day: dayAfter('2026-06-01', 60), each }
@@ -196,6 +217,18 @@ describe('size classes', () => {
       [0.9, least.high],
     ] as const)
       expect(Math.abs(quantile(smallest, p) - at)).toBeLessThan(0.02)
+  })
+  it('weigh each what the birds in it weigh, drawn one by one (mean of a statistics package)', () => {
+    const normal = normalsOf(0.77)
+    const birds = Array.from({ length: 200_000 }, () => 2 * Math.exp(0.12 * normal() - 0.12 ** 2 / 2))
+    const bounds = [1.7, 2, 2.3]
+    sizeClasses(
+      { ...spread, off: 0 },
+      bounds.map((b) => kg(b)),
+    ).forEach(({ each }, i) => {
+      const own = birds.filter((b) => b >= (bounds[i - 1] ?? 0) && b < (bounds[i] ?? Infinity))
+      expect(each).toBeCloseTo(mean(own), 2)
+    })
   })
   it('of a flock whose mean is known spread as the binomial says: √(n p (1 − p)), a textbook', () => {
     const known = { ...spread, count: 100, off: 0 }

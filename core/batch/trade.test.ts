@@ -83,6 +83,19 @@ describe('packs for a household', () => {
     )
     for (const p of four) expect(read.cuts.find((c) => c.cut.id === p.cut)!.packs, p.cut).toBe(p.packs)
   })
+  it('are of pieces of a bird for the table: no bones, no giblets, nothing by the pound', () => {
+    const meals = packsFor(parted, 4).map((p) => p.cut)
+    const of = (id: string) => parted.cuts.find((c) => c.cut.id === id)!.cut
+    expect(meals).toContain('drumstick')
+    for (const id of meals) {
+      expect(['R', 'T', 'B'], id).toContain(of(id).destination)
+      expect(of(id).kind, id).toBe('product')
+    }
+    const others = parted.cuts.filter((c) => c.pieces > 0 && !meals.includes(c.cut.id))
+    expect(others.length).toBeGreaterThan(0)
+    for (const { cut } of others)
+      expect(cut.portion?.kind !== 'whole' || !['R', 'T', 'B'].includes(cut.destination), cut.id).toBe(true)
+  })
   it('a whole bird is a pack of its own', () => {
     expect(packsFor(reckon(flowOf('broiler'), lotOf('broiler'), FARM, 0), 4)).toEqual([])
   })

@@ -106,6 +106,24 @@ describe('a step as it is said', () => {
     const map = new Map(schools)
     return stepsOf(ANATOMIES.hog, path, new Map(), map).map((s) => sayHandStep(s, says, map))
   }
+  it('is of its part in the farm’s names, said once', () => {
+    const commonwealth = saysFor({ ...PLAIN, nameSet: 'commonwealth' })
+    const heads = (who: typeof says) =>
+      stepsOf(ANATOMIES.hog, path, new Map(), new Map()).map((s) => ({
+        s,
+        out: sayHandStep(s, who, new Map()),
+      }))
+    const named = heads(says).filter(({ s }) => s.of !== null)
+    expect(named.length).toBeGreaterThan(2)
+    for (const who of [says, commonwealth])
+      for (const { s, out } of heads(who).filter((x) => x.s.of !== null)) {
+        const name = who.name(s.of!).toLowerCase()
+        const times = `${out.head} ${out.at}`.split(name).length - 1
+        expect(times, `${out.head} | ${out.at}`).toBeGreaterThanOrEqual(1)
+        if (!s.at.includes(s.of!.american.toLowerCase())) expect(out.head).toContain(`: ${name}`)
+        else expect(out.head).not.toContain(':')
+      }
+  })
   it('names the hand that holds by who cuts, and no mark of it is left unsaid', () => {
     const [right, left] = [said([]), said([['hand', 'left']])]
     expect(right[0]!.how).toContain('at your left hand')

@@ -15,6 +15,7 @@ import {
   openChecks,
   orderedWork,
   remade,
+  signedSides,
   signersOf,
   taskMinutes,
   workOf,
@@ -177,6 +178,19 @@ describe('check points', () => {
     expect(of('loin', 'loin-boneless-chops')).toContain('swept')
     expect(of('loin', 'loin-chops')).toContain('dust')
     expect(of('loin', 'loin-chops')).not.toContain('swept')
+  })
+  it('is signed once where both sides are cut alike, and on each where they are not', () => {
+    const sides = (said: Said[]) => {
+      const r = read('hog', said)
+      return signedSides(
+        r,
+        orderedWork(r).tasks.find((t) => t.id === 'loin')!,
+      )
+    }
+    expect(sides(both('loin', 'loin-chops'))).toHaveLength(1)
+    expect(
+      sides([way('loin', 'loin-chops'), way('loin', 'loin-boneless-chops', 'right')]).toSorted(),
+    ).toEqual(['left', 'right'])
   })
   it('is open until somebody signs it, and then the packs of what came of that step know who', () => {
     const { open } = checks('hog')

@@ -87,6 +87,13 @@ describe('what packing takes', () => {
     const ham = read([], ['fresh-ham']).cuts.find((c) => c.cut.id === 'fresh-ham')!
     expect(leftOf(ham)).toEqual({ packs: 0, pieces: 0 })
   })
+  it('packs of a cut share its weight, and of no packs none', () => {
+    const r = read()
+    const chops = r.cuts.find((c) => c.cut.id === 'bone-in-chop')!
+    const { packs, each } = packsOf(chops)
+    expect(packs * each).toBeCloseTo(chops.kg, 9)
+    expect(packsOf({ ...chops, packs: 0, weighedPacks: 0 })).toEqual({ packs: 0, each: 0 })
+  })
   it('of a cut that is all weighed no more is to come', () => {
     const made = { ...packOf('ground-pork', 6), packs: 6, wrap: 'zip' as const }
     const all = suppliesOf(read([made], ['ground-pork']), [made], sheet())

@@ -11,6 +11,7 @@ import {
   changesOf,
   chillMinutes,
   dayLine,
+  feedAway,
   freezing,
   judgeFinish,
   readDays,
@@ -84,6 +85,14 @@ describe('the day of a batch', () => {
       ).stations.flatMap((s) => (s.id === 'scald' || s.id === 'pluck' ? [s.load] : []))
     expect(Math.min(...loads())).toBeGreaterThan(1)
     expect(loads({ field: 'school', target: 'load', side: 'animal', value: 'one' })).toEqual([1, 1])
+  })
+  it('has no feed in its birds: away 8 to 12 hours before the first, of rabbits 6 to 12 (common practice)', () => {
+    expect(feedAway('broiler', 7 * 60)).toEqual({ from: -5 * 60, until: -60, least: 8, most: 12 })
+    expect(feedAway('rabbit', 7 * 60)).toEqual({ from: -5 * 60, until: 60, least: 6, most: 12 })
+  })
+  it('waits at the bench until birds are cold: what is parted comes behind the chill', () => {
+    const { line, stations } = dayLine(reading())
+    expect(stations[line.before!]!.id).toBe('chill')
   })
   it('on which a machine never runs again leaves birds over on every day drawn, and says so', () => {
     const day = dayLine(reading())

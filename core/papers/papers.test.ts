@@ -171,6 +171,23 @@ describe('the block card', () => {
   })
 })
 
+describe('whose paper it is', () => {
+  it.each([
+    ['hog', [], 'american', /^1 hog$/],
+    ['hog', [], 'commonwealth', /^1 pig$/],
+    ['broiler', [], 'american', /^40 broilers$/],
+    [
+      'hog',
+      [{ kind: 'observation', what: 'hangs', value: { as: 'side', side: 'left' } }],
+      'american',
+      /^left side of a hog$/,
+    ],
+  ] as const)('a %s is said as a farmer says it', (species, said, nameSet, words) => {
+    const sheet = asked('cut-sheet', read(species, [...said]), 1, nameSet)
+    expect(sheet.what).toMatch(words)
+  })
+})
+
 describe('the letter to a share buyer', () => {
   it('says room in the freezer in whole steps, never less than it takes (17 kg to 28 litres, common practice)', () => {
     const r = read('hog')
