@@ -10,6 +10,7 @@ import { flowOf } from '../carcass/testing.ts'
 import { FARM, lotOf, opening, someLots } from '../reading/testing.ts'
 import { down, routed, way } from '../plan/testing.ts'
 import {
+  besides,
   cannotMove,
   inOrder,
   openChecks,
@@ -157,6 +158,27 @@ describe('minutes of the steps', () => {
       3 * loin([]),
       6,
     )
+  })
+})
+
+describe('parts beside a line', () => {
+  it.each(SPECIES)('of a %s lie ahead of it or behind it, never both', (species) => {
+    const anatomy = ANATOMIES[species]
+    for (const line of anatomy.lines) {
+      const { ahead, behind } = besides(anatomy, line)
+      expect(
+        ahead.filter((p) => behind.includes(p)),
+        line.id,
+      ).toEqual([])
+    }
+    if (species === 'hog') {
+      const { ahead, behind } = besides(
+        anatomy,
+        anatomy.lines.find((l) => l.id === 'shoulder-line')!,
+      )
+      expect(ahead).toContain('shoulder')
+      expect(behind).toContain('belly')
+    }
   })
 })
 
