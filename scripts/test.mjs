@@ -6,7 +6,7 @@ import { processorOf } from './processor.mjs'
 // took of the processor beside its budget, and `N passed, N failed`.
 const RESULTS = '.test-results'
 /** As many parts at once as keep two cores busy: servers, disks and browsers wait for one another much of the time. */
-const AT_ONCE = 3
+const AT_ONCE = 2
 
 const vitest = (part, ...more) => [
   ...['npx', 'vitest', 'run', '--project', part, ...more],
@@ -28,7 +28,7 @@ const PARTS = [
     env: { NODE_ENV: 'production' },
   },
   { name: 'browser', run: vitest('browser', '--maxWorkers=2'), needs: 'farms' },
-  { name: 'api', run: vitest('api', '--maxWorkers=1'), needs: 'farms' },
+  { name: 'api', run: vitest('api', '--maxWorkers=2'), needs: 'farms' },
 ]
 const BUDGETS = { static: 200, unit: 220, components: 190, api: 260, browser: 430 }
 
