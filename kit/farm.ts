@@ -10,6 +10,7 @@ import { placesOf } from '../server/database/places.ts'
 import { shelfIn } from '../server/database/shelf.ts'
 import { accessTo } from '../server/devices/access.ts'
 import type { Bell } from '../server/events.ts'
+import { Desk } from '../server/instruments/desk.ts'
 import { keeperOf } from '../server/keeping/keeper.ts'
 import { Keeping } from '../server/keeping/service.ts'
 import { Lots } from '../server/lots/cache.ts'
@@ -30,7 +31,6 @@ export interface Farm {
   reset(): Promise<void>
   /** Nothing is on record: a farm that was never opened. */
   empty(): Promise<void>
-  close(): Promise<void>
 }
 
 /** Papers are handed over as what they say: how they look is tested where they are drawn. */
@@ -100,12 +100,14 @@ export async function openFarm(prepared: string): Promise<Farm> {
   }
   const keeping = new Keeping(store, keeperOf(folder), now)
   let served: { app: Express; bell: Bell }
+  let desk = new Desk()
   const serve = () =>
     (served = createApp({
       store,
       shelf,
       keeping,
       papers,
+      desk,
       access: accessTo(folder, now),
       now,
       log: (e) => bugs.push(e),
@@ -123,6 +125,9 @@ export async function openFarm(prepared: string): Promise<Farm> {
     async reset() {
       await turn
       served.bell.close()
+      // A simulated scale that nobody looks at any more would go on moving.
+      desk.close()
+      desk = new Desk()
       if (isWritten) await db.exec('rollback to farm')
       isWritten = false
       beside = { shelf, lots: new Lots(), cards: new Cards(place) }
@@ -141,12 +146,6 @@ export async function openFarm(prepared: string): Promise<Farm> {
         `set session_replication_role = replica; truncate ${tables} cascade; set session_replication_role = origin`,
       )
       beside = { shelf, lots: new Lots(), cards: new Cards() }
-    },
-    async close() {
-      served.bell.close()
-      server.closeAllConnections()
-      await new Promise((done) => server.close(done))
-      await db.close()
     },
   }
 }
