@@ -226,10 +226,6 @@ export class Found {
   last(): Found {
     return new Found(() => this.#all().slice(-1), `${this.#said} last`)
   }
-  all(): Found[] {
-    return this.#all().map((el, i) => new Found(() => [el], `${this.#said} no. ${i}`))
-  }
-
   /** The one that is seen (or is there at all), once it is. */
   async #one(is = isSeen): Promise<Element> {
     const until = performance.now() + PATIENCE_MS

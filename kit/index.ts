@@ -6,7 +6,6 @@ import * as idb from './idb.ts'
 import { closeStreams, connect, files, papers, wishFor, type Wish } from './window.ts'
 
 export type { Found } from './find.ts'
-export { settled } from './find.ts'
 
 declare module 'vitest' {
   export interface ProvidedContext {
