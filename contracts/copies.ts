@@ -22,7 +22,7 @@ export interface CopiesKept {
   copies: { name: string; at: string; proven: string | null; why: 'checkpoint' | 'schema' | 'opening' }[]
   bundles: {
     name: string
-    kind: 'day' | 'week' | 'month' | 'restore'
+    kind: 'day' | 'week' | 'month' | 'asked' | 'restore'
     at: string
     digest: string
     bytes: number

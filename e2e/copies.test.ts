@@ -44,7 +44,7 @@ describe('copies of the records', () => {
     await page.getByText('No copy has been proven yet').waitFor()
     await page.getByRole('button', { name: 'Keep and prove a copy now' }).click()
     await page.getByText('old and holds everything').waitFor()
-    await page.getByRole('button', { name: /\d+ lots, 17 packs/ }).waitFor()
+    await page.getByRole('button', { name: /21 lots, 17 packs.*by hand/s }).waitFor()
   })
 
   it('bring back what was rehearsed, in every open window, and what stood before hangs beside', async () => {
@@ -55,7 +55,8 @@ describe('copies of the records', () => {
     await other.getByRole('cell', { name: 'Mistake' }).waitFor()
     await page.reload()
     await page.getByText('what was written since is not in it').waitFor()
-    await page.getByRole('button', { name: /\d+ lots, 17 packs/ }).press('Enter')
+    // The clock may have kept one with the mistake meanwhile: the one asked for still hangs there.
+    await page.getByRole('button', { name: /21 lots, 17 packs.*by hand/s }).press('Enter')
     await rehearse()
     await page.getByText('Rehearsed: Fallowmere').waitFor()
     expect(await rehearsed()).toContainEqual(expect.stringMatching(/Lots\s+21\s+22\s+−1/))

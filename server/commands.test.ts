@@ -1,9 +1,11 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
 import { SHORT_LIVED, startServer } from '../scripts/browser.mjs'
-import { copyPrepared } from '../scripts/prepared.mjs'
+import type { Bundle } from '#contracts'
+import { readBundle } from './bundle/form.ts'
 import { newFolder } from './testing.ts'
 
 /** What is done from a shell, by the program as it was built. */
@@ -14,23 +16,22 @@ const bundleOf = async (url: string) => (await fetch(`${url}/api/bundle`)).text(
 describe('by command', () => {
   it('a bundle restores the whole farm into an empty folder; a damaged one changes nothing; a second process is refused', async () => {
     const folder = newFolder()
-    const farm = join(folder, 'farm')
-    await copyPrepared('demo', farm)
-    const first = startServer(['--data', farm], SHORT_LIVED)
-    const bundle = await bundleOf(await first.url)
-    const second = startServer(['--data', farm], SHORT_LIVED)
-    const ended = new Promise((resolve) => second.child.on('exit', resolve))
-    await expect(second.url).rejects.toThrow(/Another Ekko has the folder/)
-    expect(await ended).toBe(3)
-    await first.stop()
-
+    const bundle = gunzipSync(
+      readFileSync(new URL('./specimens/bundle-11.json.gz', import.meta.url)),
+    ).toString('utf8')
     const file = join(folder, 'farm.json')
     writeFileSync(file, bundle)
     const restored = join(folder, 'restored')
     expect(restore(file, restored).status).toBe(0)
-    const again = startServer(['--data', restored], SHORT_LIVED)
-    expect(JSON.parse(await bundleOf(await again.url))).toEqual(JSON.parse(bundle))
-    await again.stop()
+    const first = startServer(['--data', restored], SHORT_LIVED)
+    const read = readBundle(bundle)
+    if (!read.ok) throw new Error(JSON.stringify(read.issues))
+    expect((JSON.parse(await bundleOf(await first.url)) as Bundle).digest).toBe(read.value.digest)
+    const second = startServer(['--data', restored], SHORT_LIVED)
+    const ended = new Promise((resolve) => second.child.on('exit', resolve))
+    await expect(second.url).rejects.toThrow(/Another Ekko has the folder/)
+    expect(await ended).toBe(3)
+    await first.stop()
 
     const bad = join(folder, 'bad.json')
     writeFileSync(bad, readFileSync(file, 'utf8').replace('Fallowmere', 'Fallowmare'))

@@ -12,7 +12,7 @@ import { makeFolderWhole, NotAsWritten, writeWhole } from '../database/trees.ts'
 import { isSealed, unseal } from './seal.ts'
 
 /** How many of each kind are kept once a newer one is proven. */
-const KEEP = { day: 7, week: 5, month: 12, restore: 3 } as const
+const KEEP = { day: 7, week: 5, month: 12, asked: 7, restore: 3 } as const
 export type BundleKind = keyof typeof KEEP
 const KINDS = Object.keys(KEEP) as [BundleKind, ...BundleKind[]]
 
@@ -90,6 +90,12 @@ export const namesFor = (day: string): { kind: BundleKind; name: string }[] => [
   { kind: 'week', name: `week-${weekOf(day)}.json.gz` },
   { kind: 'month', name: `month-${day.slice(0, 7)}.json.gz` },
 ]
+
+/** The name of one that a person asked for: no later one takes its place that day. */
+export const askedFor = (day: string, digest: string): { kind: BundleKind; name: string } => ({
+  kind: 'asked',
+  name: `asked-${day}-${digest.slice(0, 8)}.json.gz`,
+})
 
 const packed = (bundle: Bundle) => promisify(gzip)(Buffer.from(JSON.stringify(bundle)))
 

@@ -10,7 +10,7 @@ import { placesOf } from '../database/places.ts'
 import { lastRecovery } from '../database/recovery.ts'
 import { NotAsWritten } from '../database/trees.ts'
 import type { Tx } from '../store/tx.ts'
-import { bundleFrom, bundlesIn, heldIn, keepBundle, namesFor, NotProven } from './bundles.ts'
+import { askedFor, bundleFrom, bundlesIn, heldIn, keepBundle, namesFor, NotProven } from './bundles.ts'
 import { seal } from './seal.ts'
 import { bringToSecond, chooseSecond, faultOfSecond, lookAtSecond, secondFolder } from './second.ts'
 import { rehearse, restores } from './trial.ts'
@@ -30,10 +30,13 @@ export interface Keeper {
   look(): Promise<CopiesKept>
   /** A kept bundle as it lies on the disk; null when there is none of this name. */
   bytesOf(name: string): Promise<Uint8Array | null>
-  /** Whether the newest proven bundle of this local day holds what these records hold. */
-  isKept(day: string, digest: string): Promise<boolean>
-  /** Keeps proven bundles by day, week and month, and one at the second place; says what went wrong. */
-  keep(bundle: Bundle, day: string, at: string): Promise<string | null>
+  /** Whether a proven bundle of this local day holds what these records hold: the day's newest, or one asked for. */
+  isKept(day: string, digest: string, isAsked: boolean): Promise<boolean>
+  /**
+   * Keeps proven bundles by day, week and month, one of its own where a person asked for it, and one at the second place;
+   * says what went wrong.
+   */
+  keep(bundle: Bundle, day: string, at: string, isAsked: boolean): Promise<string | null>
   /** Keeps one apart, before a restore, under this name. */
   keepAs(name: string, bundle: Bundle, at: string): Promise<string | null>
   chooseSecond(folder: string | null): Promise<string | null>
@@ -110,14 +113,15 @@ export function keeperOf(
         recovered: lastRecovery(disk, folder),
       }
     },
-    isKept: async (day, digest) => {
-      const name = namesFor(day)[0]!.name
+    isKept: async (day, digest, isAsked) => {
+      const { name } = isAsked ? askedFor(day, digest) : namesFor(day)[0]!
       return bundlesIn(disk, folder).some((b) => b.name === name && b.digest === digest)
     },
-    keep: (bundle, day, at) =>
+    keep: (bundle, day, at, isAsked) =>
       faultIn(async () => {
         const names = namesFor(day)
-        await keepBundle(disk, folder, bundle, names, at, proves)
+        const more = isAsked ? [askedFor(day, bundle.digest)] : []
+        await keepBundle(disk, folder, bundle, [...names, ...more], at, proves)
         bringToSecond(disk, folder, names[0]!.name)
       }),
     keepAs: (name, bundle, at) =>

@@ -40,7 +40,7 @@ export function keepingRoutes({ store, keeping, bell, now }: Served): Router {
   })
   api.get('/copies', async (_req, res) => void res.json(await keeping.look()))
   api.post('/copies', async (_req, res) => {
-    const fault = await keeping.keepNow()
+    const fault = await keeping.keepNow(true)
     if (fault) throw notProven(fault)
     res.status(201).json(await keeping.look())
   })

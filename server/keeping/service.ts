@@ -91,14 +91,14 @@ export class Keeping {
     }
   }
 
-  /** Keeps and proves bundles of today's records, unless the newest of today holds the same. */
-  keepNow(): Promise<string | null> {
+  /** Keeps and proves bundles of today's records, unless one of today holds the same; what a person asked for stays. */
+  keepNow(isAsked = false): Promise<string | null> {
     return this.#inTurn(async () => {
       const bundle = await this.#store.run('exportBundle', undefined)
       const at = this.#now()
       const day = localDate(at, bundle.content.farm?.zone ?? 'UTC')
-      if (!(await this.#keeper.isKept(day, bundle.digest)))
-        return (this.#failure = await this.#keeper.keep(bundle, day, at.toISOString()))
+      if (!(await this.#keeper.isKept(day, bundle.digest, isAsked)))
+        return (this.#failure = await this.#keeper.keep(bundle, day, at.toISOString(), isAsked))
       return (this.#failure = null)
     })
   }

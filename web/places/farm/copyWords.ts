@@ -1,7 +1,13 @@
 import { formatDistance } from 'date-fns'
 import type { Copies, Held } from '#contracts'
 
-export const KIND_WORD = { day: 'day', week: 'week', month: 'month', restore: 'before a restore' } as const
+export const KIND_WORD = {
+  day: 'day',
+  week: 'week',
+  month: 'month',
+  asked: 'by hand',
+  restore: 'before a restore',
+} as const
 
 /** One bundle may be kept as the day's, the week's and the month's: one tag for all of them, newest first. */
 export function tagsOf(copies: Copies) {
