@@ -33,11 +33,23 @@ const WORDS = {
   collection: 'Saturday from nine.',
   instructions: 'Bones for the dog.',
 }
+const drawn = new Map<string, ReturnType<typeof draw>>()
+/** A paper drawn and read back, once however many tests look at it. */
 async function printed<K extends PaperData['kind']>(
   species: Species,
   kind: K,
   currency = 'USD',
   more: PaperWords = {},
+) {
+  const key = JSON.stringify([species, kind, currency, more])
+  if (!drawn.has(key)) drawn.set(key, draw(species, kind, currency, more))
+  return (await drawn.get(key)!) as Awaited<ReturnType<typeof draw<K>>>
+}
+async function draw<K extends PaperData['kind']>(
+  species: Species,
+  kind: K,
+  currency: string,
+  more: PaperWords,
 ) {
   const read = reckon(
     flowOf(species),
@@ -76,7 +88,7 @@ describe.each(SPECIES)('papers of a %s, read back', (species) => {
     }
   })
   it('cut sheet: one page, with every part numbered and every cut, its pieces and packs', async () => {
-    for (const currency of ['USD', 'GBP']) {
+    for (const currency of species === 'hog' ? ['USD', 'GBP'] : ['USD']) {
       const { data, pages, text } = await printed(species, 'cut-sheet', currency)
       expect(pages).toHaveLength(1)
       const page = squeezed(text)
