@@ -1,6 +1,6 @@
 import jsQR from 'jsqr'
 import type { Page } from 'playwright-core'
-import { describe, expect, it } from 'vitest'
+import { afterAll, describe, expect, it } from 'vitest'
 import type { Lot } from '#contracts'
 import { openLot, running, saved, visit } from './testing.ts'
 
@@ -51,31 +51,14 @@ describe('letting a device in', () => {
     })
     expect(jsQR(Uint8ClampedArray.from(read), 400, 400)!.data).toBe(`${barn()}/#${code}`)
   })
-
-  it('by a scanned link asks only for a name; a wrong code is said at its field', async () => {
-    const code = await makeCode()
-    const { page, context } = await run.open()
-    await page.goto(`${barn()}/#${code === '000000' ? '000001' : '000000'}`)
-    await page.getByLabel('Name of this device').fill('Kitchen phone')
-    await page.getByRole('button', { name: 'Come in' }).press('Enter')
-    await page.getByText('This code is not the one shown').waitFor()
-    await page.getByLabel('Code').fill('12 3')
-    await page.getByLabel('Code').press('Enter')
-    await page.getByText('A code is 6 digits; there are 3 here.').waitFor()
-    await page.getByLabel('Code').fill(`${code.slice(0, 3)} ${code.slice(3)}`)
-    await page.getByLabel('Code').press('Enter')
-    await page.getByRole('heading', { name: 'Fallowmere' }).waitFor()
-    expect(await page.evaluate(() => [location.hash, isSecureContext])).toEqual(['', false])
-    await run.page.getByRole('button', { name: /Kitchen phone/ }).waitFor()
-    await page.reload()
-    await page.getByRole('heading', { name: 'Fallowmere' }).waitFor()
-    await context.close()
-  })
 })
 
 describe('two devices on one lot', () => {
+  let a: Awaited<ReturnType<typeof comeIn>>
+  afterAll(() => a.context.close())
   it('have the same whole, with the server killed between; what one decided meanwhile is kept and heard', async () => {
-    const [a, b] = [await comeIn('Barn tablet'), await comeIn('House laptop')]
+    a = await comeIn('Barn tablet')
+    const b = await comeIn('House laptop')
     await openLot(run, 'Thistle', 'block')
     const id = run.ids.Thistle!
     for (const { page } of [a, b]) {
@@ -95,11 +78,10 @@ describe('two devices on one lot', () => {
     const names = ((await (await fetch(`${run.url}/api/home`)).json()) as { devices: Record<string, string> })
       .devices
     expect(lot.commands.slice(-2).map((c) => names[c.device])).toEqual(['Barn tablet', 'Barn tablet'])
-    await Promise.all([a.context.close(), b.context.close()])
+    await b.context.close()
   })
 
   it('do not undo one another: what another has decided since is shown beside it, and a person says which counts', async () => {
-    const a = await comeIn('Shop tablet')
     await openLot(run, 'Juniper', 'block')
     await a.page.goto(`${barn()}/lots/${run.ids.Juniper!}/block`)
     await a.page.locator('[data-station=block]').waitFor()
@@ -112,39 +94,52 @@ describe('two devices on one lot', () => {
     await taken(here, 'loin-roasts')
     const dialog = here.getByRole('dialog')
     await here.getByRole('button', { name: 'Undo' }).press('Enter')
-    await dialog.getByText('“Shop tablet” has decided since').waitFor()
-    await dialog.getByRole('button', { name: 'Keep that of Shop tablet' }).press('Enter')
+    await dialog.getByText('“Barn tablet” has decided since').waitFor()
+    await dialog.getByRole('button', { name: 'Keep that of Barn tablet' }).press('Enter')
     await dialog.waitFor({ state: 'detached' })
     await taken(here, 'loin-roasts')
     expect(await here.getByRole('button', { name: 'Undo' }).isDisabled()).toBe(true)
     await a.page.getByRole('button', { name: 'Undo' }).press('Enter')
     await taken(here, 'loin-grind')
-    await a.context.close()
   })
 
-  it('withdrawn, a device is told so on its open page; what it still held is sent when it is let in again', async () => {
-    const a = await comeIn('Lent phone')
+  it('by a scanned link asks only for a name, a wrong code is said at its field; withdrawn, a device is told so on its open page; what it still held is sent when it is let in again', async () => {
+    const code = await makeCode()
+    const lent = await run.open()
+    const { page } = lent
+    await page.goto(`${barn()}/#${code === '000000' ? '000001' : '000000'}`)
+    await page.getByLabel('Name of this device').fill('Lent phone')
+    await page.getByRole('button', { name: 'Come in' }).press('Enter')
+    await page.getByText('This code is not the one shown').waitFor()
+    await page.getByLabel('Code').fill('12 3')
+    await page.getByLabel('Code').press('Enter')
+    await page.getByText('A code is 6 digits; there are 3 here.').waitFor()
+    await page.getByLabel('Code').fill(`${code.slice(0, 3)} ${code.slice(3)}`)
+    await page.getByLabel('Code').press('Enter')
+    await page.getByRole('heading', { name: 'Fallowmere' }).waitFor()
+    expect(await page.evaluate(() => [location.hash, isSecureContext])).toEqual(['', false])
+    await run.page.getByRole('button', { name: /Lent phone/ }).waitFor()
     const id = run.ids.Thistle!
-    await a.page.goto(`${barn()}/lots/${id}/block`)
-    await a.page.locator('[data-station=block]').waitFor()
+    await page.goto(`${barn()}/lots/${id}/block`)
+    await page.locator('[data-station=block]').waitFor()
     const rev = (await kept(id)).rev
     await visit(run, '/farm')
     await run.page.getByRole('button', { name: /Lent phone/ }).press('Enter')
     await run.page.getByRole('button', { name: 'Withdraw', exact: true }).press('Enter')
-    await a.page.route('**/api/events', (r) => r.abort())
+    await page.route('**/api/events', (r) => r.abort())
     await run.page.getByRole('button', { name: 'Withdraw it now' }).press('Enter')
     await run.page.getByText('Withdrawn (1)').waitFor()
-    await way(a.page, 'loin-chops').press('Enter')
-    await a.page.getByRole('heading', { name: '“Lent phone” was withdrawn' }).waitFor()
-    await a.page.getByText('One change waits').waitFor()
+    await way(page, 'loin-chops').press('Enter')
+    await page.getByRole('heading', { name: '“Lent phone” was withdrawn' }).waitFor()
+    await page.getByText('One change waits').waitFor()
     expect((await kept(id)).rev).toBe(rev)
-    await a.page.reload()
-    await a.page.getByText('One change waits').waitFor()
-    await a.page.getByLabel('Code').fill(await makeCode())
-    await a.page.getByLabel('Name of this device').fill('Lent phone')
-    await a.page.getByRole('button', { name: 'Come in' }).press('Enter')
+    await page.reload()
+    await page.getByText('One change waits').waitFor()
+    await page.getByLabel('Code').fill(await makeCode())
+    await page.getByLabel('Name of this device').fill('Lent phone')
+    await page.getByRole('button', { name: 'Come in' }).press('Enter')
     await expect.poll(async () => (await kept(id)).rev, { timeout: 20_000 }).toBeGreaterThan(rev)
-    await a.context.close()
+    await lent.context.close()
   })
 })
 

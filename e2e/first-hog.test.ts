@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { countPresses, running, saved, stage } from './testing.ts'
+import { running, saved, stage } from './testing.ts'
 
 const run = running()
 describe('a new farm, by keyboard only', () => {
@@ -66,39 +66,5 @@ describe('a new farm, by keyboard only', () => {
     const sum = await page.getByRole('dialog').innerText()
     expect(sum).toContain('Weaner and feed')
     await keys.press('Escape')
-  })
-})
-
-const fresh = running()
-describe('from nothing to a first hog with a Cover', () => {
-  it('takes no more than 15 presses, and no manual', async () => {
-    const { page } = fresh
-    await page.goto(fresh.url)
-    await page.getByText('An empty hook').waitFor()
-    const presses = await countPresses(page)
-    await page.getByLabel('Farm’s name').click()
-    await page.keyboard.type('Hill End')
-    await page.getByRole('button', { name: 'Open the farm' }).click()
-    await page.getByLabel('Live weight, if weighed').click()
-    await page.keyboard.type('262 lb')
-    await page.getByRole('button', { name: 'Hang the lot' }).click()
-    await page.getByRole('heading', { name: 'Hog 1', exact: true }).waitFor()
-    await page.getByText('Federally inspected.').click()
-    await page.getByRole('link', { name: 'Price', exact: true }).click()
-    for (const [what, amount] of [
-      ['Feeder pig', '95'],
-      ['Feed', '430'],
-    ] as const) {
-      if (what === 'Feeder pig') await page.getByRole('button', { name: what, exact: true }).click()
-      else {
-        await page.getByLabel('What was paid for').click()
-        await page.keyboard.type(what)
-      }
-      await page.getByLabel('Amount paid').click()
-      await page.keyboard.type(amount)
-      await page.keyboard.press('Enter')
-    }
-    await expect.poll(() => page.getByTestId('cover').innerText()).toMatch(/\d+ %/)
-    expect(await presses()).toBeLessThanOrEqual(15)
   })
 })

@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core'
 import { v7 as uuid } from 'uuid'
-import { describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import type { FactBody } from '#core/records'
 import { countPresses, figure, openLot, running } from './testing.ts'
 
@@ -44,13 +44,17 @@ async function sign(page: Page, within: ReturnType<Page['locator']>) {
 }
 
 describe('by touch on a tablet', () => {
+  let tablet: Awaited<ReturnType<typeof run.open>>
+  beforeAll(async () => {
+    tablet = await run.open({ viewport: { width: 820, height: 1180 }, hasTouch: true, isMobile: true })
+  })
   it('a hog side, by touch in floor mode on a tablet; the saw fails half way, what is left is planned again, and cut on', async () => {
     await hung('Sedge', 'hog', 42, {
       kind: 'observation',
       what: 'hangs',
       value: { as: 'side', side: 'left' },
     })
-    const { page, context } = await run.open({ viewport: { width: 820, height: 1180 }, hasTouch: true })
+    const { page } = tablet
     await openLot(run, 'Sedge', 'card', page)
     await page.getByLabel('Signed as').fill('MK')
     await page.getByRole('button', { name: 'Floor mode' }).tap()
@@ -81,11 +85,11 @@ describe('by touch on a tablet', () => {
     await page.getByRole('button', { name: 'The saw runs again' }).waitFor()
     expect(await count()).toBe(cut)
     for (let i = 0; i < 2; i++) await next()
-    await context.close()
+    await page.getByRole('button', { name: 'Leave floor mode' }).tap()
   })
 
   it('birds are ticked off at a tap and the finish is told anew; a machine stands still, one came dead', async () => {
-    const { page, context } = await run.open({ viewport: { width: 820, height: 1180 }, hasTouch: true })
+    const { page } = tablet
     const id = (await (await fetch(`${run.url}/api/home`)).json()) as { lots: { id: string; tag: string }[] }
     const flock = id.lots.find((l) => l.tag === 'Flock 1')!.id
     await page.goto(`${run.url}/lots/${flock}/line`)
@@ -115,11 +119,11 @@ describe('by touch on a tablet', () => {
     await page.getByText('Pluck stands still').waitFor({ state: 'detached' })
     await page.getByRole('button', { name: 'One came dead' }).tap()
     await expect.poll(() => page.getByTestId('live').innerText()).toMatch(/5 of 59 in the ice/)
-    await context.close()
+    await page.getByRole('button', { name: 'Leave floor mode' }).tap()
   })
 
   it('a pack is its figures and two presses: the cut it is of, and Keep', async () => {
-    const { page, context } = await run.open({ viewport: { width: 820, height: 1180 } })
+    const { page } = tablet
     await openLot(run, 'Clover', 'pack', page)
     const pad = page.getByRole('group', { name: 'Keypad' })
     const box = (await pad.boundingBox())!
@@ -145,15 +149,10 @@ describe('by touch on a tablet', () => {
     }
     expect(await presses()).toBe(figures + 3 * 2)
     await expect.poll(() => page.locator('tr[data-cut=picnic-roast]').innerText()).toContain('15.4 lb')
-    await context.close()
   })
 
   it('what a finger presses at the bench is 44 px high and wide, on the floor 56', async () => {
-    const { page, context } = await run.open({
-      hasTouch: true,
-      isMobile: true,
-      viewport: { width: 820, height: 1180 },
-    })
+    const { page } = tablet
     await openLot(run, 'Clover', 'pack', page)
     await page.getByRole('group', { name: 'Keypad' }).waitFor()
     const small = (least: number, within: string) =>
@@ -173,7 +172,6 @@ describe('by touch on a tablet', () => {
     await page.getByRole('button', { name: 'Floor mode' }).click()
     await page.locator('.floor .steps').waitFor()
     expect(await small(56, '.floor .steps')).toEqual([])
-    await context.close()
   })
 
   it('what is left of a cut stands large beside the scale in floor mode', async () => {

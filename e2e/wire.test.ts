@@ -1,8 +1,13 @@
 import type { Page } from 'playwright-core'
-import { describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import { openLot, running, saved, visit } from './testing.ts'
 
 const run = running({ demo: true })
+/** A second window, for all tests that need one. */
+let other: Page
+beforeAll(async () => {
+  other = (await run.open()).page
+})
 /** What a page asks the server for from now on. */
 function asked(page: Page): string[] {
   const all: string[] = []
@@ -96,21 +101,19 @@ describe('the first page', () => {
 describe('on the wire', () => {
   it('a decision is one request, and one to each other window that has the lot: what was added since', async () => {
     const { page } = run
-    const other = await run.open()
     await openLot(run, 'Juniper', 'block')
-    await openLot(run, 'Juniper', 'block', other.page)
-    await way(other.page, 'loin-roasts').waitFor()
-    const [mine, theirs] = [asked(page), asked(other.page)]
+    await openLot(run, 'Juniper', 'block', other)
+    await way(other, 'loin-roasts').waitFor()
+    const [mine, theirs] = [asked(page), asked(other)]
     await way(page, 'loin-roasts').click()
-    await taken(other.page, 'loin-roasts')
+    await taken(other, 'loin-roasts')
     await saved(page)
     // A second one from the other window, so that an echo of the first would have come by now.
-    await way(other.page, 'loin-rack').click()
+    await way(other, 'loin-rack').click()
     await taken(page, 'loin-rack')
-    await saved(other.page)
+    await saved(other)
     expect(mine).toEqual(['POST decisions', expect.stringMatching(/^GET [\w-]+\?since=N$/)])
     expect(theirs).toEqual([expect.stringMatching(/^GET [\w-]+\?since=N$/), 'POST decisions'])
-    await other.context.close()
   })
 
   it('a choice is one reading, one set of alternatives, one set of draws in a thread, and at most two layouts', async () => {
@@ -137,7 +140,7 @@ describe('on the wire', () => {
   })
 
   it('a page of another build than the server’s says so, and loses nothing it holds', async () => {
-    const { page, context } = await run.open()
+    const { page } = run
     await openLot(run, 'Thistle', 'block', page)
     const note = page.getByText('A newer Ekko runs on this server')
     expect(await note.count()).toBe(0)
@@ -153,52 +156,49 @@ describe('on the wire', () => {
     await page.getByRole('button', { name: 'Reload' }).press('Enter')
     await note.waitFor({ state: 'detached' })
     await taken(page, 'loin-boneless')
-    await context.close()
   })
 
   it('a window that heard nothing for a while catches up with what it missed, and misses none of it', async () => {
     const { page } = run
-    const other = await run.open()
-    await openLot(run, 'Juniper', 'block', other.page)
-    await other.context.setOffline(true)
+    await openLot(run, 'Juniper', 'block')
+    await openLot(run, 'Juniper', 'block', other)
+    await way(page, 'loin-roasts').waitFor()
+    await other.context().setOffline(true)
     await way(page, 'loin-roasts').click()
     await saved(page)
     await way(page, 'loin-chops').click()
     await saved(page)
-    await other.context.setOffline(false)
-    await taken(other.page, 'loin-chops')
-    await other.context.close()
+    await other.context().setOffline(false)
+    await taken(other, 'loin-chops')
   })
 })
 
 describe('two windows', () => {
   it('a change in one is seen in the other; on the same field both are shown and one is kept', async () => {
-    const other = await run.open()
     await openLot(run, 'Juniper', 'block')
-    await openLot(run, 'Juniper', 'block', other.page)
-    for (const p of [run.page, other.page]) await p.locator('[data-part=loin]').first().click()
-    const theirs = (path: string) => other.page.locator(`[data-path=${path}]`)
+    await openLot(run, 'Juniper', 'block', other)
+    for (const p of [run.page, other]) await p.locator('[data-part=loin]').first().click()
+    const theirs = (path: string) => other.locator(`[data-path=${path}]`)
     await way(run.page, 'loin-boneless-chops').click()
     await expect.poll(() => theirs('loin-boneless-chops').getAttribute('aria-checked')).toBe('true')
 
-    await other.context.setOffline(true)
+    await other.context().setOffline(true)
     await theirs('loin-grind').click()
-    await other.page.getByText('Held here').waitFor()
+    await other.getByText('Held here').waitFor()
     await way(run.page, 'loin-roasts').click()
     await saved(run.page)
-    await other.context.setOffline(false)
-    const dialog = other.page.getByRole('dialog')
+    await other.context().setOffline(false)
+    const dialog = other.getByRole('dialog')
     await dialog.getByText('Changed in two windows').waitFor()
     expect(await dialog.innerText()).toMatch(/Tenderloin and back ribs kept[\s\S]*Boneless roasts/)
     await dialog.getByRole('button', { name: 'Take what was decided here' }).click()
     await expect.poll(() => way(run.page, 'loin-grind').getAttribute('aria-checked')).toBe('true')
-    await other.context.close()
   })
 
   it('two tablets at once lose and double nothing', async () => {
-    const other = await run.open({ viewport: { width: 820, height: 1180 } })
+    await other.setViewportSize({ width: 820, height: 1180 })
     await openLot(run, 'Clover', 'pack')
-    await openLot(run, 'Clover', 'pack', other.page)
+    await openLot(run, 'Clover', 'pack', other)
     const weigh = async (page: Page, lb: string) => {
       await page.locator('tr[data-cut=picnic-roast]').getByRole('button', { name: /Weigh/ }).click()
       await page.getByLabel('Weight on the scale').fill(lb)
@@ -209,10 +209,9 @@ describe('two windows', () => {
       ['2 lb', '2.1 lb'],
       ['2.2 lb', '2.3 lb'],
     ] as const)
-      await Promise.all([weigh(run.page, a), weigh(other.page, b)])
-    for (const page of [run.page, other.page])
+      await Promise.all([weigh(run.page, a), weigh(other, b)])
+    for (const page of [run.page, other])
       await expect.poll(() => page.locator('tr[data-cut=picnic-roast]').innerText()).toContain('8.6 lb')
-    await other.context.close()
   })
 })
 
