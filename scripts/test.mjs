@@ -27,7 +27,7 @@ const PARTS = [
     env: { NODE_ENV: 'production' },
   },
   { name: 'types', of: 'static', run: ['npm', 'run', '-s', 'types'] },
-  { name: 'unit', run: vitest('unit', '--maxWorkers=2') },
+  { name: 'unit', run: vitest('unit', '--maxWorkers=1') },
   { name: 'browser', run: vitest('browser', '--maxWorkers=2'), needs: 'farms' },
   { name: 'api', run: vitest('api', '--maxWorkers=2'), needs: 'farms' },
 ]

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { fallowmere, type Found } from '#kit'
+import { fallowmere } from '#kit'
 
 const page = fallowmere({ empty: true })
 
@@ -76,37 +76,5 @@ describe('weights', () => {
     await hanging.getByRole('button', { name: 'Keep weight' }).click()
     await hanging.getByText('cold, after chilling').waitFor()
     expect(await page.weight('hanging')).toBeCloseTo(178.4 * 0.995, 0)
-  })
-})
-
-describe('from nothing to a first hog with a Cover', () => {
-  const fresh = fallowmere({ empty: true })
-  it('takes no more than 15 presses, and no manual', async () => {
-    let presses = 0
-    const touch = async (what: Found) => {
-      presses++
-      await what.click()
-    }
-    const fill = async (label: string, words: string) => {
-      await touch(fresh.getByLabel(label))
-      await fresh.getByLabel(label).fill(words)
-    }
-    await fresh.open('rail')
-    await fresh.getByText('An empty hook').waitFor()
-    await fill('Farm’s name', 'Hill End')
-    await touch(fresh.getByRole('button', { name: 'Open the farm' }))
-    await fill('Live weight, if weighed', '262 lb')
-    await touch(fresh.getByRole('button', { name: 'Hang the lot' }))
-    await fresh.getByRole('heading', { name: 'Hog 1', exact: true }).waitFor()
-    await touch(fresh.getByText('Federally inspected.'))
-    await touch(fresh.getByRole('link', { name: 'Price', exact: true }))
-    await touch(fresh.getByRole('button', { name: 'Feeder pig', exact: true }))
-    await fill('Amount paid', '95')
-    await fresh.press('Enter')
-    await fill('What was paid for', 'Feed')
-    await fill('Amount paid', '430')
-    await fresh.press('Enter')
-    await expect.poll(() => fresh.getByTestId('cover').innerText()).toMatch(/\d+ %/)
-    expect(presses).toBeLessThanOrEqual(15)
   })
 })
