@@ -1,21 +1,28 @@
 import { z } from 'zod'
-import { idSchema, lineSchema } from '#core/records'
+import { lineSchema } from '#core/records'
 import { CODE_DIGITS } from './wire.ts'
 
 export const codeAskedSchema = z.object({
   /** The device may do what is done on the cutting floor, and nothing else. */
-  floor: z.boolean(),
+  floor: z.boolean().default(true),
 })
 export const deviceChangeSchema = z.object({ name: lineSchema(40), floor: z.boolean() })
 export type DeviceChange = z.infer<typeof deviceChangeSchema>
 
-/** What a new device sends: the code it was shown, the id it minted for itself, and the name it shall have. */
+/** What a new device sends: the code it was shown and the name it shall have. Its id is the server's to give. */
 export const pairingSchema = z.object({
   code: z.string().regex(new RegExp(`^\\d{${CODE_DIGITS}}$`), `A code is ${CODE_DIGITS} digits.`),
-  device: idSchema,
   name: lineSchema(40),
 })
 export type Pairing = z.infer<typeof pairingSchema>
+
+/** What the logbook of a farm's machine tells of. */
+export const LOGGED = ['let in', 'withdrawn', 'brought back', 'recovered', 'cleared'] as const
+export interface Logged {
+  at: string
+  what: (typeof LOGGED)[number]
+  about: Record<string, string | boolean | null>
+}
 
 /** Who asks, as the server knows it: the machine that holds the records, or a device that was let in. */
 export type You = { machine: true } | { machine: false; device: string; name: string; floor: boolean }
@@ -43,4 +50,6 @@ export interface Devices {
   addresses: string[]
   devices: Device[]
   code: Code | null
+  /** Newest first. */
+  log: Logged[]
 }

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
@@ -11,6 +11,10 @@ import { newFolder } from './testing.ts'
 /** What is done from a shell, by the program as it was built. */
 const restore = (file: string, folder: string) =>
   spawnSync('node', [...SHORT_LIVED, 'dist/server/restore.js', file, folder], { encoding: 'utf8' })
+const forOthers = (folder: string) =>
+  readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter(
+    (path) => (statSync(join(folder, path)).mode & 0o077) !== 0,
+  )
 const bundleOf = async (url: string) => (await fetch(`${url}/api/bundle`)).text()
 
 describe('by command', () => {
@@ -31,7 +35,10 @@ describe('by command', () => {
     const ended = new Promise((resolve) => second.child.on('exit', resolve))
     await expect(second.url).rejects.toThrow(/Another Ekko has the folder/)
     expect(await ended).toBe(3)
+    // Nobody else of this machine reads or writes any of it: database, lock, copies, bundles, devices.
+    expect(forOthers(restored)).toEqual([])
     await first.stop()
+    expect(forOthers(restored)).toEqual([])
 
     const bad = join(folder, 'bad.json')
     writeFileSync(bad, readFileSync(file, 'utf8').replace('Fallowmere', 'Fallowmare'))

@@ -3,6 +3,10 @@ import type { Rung } from '#contracts'
 
 /** More windows than a farm has; a page that opens streams without end must not starve the others. */
 const MOST = 64
+/** Of one device; the oldest ends where another opens. */
+export const MOST_OF_ONE = 4
+/** Kept free for the machine that holds the records. */
+const FOR_THE_MACHINE = 8
 /** Often enough that a proxy keeps the stream, and that one whose reader is gone is noticed. */
 const HEARTBEAT_MS = 20_000
 
@@ -18,7 +22,9 @@ export class Bell {
 
   /** Lets a window of a device listen (null: of this machine); false when too many do already. */
   listen(device: string | null, res: Response): boolean {
-    if (this.#listeners.size >= MOST) return false
+    const own = [...this.#listeners].filter(([, of]) => of === device).map(([r]) => r)
+    if (device !== null && own.length >= MOST_OF_ONE) this.#letGo(own[0]!, () => own[0]!.end())
+    if (this.#listeners.size >= (device === null ? MOST : MOST - FOR_THE_MACHINE)) return false
     res.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',

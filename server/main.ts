@@ -14,6 +14,7 @@ import { Stopped } from './database/engine.ts'
 import { accessTo, howToCome } from './devices/access.ts'
 import { ALONE, network } from './devices/network.ts'
 import { lockFolder, type Lock } from './database/lock.ts'
+import { makeForOwnerOnly, ownersOnly } from './database/owner.ts'
 import { EXIT, exitFor, namelessly } from './exits.ts'
 import { Desk } from './instruments/desk.ts'
 import { keeperOf, type Keeper } from './keeping/keeper.ts'
@@ -35,6 +36,7 @@ function flagsOf() {
         port: { type: 'string', default: '4310' },
         demo: { type: 'boolean', default: false },
         lan: { type: 'boolean', default: false },
+        recover: { type: 'boolean', default: false },
         name: { type: 'string', multiple: true, default: [] as string[] },
       },
     })
@@ -51,7 +53,7 @@ function leave(code: number, words: string): never {
   process.exit(code)
 }
 
-const { folder, port, demo, lan, name } = flagsOf()
+const { folder, port, demo, lan, name, recover } = flagsOf()
 
 /** Until the records are open, and after they are closed, every request hears so. */
 const notYet: RequestListener = (_req, res) => {
@@ -118,9 +120,11 @@ function sayStopped(why: Stopped) {
 }
 
 async function start() {
+  makeForOwnerOnly()
   const bound = await listening()
   if (demo) await prepareDemo()
   mkdirSync(folder, { recursive: true })
+  ownersOnly(folder)
   const lock = await lockFolder(folder, {
     lost: () =>
       sayStopped(new Stopped('lock', 'Another Ekko has taken the folder; this one keeps nothing more.')),
@@ -129,14 +133,17 @@ async function start() {
   let keeping: Keeping | null = null
   const store = await openInThread(
     join(built, 'worker.js'),
-    { folder, lock: { path: lock.path, token: lock.token }, empty },
+    { folder, lock: { path: lock.path, token: lock.token }, empty, recover },
     { copied: (copy) => keeping?.copied(copy), warned: (words) => keeping?.warned(words) },
   )
+  // An empty database that was copied has the rights it had beside the program.
+  ownersOnly(folder)
   const keeper = inThread<Keeper>(join(built, 'keeper.js'), { folder, empty })
   const papers = inThread<PaperMaker>(join(built, 'papers.js'), null)
   keeping = new Keeping(store, keeper, () => new Date())
   keeping.start()
   const access = accessTo(folder, () => new Date(), lan ? network(() => bound, name) : ALONE)
+  if (store.recovered) access.logbook.write('recovered', { ...store.recovered })
   const desk = new Desk(join(folder, 'instruments.json'))
   const { app, bell } = createApp({
     store,

@@ -1,10 +1,12 @@
-import { existsSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs'
-import { dirname, resolve } from 'node:path'
+import { existsSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
 import { createInterface } from 'node:readline/promises'
 import { sayIssue } from '#core/measure'
 import { realDisk } from './database/disk.ts'
 import { shippedBeside } from './database/shipped.ts'
-import { makeFolderWhole } from './database/trees.ts'
+import { makeForOwnerOnly, ownersOnly } from './database/owner.ts'
+import { placesOf } from './database/places.ts'
+import { copyTree, flushTree, makeFolderWhole, removeTree } from './database/trees.ts'
 import { EXIT, exitFor } from './exits.ts'
 import { bundleFrom } from './keeping/bundles.ts'
 import { isSealed } from './keeping/seal.ts'
@@ -20,6 +22,23 @@ async function passphraseFor(bytes: Uint8Array): Promise<string | null> {
   return typed
 }
 
+/** A copy of the database, as it lies in a data folder, as the database of a new one. */
+function restoreCopy(copy: string, folder: string, target: string): string | null {
+  if (!existsSync(join(copy, 'PG_VERSION'))) return `${copy} is no copy of records and no bundle.`
+  const aside = `${folder}.restoring`
+  makeForOwnerOnly()
+  removeTree(realDisk, aside)
+  makeFolderWhole(realDisk, aside)
+  copyTree(realDisk, copy, placesOf(aside).db)
+  ownersOnly(aside)
+  flushTree(realDisk, aside)
+  if (existsSync(folder)) rmSync(folder, { recursive: true })
+  renameSync(aside, folder)
+  realDisk.flush(dirname(folder))
+  console.log(`The copy lies in ${folder}. Open it with: npm start -- --data ${target}`)
+  return null
+}
+
 /** `npm run restore -- bundle folder`: the whole farm from a bundle (plain, compressed or sealed) into a new folder. */
 async function restore(file: string | undefined, target: string | undefined): Promise<string | null> {
   if (!file || !target) return 'Usage: npm run restore -- BUNDLE NEW-FOLDER'
@@ -27,9 +46,11 @@ async function restore(file: string | undefined, target: string | undefined): Pr
   if (!existsSync(file)) return `There is no file ${file}.`
   if (existsSync(folder) && readdirSync(folder).length > 0)
     return `The folder ${folder} is not empty. Name a new one; nothing was changed.`
+  if (statSync(file).isDirectory()) return restoreCopy(file, folder, target)
   const bytes = readFileSync(file)
   const bundle = await bundleFrom(bytes, await passphraseFor(bytes))
   if (!bundle.ok) return bundle.issues.map((i) => sayIssue(i)).join('\n')
+  makeForOwnerOnly()
   // Aside until whole: a restore that is cut off or fails leaves no half farm and no empty folder.
   const aside = `${folder}.restoring`
   rmSync(aside, { recursive: true, force: true })
@@ -37,6 +58,7 @@ async function restore(file: string | undefined, target: string | undefined): Pr
     const store = await openStore(aside, { empty: shippedBeside(import.meta.url) })
     await store.run('importBundle', bundle.value)
     await store.close()
+    ownersOnly(aside)
     if (existsSync(folder)) rmSync(folder, { recursive: true })
     makeFolderWhole(realDisk, dirname(folder))
     renameSync(aside, folder)

@@ -30,7 +30,7 @@ describe('a thread that ends', () => {
     await thread.end()
   })
   it('of the records is said to be just that: nothing hangs, and why is in the words', async () => {
-    const data = { folder: '/nowhere', lock: { path: '', token: '' }, empty: null }
+    const data = { folder: '/nowhere', lock: { path: '', token: '' }, empty: null, recover: false }
     const hears = { copied: () => undefined, warned: () => undefined }
     const dies = script(`parentPort.on('message', () => process.exit(7))`)
     await expect(openInThread(dies, data, hears)).rejects.toMatchObject({ reason: 'thread' })

@@ -10,6 +10,8 @@ export interface DatabaseData {
   lock: { path: string; token: string }
   /** The empty database that lies beside the program, where it does. */
   empty: string | null
+  /** A person said that a database that does not open is brought back. */
+  recover: boolean
 }
 /** What the database's thread does when asked. */
 export interface DatabaseCalls {

@@ -25,7 +25,11 @@ export interface Cluster<Tx> {
   readonly schema: number
   /** A prepared empty database, to be copied where there is none: making one takes seconds. */
   readonly empty?: string | undefined
-  /** Opens the database in a folder, or makes an empty one where there is none. */
+  /** What lies in every whole database, by path within its folder. */
+  readonly marks: readonly string[]
+  /** What of a database at rest is not as it was written, in words; null where all of it is. */
+  damaged(place: string): string | null
+  /** Opens the database in a folder, or makes an empty one where there is no folder; never one in a folder that has lost its marks. */
   open(place: string): Promise<Session<Tx>>
   /** Whether an error means that the database itself is no longer to be trusted. */
   isFatal(error: unknown): boolean

@@ -4,9 +4,10 @@ import { copiesIn, makeCopy, noteProven, removeCopy, type Manifest } from './cop
 import { DiskFailure, type Disk } from './disk.ts'
 import { mark, unmark } from './marker.ts'
 import { placesOf } from './places.ts'
-import { asideName, recover, takePlace, type Recovery } from './recovery.ts'
+import { asideName, recover, takePlace, Unrecoverable, type Recovery } from './recovery.ts'
 import {
   copyTree,
+  digestOfTree,
   flushTree,
   makeFolderWhole,
   NotAsWritten,
@@ -14,6 +15,7 @@ import {
   removeWhole,
   writeWhole,
 } from './trees.ts'
+import { waysOut } from './waysOut.ts'
 
 export type StopReason = 'disk' | 'database' | 'lock' | 'thread' | 'closed'
 
@@ -36,6 +38,8 @@ export interface EngineOptions<Tx> {
   folder: string
   /** Whether the folder is still ours: asked before each acknowledgement. */
   holds?: () => boolean
+  /** A person said so: where the database does not open, the newest copy is brought back with its log. */
+  recover?: boolean
   now: () => Date
   /** Told of a new copy, to prove it elsewhere; and of what could not be copied, in words. */
   copied?: (copy: Manifest) => void
@@ -71,13 +75,13 @@ const kindOf = (error: unknown): string =>
  * After a failed flush, a database error or a lost lock nothing is acknowledged any more, until the next start.
  */
 export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine<Tx>> {
-  const { disk, cluster, folder, now, holds = () => true, copied, warned } = options
+  const { disk, cluster, folder, now, holds = () => true, recover: byHand = false, copied, warned } = options
   const { db: place, next, clean, backups } = placesOf(folder)
   const log = join(place, cluster.log)
   const at = () => now().toISOString()
   makeFolderWhole(disk, folder)
   makeFolderWhole(disk, backups)
-  const recovered = await recover(disk, cluster, folder)
+  const recovered = await recover(disk, cluster, folder, { byHand, at: at() })
   if (!disk.exists(place)) await create()
   let session = await openProtected()
   let stopped: Stopped | null = null
@@ -100,9 +104,7 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
 
   /** After a stop that was not clean the database repairs itself while it opens: a copy is kept until that is flushed. */
   async function openProtected(): Promise<Session<Tx>> {
-    const opening = disk.exists(clean)
-      ? null
-      : makeCopy(disk, folder, { why: 'opening', stamp: null, at: at() })
+    const opening = disk.exists(clean) ? null : copyBeforeOpening()
     if (opening)
       mark(disk, folder, {
         step: 'opening',
@@ -112,7 +114,10 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
         at: at(),
       })
     else removeWhole(disk, clean)
-    const opened = await cluster.open(place)
+    const opened = await cluster.open(place).catch((error: unknown) => {
+      if (isOurs(error)) throw error
+      throw new Unrecoverable(`The database does not open (${kindOf(error)}). ${waysOut(disk, folder)}`)
+    })
     const schema = await opened.schema()
     if (schema > cluster.schema) {
       await opened.close()
@@ -122,7 +127,11 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
     }
     if (schema < cluster.schema) {
       flushTree(disk, place)
-      makeCopy(disk, folder, { why: 'schema', stamp: await opened.stamp(), at: at() })
+      const stamp = await opened.stamp()
+      const made = copiesIn(disk, folder).some(
+        (c) => c.why === 'schema' && c.stamp && sameStamp(c.stamp, stamp),
+      )
+      if (!made) makeCopy(disk, folder, { why: 'schema', stamp, at: at() })
       await opened.migrate()
     }
     flushTree(disk, place)
@@ -131,6 +140,15 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
       for (const old of copiesIn(disk, folder)) if (old.why === 'opening') removeCopy(disk, folder, old.name)
     }
     return opened
+  }
+
+  /** One is enough: a start that failed has left its own, and what lay there lies there again. */
+  function copyBeforeOpening(): Manifest {
+    const digest = digestOfTree(disk, place)
+    const left = copiesIn(disk, folder).filter((c) => c.why === 'opening')
+    const same = left.find((c) => c.digest === digest)
+    for (const other of left) if (other !== same) removeCopy(disk, folder, other.name)
+    return same ?? makeCopy(disk, folder, { why: 'opening', stamp: null, at: at() })
   }
 
   function flushLog() {

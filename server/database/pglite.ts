@@ -1,11 +1,17 @@
 import { cpSync, existsSync } from 'node:fs'
+import { join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { migrate, SCHEMA, schemaOf } from '../store/migrate.ts'
 import type { Tx } from '../store/tx.ts'
 import type { Cluster, Session, Stamp } from './cluster.ts'
+import { ownersOnly } from './owner.ts'
+import { damagedPage } from './pages.ts'
 
 /** SQLSTATE classes after which the database is not to be trusted: of the system, of the operator, internal. */
 const FATAL = /^(?:58|57P|XX)/
+
+/** What every whole PostgreSQL folder has; a server of PostgreSQL refuses one without any of it, PGlite makes a new one in it. */
+const MARKS = ['PG_VERSION', 'global/pg_control', 'global', 'base', 'pg_wal', 'pg_xact'] as const
 
 const COLUMNS = `select c.relname as table, bool_or(a.attname = 'revision') as revised
   from pg_class c join pg_attribute a on a.attrelid = c.oid and not a.attisdropped
@@ -49,8 +55,16 @@ export const pglite = (empty?: string): Cluster<Tx> => ({
   log: 'pg_wal',
   empty,
   schema: SCHEMA,
+  marks: MARKS,
+  damaged: damagedPage,
   open: async (place) => {
-    if (empty && !existsSync(place) && existsSync(empty)) cpSync(empty, place, { recursive: true })
+    const lost = existsSync(place) ? MARKS.find((m) => !existsSync(join(place, m))) : undefined
+    // PGlite would make an empty database of it.
+    if (lost) throw new Error(`${lost} is not in ${place}.`)
+    if (empty && !existsSync(place) && existsSync(empty)) {
+      cpSync(empty, place, { recursive: true })
+      ownersOnly(place)
+    }
     return open(place)
   },
   isFatal: (error) =>

@@ -16,10 +16,14 @@ const pathsIn = (folder: string) => ({
   earlierMarker: join(folder, 'checkpoint-in-progress'),
   /** There after a clean stop: the database needs no recovery of its own when it is opened. */
   clean: join(folder, 'stopped-clean'),
+  /** Which farm's records these are, and which history of them. */
+  history: join(folder, 'history.json'),
   recovery: join(folder, 'last-recovery.json'),
   settings: join(folder, 'copies.json'),
   /** Devices that were let in: this machine's business, not the records'. */
   devices: join(folder, 'devices.json'),
+  /** Who was let in and withdrawn, and what was brought back. */
+  logbook: join(folder, 'logbook.jsonl'),
   /** What lots come to, as it was last worked out. */
   cards: join(folder, 'cards.json'),
 })

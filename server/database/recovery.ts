@@ -1,18 +1,12 @@
+import { join } from 'node:path'
 import { z } from 'zod'
 import type { Cluster, Stamp } from './cluster.ts'
-import {
-  clearHalfCopies,
-  copiesIn,
-  copyPath,
-  faultOfCopy,
-  readJson,
-  tryOpening,
-  type Manifest,
-} from './copies.ts'
+import { clearHalfCopies, copiesIn, copyPath, faultOfCopy, readJson, tryOpening } from './copies.ts'
 import type { Disk } from './disk.ts'
 import { readMarker, unmark } from './marker.ts'
 import { placesOf } from './places.ts'
 import { copyTree, flushTree, removeTree, removeWhole, writeWhole } from './trees.ts'
+import { asidesIn, waysOut } from './waysOut.ts'
 
 /** Nothing may be opened: what is there cannot be trusted, and going on would lose or invent records. */
 export class Unrecoverable extends Error {}
@@ -43,6 +37,12 @@ export function takePlace(disk: Disk, folder: string, aside: string): void {
   disk.flush(folder)
 }
 
+export interface Recovering {
+  /** A person said so: the newest copy with the log that lies there is brought back where the database does not open. */
+  byHand: boolean
+  at: string
+}
+
 /**
  * Looks at what a cut-off start, checkpoint, stop or restore left behind, and brings back the copy made before it,
  * once that copy has been tried. Null when nothing had to be done; refuses when there is nothing to be trusted.
@@ -51,6 +51,7 @@ export async function recover<Tx>(
   disk: Disk,
   cluster: Cluster<Tx>,
   folder: string,
+  how: Recovering,
 ): Promise<Recovery | null> {
   const { db, next, trial } = placesOf(folder)
   removeTree(disk, trial)
@@ -58,34 +59,114 @@ export async function recover<Tx>(
   const earlier = await recoverEarlier(disk, cluster, folder)
   if (earlier) return earlier
   const marker = readMarker(disk, folder)
-  if (!marker) {
-    removeTree(disk, next)
-    if (!disk.exists(db)) refuseEmptyPlace(disk, folder)
-    return null
-  }
-  if (marker !== 'damaged' && marker.step === 'swap') {
+  if (marker && marker !== 'damaged' && marker.step === 'swap') {
     takePlace(disk, folder, marker.aside)
     unmark(disk, folder)
     return null
   }
-  const copy =
-    marker === 'damaged' ? await likeliest(disk, cluster, folder) : { ...marker, name: marker.copy }
-  const wrong = marker === 'damaged' ? null : await faultOfCopy(disk, cluster, folder, copy)
+  if (!marker) removeTree(disk, next)
+  if (how.byHand && !(await opens(disk, cluster, folder))) return withItsLog(disk, cluster, folder, how.at)
+  if (!marker) {
+    const wrong = disk.exists(db) ? faultOfPlace(disk, cluster, folder) : noneHere(disk, folder)
+    if (wrong) throw new Unrecoverable(`${wrong} Nothing was changed. ${waysOut(disk, folder)}`)
+    return null
+  }
+  if (marker === 'damaged') return withoutNote(disk, cluster, folder)
+  const wrong = await faultOfCopy(disk, cluster, folder, { ...marker, name: marker.copy })
+  if (wrong && how.byHand) return withItsLog(disk, cluster, folder, how.at)
   if (wrong)
     throw new Unrecoverable(
-      `Ekko was cut off while it was putting its records in order, and ${wrong}. Nothing was changed. ${wayOut(disk, folder)}`,
+      `Ekko was cut off while it was putting its records in order, and ${wrong}. Nothing was changed. ${waysOut(disk, folder)}`,
     )
-  const done = bringBack(disk, folder, copy.name, copy.at)
+  const done = bringBack(disk, folder, marker.copy, marker.at)
+  // What a start that failed made of the copy is worth nothing: the copy is what lay there before it.
+  if (marker.step === 'opening' && done.aside) {
+    removeTree(disk, join(folder, done.aside))
+    done.aside = null
+    writeWhole(disk, placesOf(folder).recovery, JSON.stringify(done))
+  }
   unmark(disk, folder)
   return done
 }
 
+/** What of the database in its place is not whole, in words; null where all of it is. */
+function faultOfPlace<Tx>(disk: Disk, cluster: Cluster<Tx>, folder: string): string | null {
+  const { db, clean } = placesOf(folder)
+  const lost = cluster.marks.filter((m) => !disk.exists(join(db, m)))
+  if (lost.length > 0)
+    return `The database in ${db} is not whole: ${lost.map((m) => `“${m}”`).join(', ')} ${lost.length > 1 ? 'are' : 'is'} gone.`
+  // After a cut a page may be half written, and the log makes it whole again.
+  const damaged = disk.exists(clean) ? cluster.damaged(db) : null
+  return damaged && `The database in ${db} is damaged: ${damaged}.`
+}
+
+/** A folder that had a farm is not a new one: an empty farm in its place would hide what was lost. */
+function noneHere(disk: Disk, folder: string): string | null {
+  const places = placesOf(folder)
+  const had = [places.clean, places.cards, places.recovery, places.history].some((p) => disk.exists(p))
+  const kept = disk.list(places.backups).length + disk.list(places.attachments).length > 0
+  return had || kept || asidesIn(disk, folder).length > 0
+    ? `The folder ${folder} had a farm, and its “db” is gone.`
+    : null
+}
+
+const opens = async <Tx>(disk: Disk, cluster: Cluster<Tx>, folder: string): Promise<boolean> => {
+  const { db } = placesOf(folder)
+  return (
+    disk.exists(db) &&
+    faultOfPlace(disk, cluster, folder) === null &&
+    (await tryOpening(disk, cluster, folder, db)) !== null
+  )
+}
+
+/**
+ * The newest copy with the log that lies there, as PostgreSQL brings back a base backup: every write since is in the log. Refuses
+ * where none of the copies opens so.
+ */
+async function withItsLog<Tx>(
+  disk: Disk,
+  cluster: Cluster<Tx>,
+  folder: string,
+  at: string,
+): Promise<Recovery> {
+  const { db, next, marker } = placesOf(folder)
+  const log = join(db, cluster.log)
+  const copies = copiesIn(disk, folder).filter((c) => c.stamp)
+  for (const copy of copies.toReversed()) {
+    if ((await faultOfCopy(disk, cluster, folder, copy)) !== null) continue
+    removeTree(disk, next)
+    copyTree(disk, copyPath(folder, copy.name), next)
+    for (const { name, kind } of disk.list(log)) {
+      if (kind !== 'file') continue
+      const to = join(next, cluster.log, name)
+      if (disk.exists(to)) disk.remove(to)
+      disk.copy(join(log, name), to)
+    }
+    const held = disk.exists(log) ? await tryOpening(disk, cluster, folder, next) : null
+    if (!held || !holdsAll(held, copy.stamp!)) continue
+    flushTree(disk, next)
+    const done = takeNext(disk, folder, at)
+    removeWhole(disk, marker)
+    return done
+  }
+  removeTree(disk, next)
+  throw new Unrecoverable(
+    `No copy opens with the log that lies in ${log}. Nothing was changed. ${waysOut(disk, folder)}`,
+  )
+}
+
 /** Puts a copy in the place of the database, which is moved aside, and notes it. */
 function bringBack(disk: Disk, folder: string, name: string, at: string): Recovery {
-  const { db, next, recovery } = placesOf(folder)
+  const { next } = placesOf(folder)
   removeTree(disk, next)
   copyTree(disk, copyPath(folder, name), next)
   flushTree(disk, next)
+  return takeNext(disk, folder, at)
+}
+function takeNext(disk: Disk, folder: string, at: string): Recovery {
+  const { db, clean, recovery } = placesOf(folder)
+  // What is brought back was not stopped: it repairs itself when it opens.
+  removeWhole(disk, clean)
   const aside = disk.exists(db) ? asideName(disk, folder) : null
   takePlace(disk, folder, aside ?? '')
   const done: Recovery = { to: at, aside }
@@ -105,50 +186,35 @@ async function recoverEarlier<Tx>(
   const isCopy = /^\d{4}-\d\d-\d\d$/.test(name) && disk.exists(copyPath(folder, name))
   if (!isCopy || !(await tryOpening(disk, cluster, folder, copyPath(folder, name))))
     throw new Unrecoverable(
-      `An earlier Ekko was cut off inside a checkpoint, and its copy “${name}” cannot be opened. Nothing was changed. ${wayOut(disk, folder)}`,
+      `An earlier Ekko was cut off inside a checkpoint, and its copy “${name}” cannot be opened. Nothing was changed. ${waysOut(disk, folder)}`,
     )
   const done = bringBack(disk, folder, name, `${name}T00:00:00.000Z`)
   removeWhole(disk, earlierMarker)
   return done
 }
 
-/** With a marker that cannot be read: the newest copy, if it is sound and holds no less than the database itself. */
-async function likeliest<Tx>(disk: Disk, cluster: Cluster<Tx>, folder: string): Promise<Manifest> {
-  const refusal = (why: string) =>
-    new Unrecoverable(
-      `Ekko was cut off while it was putting its records in order, its note of that is damaged, and ${why}. Nothing was changed. ${wayOut(disk, folder)}`,
-    )
+/**
+ * With a marker that cannot be read: the newest copy, if it is sound and holds no less than the database itself; else the
+ * database, if it is whole and opens, with the marker set aside.
+ */
+async function withoutNote<Tx>(disk: Disk, cluster: Cluster<Tx>, folder: string): Promise<Recovery | null> {
+  const { db, marker } = placesOf(folder)
+  const isWhole = disk.exists(db) && faultOfPlace(disk, cluster, folder) === null
+  const held = isWhole ? await tryOpening(disk, cluster, folder, db) : null
   const copy = copiesIn(disk, folder).at(-1)
-  if (!copy) throw refusal('there is no copy')
-  const fault = await faultOfCopy(disk, cluster, folder, copy)
-  if (fault) throw refusal(fault)
-  const { db } = placesOf(folder)
-  const held = disk.exists(db) ? await tryOpening(disk, cluster, folder, db) : null
-  if (held && copy.stamp && !holdsAll(copy.stamp, held))
-    throw refusal(`the newest copy, ${copy.name}, holds less than the database`)
-  return copy
-}
-
-/** A folder with copies but no database is not a new one: an empty farm in its place would hide what was lost. */
-function refuseEmptyPlace(disk: Disk, folder: string): void {
-  const left = disk.list(folder).some((e) => e.name.startsWith('db.aside-'))
-  if (copiesIn(disk, folder).length > 0 || left)
+  const fault = copy ? await faultOfCopy(disk, cluster, folder, copy) : 'there is no copy'
+  if (copy && fault === null && !(held && copy.stamp && !holdsAll(copy.stamp, held))) {
+    const done = bringBack(disk, folder, copy.name, copy.at)
+    unmark(disk, folder)
+    return done
+  }
+  if (!held)
     throw new Unrecoverable(
-      `The folder ${folder} has copies of records but no records: its “db” is gone. ${wayOut(disk, folder)}`,
+      `Ekko was cut off while it was putting its records in order, its note of that is damaged, and ${fault}. Nothing was changed. ${waysOut(disk, folder)}`,
     )
-}
-
-/** What a person can do: the newest bundle by name, and the command that brings it back. */
-function wayOut(disk: Disk, folder: string): string {
-  const { bundles } = placesOf(folder)
-  const newest = disk
-    .list(bundles)
-    .map((e) => e.name)
-    .sort()
-    .at(-1)
-  return newest
-    ? `Bring back a bundle into a new folder: npm run restore -- ${bundles}/${newest} NEW-FOLDER`
-    : `Keep the folder as it is. With a bundle taken away earlier: npm run restore -- BUNDLE NEW-FOLDER`
+  disk.rename(marker, `${marker}.unreadable`)
+  disk.flush(folder)
+  return null
 }
 
 export const lastRecovery = (disk: Disk, folder: string): Recovery | null =>

@@ -9,7 +9,7 @@ import type { DatabaseCalls, DatabaseData, DatabaseHears } from './client.ts'
 import { tokenIn } from './lock.ts'
 import { outcomeOf } from './outcome.ts'
 
-const { folder, lock, empty } = workerData as DatabaseData
+const { folder, lock, empty, recover } = workerData as DatabaseData
 let store: Store
 /** This thread’s script names all it is built of by their content, so it is another where any of them is. */
 const program = createHash('sha256')
@@ -21,6 +21,7 @@ const calls: DatabaseCalls = {
     outcomeOf(async () => {
       store = await openStore(folder, {
         empty,
+        recover,
         program,
         holds: () => tokenIn(lock.path) === lock.token,
         copied: (copy) => void page.copied.asEvent(copy),

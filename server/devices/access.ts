@@ -1,5 +1,6 @@
 import { toString as drawn } from 'qrcode'
 import { placesOf } from '../database/places.ts'
+import { logbookIn, type Logbook } from '../logbook.ts'
 import { Codes, type OpenCode } from './codes.ts'
 import { ALONE, type Network } from './network.ts'
 import { Registry } from './registry.ts'
@@ -9,6 +10,7 @@ export interface Access {
   registry: Registry
   codes: Codes
   network: Network
+  logbook: Logbook
 }
 
 /** Who may come in, by what lies in a data folder: only this machine, unless a network is named. */
@@ -16,6 +18,7 @@ export const accessTo = (folder: string, now: () => Date, network: Network = ALO
   registry: new Registry(placesOf(folder).devices, now),
   codes: new Codes(now),
   network,
+  logbook: logbookIn(placesOf(folder).logbook, now),
 })
 
 /** A link a device opens to be let in: the code stays behind the #, so that no server or log sees it in an address. */
@@ -25,10 +28,10 @@ export const linkOf = (address: string, { code }: OpenCode) => `${address}/#${co
 export async function howToCome({ network, codes }: Access): Promise<string> {
   const [first, ...others] = network.addresses()
   if (!first) return 'This machine is on no network now: other devices cannot reach it.'
-  const open = codes.make(false)
+  const open = codes.make(true)
   return [
     `Other devices on this network open ${[first, ...others].join(' or ')}`,
-    `and are let in with the code ${open.code}, once, until ${open.until.toLocaleTimeString()}. New codes are made under Farm.`,
+    `and are let in for the floor with the code ${open.code}, once, until ${open.until.toLocaleTimeString()}. Other codes are made under Farm.`,
     await drawn(linkOf(first, open), { type: 'utf8' }),
   ].join('\n')
 }

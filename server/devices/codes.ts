@@ -32,11 +32,8 @@ export class Codes {
     return this.#open
   }
 
-  /** Takes the code where it is right: it is spent then. */
-  take(code: string): OpenCode | null {
-    const open = this.now()
-    if (open?.code !== code) return null
+  /** The open code has let its device in. */
+  spend(): void {
     this.#open = null
-    return open
   }
 }

@@ -1,4 +1,5 @@
-import { readFileSync, writeFileSync } from 'node:fs'
+import { appendFileSync, readFileSync, writeFileSync } from 'node:fs'
+import type { Response } from 'express'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { Code, Devices, Home, Lot, Problem } from '#contracts'
@@ -9,6 +10,8 @@ import type { Access } from './access.ts'
 import { onlyLetIn } from './gate.ts'
 import { network } from './network.ts'
 import { placesOf } from '../database/places.ts'
+import { Bell } from '../events.ts'
+import { Desk } from '../instruments/desk.ts'
 import { Registry } from './registry.ts'
 import {
   appendBody,
@@ -46,16 +49,18 @@ afterAll(async () => {
 
 const makeCode = async (floor = false): Promise<Code> =>
   (await test.api.post('/api/devices/code').send({ floor }).expect(201)).body
-const pair = (code: string, more: object = {}) =>
+let tablets = 0
+const pair = (code: string, more: object = {}, cookie = '') =>
   test.api
     .post('/api/devices/pair')
     .set('host', BARN)
-    .send({ code, device: uuid(), name: 'Barn tablet', ...more })
-/** Lets a device in; the cookie its browser would keep. */
-async function letIn(floor = false, device = uuid()) {
-  const res = await pair((await makeCode(floor)).code, { device }).expect(201)
+    .set('cookie', cookie)
+    .send({ code, name: `Tablet ${++tablets}`, ...more })
+/** Lets a device in, in again with the cookie it had; the cookie its browser would keep. */
+async function letIn(floor = false, had = '') {
+  const res = await pair((await makeCode(floor)).code, {}, had).expect(201)
   const cookie = String(res.headers['set-cookie']).split(';')[0]!
-  return { device, cookie, said: String(res.headers['set-cookie']) }
+  return { device: String(res.body.device), name: String(res.body.name), cookie }
 }
 const devices = async (): Promise<Devices> => (await test.api.get('/api/devices').expect(200)).body
 const asked = (cookie: string, path: string) => test.api.get(path).set('host', BARN).set('cookie', cookie)
@@ -108,7 +113,7 @@ describe('a code', () => {
   it('lets one device in, once, with a token that no script reads and no other site sends', async () => {
     const { code, links } = await makeCode()
     expect(links.map((l) => l.url)).toContain(`http://barn.test:4310/#${code}`)
-    const res = await pair(code).expect(201)
+    const res = await pair(code, { name: 'Barn tablet' }).expect(201)
     expect(String(res.headers['set-cookie'])).toMatch(/HttpOnly/)
     expect(String(res.headers['set-cookie'])).toMatch(/SameSite=Strict/)
     await pair(code).expect(422)
@@ -129,9 +134,80 @@ describe('a code', () => {
     const wrong = code === '000000' ? '000001' : '000000'
     for (let i = 0; i < 5; i++) await pair(wrong).expect(422)
     const res = await pair(code).expect(429)
+    // The machine that holds the records is never shut out: what it shows as a code is good there.
+    await test.api.post('/api/devices/pair').send({ code, name: 'Its own' }).expect(201)
+    await test.api.delete(`/api/devices/${(await devices()).devices[0]!.id}`).expect(204)
     expect((res.body as Problem).title).toMatch(/Too many wrong codes/)
     expect(Number(res.headers['retry-after'])).toBeGreaterThan(0)
-    expect((await devices()).devices).toEqual([])
+    expect((await devices()).devices.filter((d) => !d.withdrawn)).toEqual([])
+  })
+})
+
+describe('a code and another device', () => {
+  beforeAll(openNew)
+
+  it('gives nobody the id or the name of one that is in; its rows and its token stay its own', async () => {
+    const held = await letIn()
+    // What a page says it is called is not asked.
+    const res = await pair((await makeCode()).code, { device: held.device }).expect(201)
+    expect(res.body.device).not.toBe(held.device)
+    await asked(held.cookie, '/api/home').expect(200)
+    const { code } = await makeCode()
+    const taken = await pair(code, { name: held.name.toUpperCase() }).expect(422)
+    expect((taken.body as Problem).errors![0]).toMatchObject({ field: 'name' })
+    // The code was not spent by that; the name is free once its device is withdrawn.
+    await test.api.delete(`/api/devices/${held.device}`).expect(204)
+    const next = await pair(code, { name: held.name }).expect(201)
+    expect(next.body.device).not.toBe(held.device)
+  })
+
+  it('is for the floor unless more is said', async () => {
+    const code: Code = (await test.api.post('/api/devices/code').send({}).expect(201)).body
+    expect(code.floor).toBe(true)
+  })
+
+  it('who was let in and withdrawn, and by which name, stands in the logbook, also after a restart', async () => {
+    const { device, name } = await letIn()
+    await test.api.delete(`/api/devices/${device}`).expect(204)
+    const { log } = await devices()
+    expect(log.slice(0, 2)).toMatchObject([
+      { what: 'withdrawn', about: { device, name } },
+      { what: 'let in', about: { device, name, floor: false } },
+    ])
+    appendFileSync(placesOf(folder).logbook, '{"at":"20')
+    expect(accessTo(folder, now).logbook.read()).toEqual(log)
+  })
+
+  it('has four streams at most, the oldest ends for a fifth; all end with its withdrawal, and the machine keeps its own', async () => {
+    const bell = new Bell()
+    const desk = new Desk()
+    const stream = () => {
+      const res = {
+        ended: false,
+        writableLength: 0,
+        writeHead() {},
+        write() {},
+        on() {},
+      } as never as Response
+      Object.assign(res, { end: () => Object.assign(res, { ended: true }) })
+      return res as Response & { ended: boolean }
+    }
+    for (const at of [bell, desk]) {
+      const open = (device: string | null) => {
+        const res = stream()
+        return { res, isIn: at.listen(device, res) }
+      }
+      const five = Array.from({ length: 5 }, () => open('a').res)
+      expect(five.map((r) => r.ended)).toEqual([true, false, false, false, false])
+      while (open(`other ${Math.random()}`).isIn);
+      const own = open(null)
+      expect(own.isIn).toBe(true)
+      at.hush('a')
+      expect(five.every((r) => r.ended)).toBe(true)
+      expect(own.res.ended).toBe(false)
+    }
+    bell.close()
+    desk.close()
   })
 })
 
@@ -139,13 +215,13 @@ describe('a token', () => {
   beforeAll(openNew)
 
   it('is worth nothing once its device is withdrawn, and the device hears why', async () => {
-    const { device, cookie } = await letIn()
+    const { device, name, cookie } = await letIn()
     await asked(cookie, '/api/home').expect(200)
     await test.api.delete(`/api/devices/${device}`).expect(204)
     const res = await asked(cookie, '/api/home').expect(401)
     expect(res.body).toMatchObject({
       type: '/problems/withdrawn',
-      title: expect.stringContaining('Barn tablet'),
+      title: expect.stringContaining(name),
     })
     const shown = (await devices()).devices.find((d) => d.id === device)!
     expect(shown.withdrawn).toBe(now().toISOString())
@@ -154,7 +230,8 @@ describe('a token', () => {
   it('of before is worth nothing after the device was let in again', async () => {
     const first = await letIn()
     await test.api.delete(`/api/devices/${first.device}`).expect(204)
-    const again = await letIn(false, first.device)
+    const again = await letIn(false, first.cookie)
+    expect(again.device).toBe(first.device)
     await asked(first.cookie, '/api/home').expect(401)
     await asked(again.cookie, '/api/home').expect(200)
     expect((await devices()).devices.filter((d) => d.id === first.device)).toHaveLength(1)
@@ -178,7 +255,7 @@ describe('a token', () => {
 
 describe('what a device writes', () => {
   it('bears its own id, whatever its page says', async () => {
-    const { device, cookie } = await letIn()
+    const { device, name, cookie } = await letIn()
     const body = lotBody()
     const res = await test.api
       .post('/api/lots')
@@ -189,8 +266,8 @@ describe('what a device writes', () => {
       .expect(201)
     expect((res.body as Lot).device).toBe(device)
     const home: Home = (await asked(cookie, '/api/home')).body
-    expect(home.devices[device]).toBe('Barn tablet')
-    expect(home.you).toEqual({ machine: false, device, name: 'Barn tablet', floor: false })
+    expect(home.devices[device]).toBe(name)
+    expect(home.you).toEqual({ machine: false, device, name, floor: false })
   })
 
   it('on the floor is weights, packs, ticks and the card; nothing else', async () => {
@@ -212,6 +289,8 @@ describe('what a device writes', () => {
         expect(r.status).not.toBe(403),
       )
     await asked(cookie, '/api/packs').expect(200)
+    // Older lots a page at a time, and any by its name.
+    expect((await asked(cookie, `/api/lots?find=${lot.tag}`).expect(200)).body.lots).not.toEqual([])
     await asked(cookie, '/api/instruments').expect(200)
     await post('/instruments/scale/tare', {}).expect(409)
     const barred = [

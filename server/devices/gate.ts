@@ -9,9 +9,18 @@ import type { Registry } from './registry.ts'
 /** The cookie a device's token lies in; no script reads it. */
 export const TOKEN = 'ekko-token'
 
+/** The token a request brings; null where it brings none. */
+export const tokenOf = (req: IncomingMessage): string | null =>
+  parseCookie(req.headers.cookie ?? '')[TOKEN] ?? null
+
 const callers = new WeakMap<IncomingMessage, You>()
 /** Who asks, once the gate has let it in. */
 export const callerOf = (req: IncomingMessage): You => callers.get(req)!
+/** The device that asks; null where it is the machine that holds the records. */
+export const deviceOf = (req: IncomingMessage): string | null => {
+  const you = callerOf(req)
+  return you.machine ? null : you.device
+}
 
 const LOOPBACK = /^(?:127\.|::1$|::ffff:127\.)/
 
@@ -54,7 +63,7 @@ export const onlyLetIn =
     if (LOOPBACK.test(req.socket.remoteAddress ?? '') && isLocal(hostOf(req.headers.host)))
       callers.set(req, { machine: true })
     else if (!(req.method === 'POST' && req.path === '/devices/pair')) {
-      const token = parseCookie(req.headers.cookie ?? '')[TOKEN]
+      const token = tokenOf(req)
       const device = token ? registry.of(token) : null
       if (!device) throw notLetIn()
       if (device.withdrawn) throw withdrawn(device.name)
@@ -68,7 +77,7 @@ export const onlyLetIn =
 const FLOOR: { method: string; path: RegExp; body?: (body: unknown) => boolean }[] = [
   { method: 'GET', path: /^\/(?:home|events|standing)$/ },
   { method: 'GET', path: /^\/(?:lots|anatomies|attachments|papers|packs)\// },
-  { method: 'GET', path: /^\/(?:packs|bench|instruments)$/ },
+  { method: 'GET', path: /^\/(?:lots|packs|bench|instruments)$/ },
   { method: 'GET', path: /^\/instruments\// },
   { method: 'POST', path: /^\/instruments\/(?:scale|printer)\// },
   { method: 'POST', path: /^\/packs\/events$/ },

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto'
+import { v7 as uuid } from 'uuid'
 import { z } from 'zod'
 import { hashSchema, type Device, type DeviceChange } from '#contracts'
 import { idSchema, lineSchema } from '#core/records'
@@ -23,6 +24,11 @@ const keptSchema = z.object({
   ),
 })
 type Kept = z.infer<typeof keptSchema>['devices'][number]
+
+export interface LetIn {
+  device: string
+  token: string
+}
 
 const HOUR_MS = 3_600_000
 const digest = (token: string) => hashOfBytes(Buffer.from(token))
@@ -70,17 +76,22 @@ export class Registry {
     return found ? shown(found) : null
   }
 
-  /** Lets a device in, or in again under a new token: the one it had is worth nothing from then on. */
-  letIn({ device, name, floor }: { device: string; name: string; floor: boolean }): string {
+  /**
+   * Lets a device in under an id of ours; in again, where it shows the token it had: that one is worth nothing from then on. No
+   * code gives the id or the name of another.
+   */
+  letIn({ had, name, floor }: { had: string | null; name: string; floor: boolean }): LetIn | 'name-taken' {
+    const held = had ? this.#devices.find((d) => d.token === digest(had)) : undefined
+    const isCalled = (d: Kept) => d.name.toLowerCase() === name.toLowerCase()
+    if (this.#devices.some((d) => d !== held && !d.withdrawn && isCalled(d))) return 'name-taken'
     const token = randomBytes(32).toString('base64url')
     const at = this.#now().toISOString()
-    const held = this.#devices.find((d) => d.id === device)
     const next = {
-      ...{ id: device, name, floor, withdrawn: null, seen: at, token: digest(token) },
+      ...{ id: held?.id ?? uuid(), name, floor, withdrawn: null, seen: at, token: digest(token) },
       since: held?.since ?? at,
     }
     this.#keep([...this.#devices.filter((d) => d !== held), next])
-    return token
+    return { device: next.id, token }
   }
 
   change(id: string, change: DeviceChange): boolean {

@@ -1,4 +1,4 @@
-import { Router } from 'express'
+import { Router, type Request } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { toString as drawn } from 'qrcode'
 import { codeAskedSchema, deviceChangeSchema, pairingSchema, type Code, type You } from '#contracts'
@@ -6,10 +6,11 @@ import { notFound, parsed, Refusal } from '../problem.ts'
 import { idOf, type Served } from '../served.ts'
 import { linkOf } from './access.ts'
 import type { OpenCode } from './codes.ts'
-import { callerOf, TOKEN } from './gate.ts'
+import { callerOf, TOKEN, tokenOf } from './gate.ts'
 
-/** Wrong codes a minute, from whomever: a million codes at that pace outlast every one of them. */
+/** Wrong codes a minute from one address, and from all of them: a million codes at that pace outlast every one of them. */
 const WRONG_A_MINUTE = 5
+const WRONG_OF_ALL = 60
 /** As long as a browser keeps a cookie. */
 const COOKIE_MS = 400 * 24 * 3_600_000
 
@@ -19,6 +20,30 @@ const tooMany = () =>
     title: 'Too many wrong codes.',
     status: 429,
     detail: 'Wait a minute, and look at the code again; under Farm a new one can be made.',
+  })
+const nameTaken = (name: string) =>
+  new Refusal({
+    type: '/problems/refused',
+    title: 'This name is another device’s.',
+    status: 422,
+    errors: [
+      {
+        field: 'name',
+        detail: `A device that is in is called “${name}”. Type another name, or withdraw that one under Farm.`,
+      },
+    ],
+  })
+/** Holds up whoever tries codes; never the machine that holds the records. */
+const slowed = (limit: number, of: (req: Request) => string) =>
+  rateLimit({
+    windowMs: 60_000,
+    limit,
+    skipSuccessfulRequests: true,
+    skip: (req) => callerOf(req)?.machine === true,
+    keyGenerator: of,
+    standardHeaders: true,
+    legacyHeaders: false,
+    handler: (_req, _res, next) => next(tooMany()),
   })
 const wrongCode = () =>
   new Refusal({
@@ -35,9 +60,13 @@ const wrongCode = () =>
   })
 
 /** Devices: letting one in by a code, naming it, withdrawing it. */
-export function deviceRoutes({ access, bell }: Served): Router {
-  const { registry, codes, network } = access
+export function deviceRoutes({ access, bell, desk }: Served): Router {
+  const { registry, codes, network, logbook } = access
   const api = Router()
+  const closeStreams = (device: string) => {
+    bell.hush(device)
+    desk.hush(device)
+  }
   const codeOf = async (open: OpenCode | null): Promise<Code | null> =>
     open && {
       code: open.code,
@@ -57,6 +86,7 @@ export function deviceRoutes({ access, bell }: Served): Router {
       addresses: network.addresses(),
       devices: registry.list(),
       code: await codeOf(codes.now()),
+      log: logbook.read().slice(0, 50),
     })
   })
   api.post('/devices/code', async (req, res) => {
@@ -64,20 +94,19 @@ export function deviceRoutes({ access, bell }: Served): Router {
   })
   api.post(
     '/devices/pair',
-    rateLimit({
-      windowMs: 60_000,
-      limit: WRONG_A_MINUTE,
-      skipSuccessfulRequests: true,
-      keyGenerator: () => 'whomever',
-      standardHeaders: true,
-      legacyHeaders: false,
-      handler: (_req, _res, next) => next(tooMany()),
-    }),
+    slowed(WRONG_A_MINUTE, (req) => req.socket.remoteAddress ?? ''),
+    slowed(WRONG_OF_ALL, () => 'all'),
     (req, res) => {
-      const { code, device, name } = parsed(pairingSchema, req.body)
-      const open = codes.take(code)
-      if (!open) throw wrongCode()
-      const token = registry.letIn({ device, name, floor: open.floor })
+      const { code, name } = parsed(pairingSchema, req.body)
+      const open = codes.now()
+      if (open?.code !== code) throw wrongCode()
+      const letIn = registry.letIn({ had: tokenOf(req), name, floor: open.floor })
+      if (letIn === 'name-taken') throw nameTaken(name)
+      codes.spend()
+      const { device, token } = letIn
+      // Streams it had under the token before are nobody's now.
+      closeStreams(device)
+      logbook.write('let in', { device, name, floor: open.floor })
       bell.ring({ farm: true })
       res.cookie(TOKEN, token, { httpOnly: true, sameSite: 'strict', path: '/', maxAge: COOKIE_MS })
       res.status(201).json({ machine: false, device, name, floor: open.floor } satisfies You)
@@ -92,7 +121,8 @@ export function deviceRoutes({ access, bell }: Served): Router {
   api.delete('/devices/:id', (req, res) => {
     const id = idOf(req.params.id, 'device')
     if (!registry.withdraw(id)) throw notFound('device')
-    bell.hush(id)
+    closeStreams(id)
+    logbook.write('withdrawn', { device: id, name: registry.names()[id] ?? null })
     bell.ring({ farm: true })
     res.status(204).end()
   })

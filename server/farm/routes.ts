@@ -1,11 +1,9 @@
 import compression from 'compression'
 import { Router } from 'express'
-import { farmChangeSchema, type Home, type You } from '#contracts'
-import { callerOf } from '../devices/gate.ts'
+import { farmChangeSchema, type Home } from '#contracts'
+import { callerOf, deviceOf } from '../devices/gate.ts'
 import { parsed, Refusal } from '../problem.ts'
 import { valueIn, type Served } from '../served.ts'
-
-const deviceOf = (you: You) => (you.machine ? null : you.device)
 
 /** The farm as its pages open with it, its settings, and what is told to open pages. */
 export function farmRoutes({ store, keeping, bell, access }: Served): Router {
@@ -16,7 +14,7 @@ export function farmRoutes({ store, keeping, bell, access }: Served): Router {
     res.json({ ...kept, you: callerOf(req), devices: access.registry.names() } satisfies Home)
   })
   api.get('/events', (req, res) => {
-    if (!bell.listen(deviceOf(callerOf(req)), res))
+    if (!bell.listen(deviceOf(req), res))
       throw new Refusal({
         type: '/problems/too-many',
         title: 'Too many windows are open on this farm. Close some.',

@@ -14,6 +14,7 @@ import { FORMATS, probeAt, type ScaleReading } from '#core/instruments'
 import { kg } from '#core/measure'
 import { realDisk, type Disk } from '../database/disk.ts'
 import { writeWhole } from '../database/trees.ts'
+import { MOST_OF_ONE } from '../events.ts'
 import { lineScale, type LineScale } from './lineScale.ts'
 import { standInScale, type StandInScale } from './standInScale.ts'
 
@@ -34,6 +35,8 @@ const NOTHING: Kept = {
 const A_ROLL = 500
 /** Pages that read the scale at one time: more than a farm has. */
 const MOST = 24
+/** Kept free for the machine that holds the records. */
+const FOR_THE_MACHINE = 4
 /** A reading is told this often at most. */
 const EVERY_MS = 150
 
@@ -54,7 +57,7 @@ export class Desk {
   #printed: Uint8Array | null = null
   #count = 0
   #told = 0
-  readonly #readers = new Set<Response>()
+  readonly #readers = new Map<Response, string | null>()
   readonly #path: string | null
   readonly #disk: Disk
   readonly #normal: () => number
@@ -131,13 +134,24 @@ export class Desk {
   }
 
   /** Lets a page read on; false when too many do. */
-  listen(res: Response): boolean {
-    if (this.#readers.size >= MOST) return false
+  listen(device: string | null, res: Response): boolean {
+    const own = [...this.#readers].filter(([, of]) => of === device).map(([r]) => r)
+    if (device !== null && own.length >= MOST_OF_ONE) this.#letGo(own[0]!)
+    if (this.#readers.size >= (device === null ? MOST : MOST - FOR_THE_MACHINE)) return false
     res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' })
     res.write(`retry: 1000\n\n${this.#said()}`)
-    this.#readers.add(res)
+    this.#readers.set(res, device)
     res.on('close', () => this.#readers.delete(res))
     return true
+  }
+
+  /** Tells a device nothing more. */
+  hush(device: string): void {
+    for (const [res, of] of this.#readers) if (of === device) this.#letGo(res)
+  }
+  #letGo(res: Response): void {
+    this.#readers.delete(res)
+    res.end()
   }
 
   /** Prints so many labels, or says that there are not enough: nothing is printed in part. */
@@ -172,7 +186,7 @@ export class Desk {
   close(): void {
     this.#line?.close()
     this.#standIn?.close()
-    for (const res of this.#readers) res.end()
+    for (const res of this.#readers.keys()) res.end()
     this.#readers.clear()
   }
 
@@ -207,7 +221,7 @@ export class Desk {
     const at = performance.now()
     if (!now && at - this.#told < EVERY_MS) return
     this.#told = at
-    for (const res of this.#readers)
+    for (const res of this.#readers.keys())
       if (res.writableLength > 16 * 1024) {
         this.#readers.delete(res)
         res.destroy()

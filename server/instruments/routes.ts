@@ -7,6 +7,7 @@ import {
   probeChoiceSchema,
   scaleChoiceSchema,
 } from '#contracts'
+import { deviceOf } from '../devices/gate.ts'
 import { notFound, parsed, Refusal } from '../problem.ts'
 import type { Served } from '../served.ts'
 
@@ -24,8 +25,9 @@ export function instrumentRoutes({ desk, store, papers }: Served): Router {
     await desk.takeScale(parsed(scaleChoiceSchema, req.body))
     res.json(desk.state())
   })
-  api.get('/instruments/scale/readings', (_, res) => {
-    if (!desk.listen(res)) throw refusedBy('too-many', 'Too many pages read the scale.', 'Close one of them.')
+  api.get('/instruments/scale/readings', (req, res) => {
+    if (!desk.listen(deviceOf(req), res))
+      throw refusedBy('too-many', 'Too many pages read the scale.', 'Close one of them.')
   })
   api.post('/instruments/scale/tare', (_, res) => {
     if (!desk.tare()) throw notStill()

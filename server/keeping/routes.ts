@@ -17,7 +17,7 @@ const notProven = (fault: string) =>
 const MOST_SENT = '128mb'
 
 /** The farm in one file, copies of the records, and bringing one back. */
-export function keepingRoutes({ store, keeping, bell, now }: Served): Router {
+export function keepingRoutes({ store, keeping, bell, access, now }: Served): Router {
   const api = Router()
   api.get('/bundle', async (_req, res) => {
     const bundle = await store.run('exportBundle', undefined)
@@ -77,6 +77,7 @@ export function keepingRoutes({ store, keeping, bell, now }: Served): Router {
     const done = await keeping.restore(idOf(req.params.id, 'rehearsal'))
     if (!done) throw notFound('rehearsal')
     if ('fault' in done) throw notProven(done.fault)
+    access.logbook.write('brought back', done)
     bell.ring({ farm: true, anew: true })
     res.json(done)
   })

@@ -34,6 +34,8 @@ export interface StoreOptions {
   program?: string
   now?: () => Date
   holds?: () => boolean
+  /** A person said that a database that does not open is brought back. */
+  recover?: boolean
   copied?: (copy: Manifest) => void
   warned?: (words: string | null) => void
 }

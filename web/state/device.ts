@@ -18,3 +18,14 @@ function deviceId(): string {
 
 /** Who writes from here: this device, and nobody by name yet. */
 export const ME: Author = { device: deviceId(), person: NIL }
+
+/** Let in, a device is who the server says. */
+export function becomes(device: string): void {
+  if (ME.device === device) return
+  ME.device = device
+  try {
+    localStorage.setItem(PLACE, device)
+  } catch {
+    return
+  }
+}

@@ -1,7 +1,6 @@
 import { ref } from 'vue'
 import type { Code, DeviceChange, Devices, You } from '#contracts'
 import { ask, barred, issuesOf, type FieldIssue } from './api.ts'
-import { ME } from './device.ts'
 import { useFarm } from './farm.ts'
 
 /** The devices of the farm: who was let in, and letting in the next one. */
@@ -37,7 +36,7 @@ export function useDevices() {
 
 /** Comes in by a code, under a name; what this device still holds is sent from then on. */
 export async function comeIn(code: string, name: string): Promise<FieldIssue[]> {
-  const answer = await ask<You>('POST', '/devices/pair', { code, device: ME.device, name })
+  const answer = await ask<You>('POST', '/devices/pair', { code, name })
   if (answer.kind !== 'ok') return issuesOf(answer)
   barred.value = null
   await useFarm().load()

@@ -19,7 +19,7 @@ import type { Inverse } from '#core/plan'
 import type { Standing as Stand } from '#core/reading'
 import type { CutPlan } from '#core/records'
 import { ask, issuesOf, type FieldIssue } from './api.ts'
-import { ME } from './device.ts'
+import { becomes, ME } from './device.ts'
 import { listenWith } from './ear.ts'
 import { outbox, type Pending } from './queue.ts'
 
@@ -95,6 +95,7 @@ export const useFarm = defineStore('farm', () => {
     plans.value = answer.body.plans
     today.value = answer.body.today
     you.value = answer.body.you
+    if (!answer.body.you.machine) becomes(answer.body.you.device)
     names.value = answer.body.devices
     cards.value = new Map()
     row = []

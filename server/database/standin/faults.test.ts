@@ -272,17 +272,18 @@ describe('what a cut left is looked at before anything is replaced', () => {
       expect(disk.exists(places.marker)).toBe(true)
     }
   })
-  it('with a damaged note, an older copy that holds less than the database is not taken for it', async () => {
+  it('with a damaged note, an older copy that holds less than the database is not taken for it: the database is used', async () => {
     const disk = await cutInside()
     disk.overwrite(places.marker, Buffer.from('?'))
     disk.move(`${places.backups}/copy-00002`, `${places.backups}/elsewhere`)
-    await expect(survives(disk)).rejects.toThrow(/copy-00001, holds less than the database/)
+    expect(await survives(disk)).toEqual(['a', 'b'])
+    expect(disk.exists(places.marker)).toBe(false)
   })
   it('a folder whose database is gone is not a new farm while copies are there', async () => {
     const disk = await cutInside()
     disk.remove(places.marker)
     disk.move(places.db, `${FOLDER}/somewhere`)
-    await expect(survives(disk)).rejects.toThrow(/has copies of records but no records/)
+    await expect(survives(disk)).rejects.toThrow(/had a farm, and its “db” is gone/)
   })
   it('of an earlier Ekko, whose note is the day of its copy, is brought back too, or refused', async () => {
     const earlier = async () => {

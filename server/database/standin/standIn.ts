@@ -120,5 +120,6 @@ export function standIn(disk: MemoryDisk, schema = 1): Cluster<Rows> {
       close: async () => writeControl(),
     }
   }
-  return { log: 'log', schema, open, isFatal: () => false }
+  const marks = ['control', 'table', 'version', 'log']
+  return { log: 'log', schema, marks, damaged: () => null, open, isFatal: () => false }
 }

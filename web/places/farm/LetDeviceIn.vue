@@ -10,10 +10,10 @@ import type { useDevices } from '../../state/devices.ts'
 /** Letting a device in: the code to type, the same as a picture to scan, and how long it is good for. */
 const { devices, open } = defineProps<{ devices: Devices; open: ReturnType<typeof useDevices> }>()
 const MAY = [
-  { floor: false, word: 'Everything' },
   { floor: true, word: 'Floor only' },
+  { floor: false, word: 'Everything' },
 ]
-const floor = ref(devices.code?.floor ?? false)
+const floor = ref(devices.code?.floor ?? true)
 const issues = ref<FieldIssue[]>([])
 const clock = ref(Date.now())
 const ticking = setInterval(() => (clock.value = Date.now()), 1000)
