@@ -134,7 +134,7 @@ async function start() {
   const store = await openInThread(
     join(built, 'worker.js'),
     { folder, lock: { path: lock.path, token: lock.token }, empty, recover },
-    { copied: (copy) => keeping?.copied(copy), warned: (words) => keeping?.warned(words) },
+    { copied: (copy) => keeping?.copied(copy), warned: (words) => keeping?.warned(words), lost: sayStopped },
   )
   // An empty database that was copied has the rights it had beside the program.
   ownersOnly(folder)

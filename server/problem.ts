@@ -133,11 +133,15 @@ const FORM_WORDS: Record<number, string> = {
   415: 'The body is in a form or encoding that is not read here: send JSON in UTF-8.',
 }
 
+/** Whatever it was that was to be written: a disk that took no more. */
+const isFull = (error: unknown) =>
+  /^(?:ENOSPC|EDQUOT)$/.test(String((error as { code?: unknown } | null)?.code))
+
 function problemOf(error: unknown): Problem | null {
   if (error instanceof Refusal) return error.problem
   if (error instanceof Stopped) return stoppedProblem(error)
-  if (error instanceof NoRoom)
-    return { type: about('no-room'), title: 'The disk is full.', status: 507, detail: error.message }
+  const full = error instanceof NoRoom ? error : isFull(error) ? new NoRoom() : null
+  if (full) return { type: about('no-room'), title: 'The disk is full.', status: 507, detail: full.message }
   const { status, type } = error as { status?: unknown; type?: unknown }
   if (type === 'entity.parse.failed')
     return { type: about('not-json'), title: 'The body is not JSON.', status: 400 }

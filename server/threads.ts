@@ -1,5 +1,12 @@
 import { parentPort, Worker } from 'node:worker_threads'
 import { createBirpc, type BirpcReturn } from 'birpc'
+import { mind, newPulse } from './pulse.ts'
+
+/** A thread that was asked something and will never answer: it was ended. */
+export class Lost extends Error {}
+
+/** What crosses between threads is asked (`q`) or answered (`s`) (birpc). */
+const isRequest = (data: unknown) => (data as { t?: unknown } | null)?.t === 'q'
 
 type Functions = Record<string, (...args: never[]) => unknown>
 
@@ -22,25 +29,44 @@ export function openThread<Remote extends object>(
   heard: object,
   ended: (why: Error) => void,
 ): Thread<Remote> {
-  const worker = new Worker(script, { workerData })
+  const pulse = newPulse()
+  const worker = new Worker(script, { workerData: { ...(workerData as object), pulse } })
+  let asked = 0
   const remote = createBirpc<Remote, object>(heard, {
-    post: (data) => worker.postMessage(data),
-    on: (hear) => void worker.on('message', hear),
+    post: (data) => {
+      if (isRequest(data)) asked++
+      worker.postMessage(data)
+    },
+    on: (hear) =>
+      void worker.on('message', (data: unknown) => {
+        if (!isRequest(data)) asked--
+        hear(data)
+      }),
     timeout: NEVER,
   }) as BirpcReturn<Remote, object>
   let isEnding = false
   const over = (why: Error) => {
     if (isEnding) return
     isEnding = true
+    unmind()
     remote.$close(why)
     ended(why)
   }
+  const unmind = mind(
+    pulse,
+    () => asked > 0,
+    (what) => {
+      over(new Lost(what))
+      void worker.terminate()
+    },
+  )
   worker.on('error', over)
   worker.on('exit', (code) => over(new Error(`The thread ended with ${code}.`)))
   return {
     remote,
     end: async () => {
       isEnding = true
+      unmind()
       await worker.terminate()
     },
   }

@@ -1,4 +1,4 @@
-import { openThread } from '../threads.ts'
+import { Lost, openThread } from '../threads.ts'
 import type { Store } from '../store/store.ts'
 import type { Manifest } from './copies.ts'
 import { Stopped } from './engine.ts'
@@ -29,10 +29,18 @@ export interface DatabaseHears {
 }
 
 /** The database in a thread of its own (`script` is the built one), so that a flush never holds up the server. */
-export async function openInThread(script: string, data: DatabaseData, hears: DatabaseHears): Promise<Store> {
+export async function openInThread(
+  script: string,
+  data: DatabaseData,
+  { lost, ...hears }: DatabaseHears & { lost?: (why: Stopped) => void },
+): Promise<Store> {
   const gone = { why: null as Stopped | null }
   const thread = openThread<DatabaseCalls>(script, data, hears, (why) => {
-    gone.why = new Stopped('thread', `The part of Ekko that keeps the records has ended: ${why.message}`)
+    gone.why =
+      why instanceof Lost
+        ? new Stopped('disk', why.message)
+        : new Stopped('thread', `The part of Ekko that keeps the records has ended: ${why.message}`)
+    lost?.(gone.why)
   })
   const ask = async <T>(call: () => Promise<ThreadOutcome>): Promise<T> => {
     if (gone.why) throw gone.why

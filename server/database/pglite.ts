@@ -4,6 +4,8 @@ import { PGlite } from '@electric-sql/pglite'
 import { migrate, SCHEMA, schemaOf } from '../store/migrate.ts'
 import type { Tx } from '../store/tx.ts'
 import type { Cluster, Session, Stamp } from './cluster.ts'
+import { failedWhile } from '../pulse.ts'
+import { DiskFailure } from './disk.ts'
 import { ownersOnly } from './owner.ts'
 import { damagedPage } from './pages.ts'
 
@@ -30,7 +32,9 @@ async function stampOf(db: PGlite): Promise<Stamp> {
 }
 
 async function open(place: string): Promise<Session<Tx>> {
-  const db = await PGlite.create(place)
+  const made = await failedWhile(() => PGlite.create(place))
+  if ('error' in made) throw made.code ? new DiskFailure('write', place, made.code) : made.error
+  const db = made.value
   return {
     transaction: (work) => db.transaction(work),
     stamp: () => stampOf(db),

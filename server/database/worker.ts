@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { workerData } from 'node:worker_threads'
+import { feelPulse } from '../pulse.ts'
 import { serveThread } from '../threads.ts'
 import type { ArgumentOf, OperationName } from '../store/operations.ts'
 import { openStore, type Store } from '../store/store.ts'
@@ -9,6 +10,7 @@ import type { DatabaseCalls, DatabaseData, DatabaseHears } from './client.ts'
 import { tokenIn } from './lock.ts'
 import { outcomeOf } from './outcome.ts'
 
+feelPulse()
 const { folder, lock, empty, recover } = workerData as DatabaseData
 let store: Store
 /** This thread’s script names all it is built of by their content, so it is another where any of them is. */
