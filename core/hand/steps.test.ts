@@ -150,3 +150,45 @@ describe('what the trade knows of single ways (common practice)', () => {
     expect(actions(of('lamb', 'shoulder-whole'))).not.toContain('boneOut')
   })
 })
+
+describe('what is done to rind, ribs, fat and offal of a hog (common practice)', () => {
+  const ways = (species: (typeof SPECIES)[number], action: HandStep['action']) =>
+    all.filter((w) => w.species === species && actions(w.steps).includes(action)).map((w) => w.path.id)
+  it('rind that stays on a roast is scored, on what is cured or cut up it comes off; never both', () => {
+    expect(ways('hog', 'score')).toEqual([
+      ...['shoulder-whole', 'picnic-roasts', 'loin-porchetta', 'belly-slab', 'belly-porchetta'],
+      ...['leg-whole', 'leg-halves', 'leg-rolled'],
+    ])
+    for (const id of ['belly-bacon', 'leg-ham-boneless', 'loin-chops', 'shoulder-grind'])
+      expect(actions(of('hog', id)), id).toContain('rind')
+    expect(ways('hog', 'rind').filter((id) => ways('hog', 'score').includes(id))).toEqual([])
+    expect([ways('lamb', 'rind'), ways('steer', 'score')]).toEqual([[], []])
+  })
+  it('back ribs come off before the meat is boned where the loin is sold boneless, and only there', () => {
+    expect(ways('hog', 'ribsOut').every((id) => id.startsWith('loin-'))).toBe(true)
+    expect(ways('hog', 'ribsOut')).toContain('loin-roasts')
+    for (const id of ['loin-chops', 'loin-rack', 'loin-grind'])
+      expect(actions(of('hog', id)), id).not.toContain('ribsOut')
+  })
+  it('fat is rendered for lard and tallow and not where it is sold raw; a head is boiled for brawn, a stomach scalded', () => {
+    expect([ways('hog', 'render'), ways('steer', 'render')]).toEqual([
+      ['leaf-lard', 'fat-lard'],
+      ['suet-tallow', 'fat-tallow'],
+    ])
+    expect([ways('hog', 'boil'), ways('hog', 'scald')]).toEqual([['head-brawn'], ['stomach-kept']])
+  })
+  it('a part that is not cut is looked at, wrapped under its own name and laid cold, and nothing else', () => {
+    const uncut = all.filter((w) => w.path.id === 'belly-uncut' && w.species === 'hog')
+    expect(uncut.map((w) => actions(w.steps))).toEqual([['lay', 'look', 'wrap', 'cold']])
+    expect(uncut[0]!.steps[2]!.of?.american).toMatch(/belly/i)
+    expect(uncut[0]!.steps[3]!.at).toBe(uncut[0]!.path.names.american.toLowerCase())
+  })
+  it('what is all ground is sorted lean from fat and goes aside into the tubs', () => {
+    const steps = of('hog', 'butt-grind').slice(-3)
+    expect(steps.map((s) => [s.action, s.at])).toEqual([
+      ['sort', 'to trim'],
+      ['aside', 'the trim tubs, lean and fat'],
+      ['cold', 'to trim'],
+    ])
+  })
+})

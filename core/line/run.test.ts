@@ -145,6 +145,12 @@ describe('the line of birds, against what is known of lines in closed form', () 
     expect(finish(line(1, [station('draw', 2, { hands: [0, 1] })], { hands }))).toBe(2)
     expect(finish(line(2, [station('draw', 2, { hands: [0, 1], places: 2 })], { hands }))).toBe(6)
   })
+  it('who comes later works from then on: ten birds of a minute, a second hand after five, is eight minutes (by hand)', () => {
+    const hands = [ALL_DAY, { takes: 1, from: 5, until: Infinity }]
+    const table = station('table', 1, { places: 2, hands: [0, 1] })
+    expect(finish(line(10, [table], { hands }))).toBeCloseTo(8, 9)
+    expect(finish(line(10, [table], { hands: [ALL_DAY] }))).toBeCloseTo(10, 9)
+  })
   it('a machine that stands still holds those before it up; who goes home begins nothing more', () => {
     const stops = [{ station: 1, from: 3.5, until: 30 }]
     expect(finish(line(10, [station('a', 1), station('pluck', 1)], { stops }))).toBe(37)
