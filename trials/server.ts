@@ -86,3 +86,11 @@ export const ended = (server: ReturnType<typeof startServer>) =>
     if (server.child.exitCode !== null || server.child.signalCode !== null) resolve(server.child.exitCode)
     else server.child.on('exit', resolve)
   })
+
+/** Hangs a lot of this name: the status of the answer; null where there was none. */
+export const hang = async (url: string, tag: string): Promise<number | null> =>
+  (await post(url, '/lots', lotBody({ tag })))?.status ?? null
+export async function tagsOf(url: string): Promise<string[]> {
+  const home = (await (await fetch(`${url}/api/home`)).json()) as Home
+  return home.lots.map((l) => l.tag)
+}
