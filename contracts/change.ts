@@ -23,6 +23,6 @@ export const lotChangeSchema = z.object({
 export type LotChange = z.infer<typeof lotChangeSchema>
 
 /** What a bell says: a lot now stands at a revision, by a device and its request; something of the farm changed, or all of it. */
-export type Rung =
-  | { lot: string; rev: number; device: string; request: string }
-  | { farm: true; anew?: boolean }
+export type Said = { lot: string; rev: number; device: string; request: string } | { farm: true }
+/** … and of which history of the records that is. */
+export type Rung = Said & { history: string }

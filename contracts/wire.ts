@@ -4,6 +4,12 @@ import type { LotChange } from './change.ts'
 /** Which device a request comes from: an id a browser minted for itself, in every request that writes. */
 export const DEVICE_HEADER = 'x-ekko-device'
 
+/**
+ * Which history of the records an answer is of, and a request was made for: another one once a copy was brought back. A revision
+ * means another thing there.
+ */
+export const HISTORY_HEADER = 'x-ekko-history'
+
 /** Which build of the pages the server serves: a page of another one is told to load itself anew. */
 export const BUILD_HEADER = 'x-ekko-build'
 

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import express, { type Express } from 'express'
 import compressed from 'express-static-gzip'
 import helmet from 'helmet'
-import { BUILD_HEADER } from '#contracts'
+import { BUILD_HEADER, HISTORY_HEADER } from '#contracts'
 import type { Stopped } from './database/engine.ts'
 import type { Access } from './devices/access.ts'
 import { onlyLetIn, onlyOwnPages, onlyWhatItMay } from './devices/gate.ts'
@@ -13,8 +13,9 @@ import type { Shelf } from './database/shelf.ts'
 import { Desk } from './instruments/desk.ts'
 import type { Keeping } from './keeping/service.ts'
 import { paperMaker, type PaperMaker } from './papers/maker.ts'
-import { notFound, problemHandler } from './problem.ts'
+import { bringingBack, notFound, otherHistory, problemHandler } from './problem.ts'
 import { apiRoutes } from './routes.ts'
+import { writes, type ArgumentOf, type OperationName, type ResultOf } from './store/operations.ts'
 import type { Store } from './store/store.ts'
 
 export interface AppOptions {
@@ -58,7 +59,16 @@ export function createApp({
   bell: Bell
 } {
   const app = express()
-  const bell = new Bell()
+  const bell = new Bell(() => store.history)
+  /** No write between the last look at the records and the copy that takes their place. */
+  const held: Store = {
+    ...store,
+    get history() {
+      return store.history
+    },
+    run: <K extends OperationName>(name: K, argument: ArgumentOf<K>): Promise<ResultOf<K>> =>
+      name in writes && keeping.bringsBack ? Promise.reject(bringingBack()) : store.run(name, argument),
+  }
   app.disable('x-powered-by')
   app.use(
     helmet({
@@ -87,14 +97,21 @@ export function createApp({
   app.use('/api', (_req, res, next) => {
     res.set('cache-control', 'no-store')
     if (build) res.set(BUILD_HEADER, build)
+    res.set(HISTORY_HEADER, store.history)
     next()
   })
   app.use('/api', onlyLetIn(access.registry))
+  // Whoever decided on other records is told before anything is made of it.
+  app.use('/api', (req, _res, next) => {
+    const of = req.headers[HISTORY_HEADER]
+    if (req.method !== 'GET' && of !== undefined && of !== store.history) throw otherHistory()
+    next()
+  })
   // A bundle sent to be restored is read as bytes by its own route, whatever it calls itself.
   const json = express.json({ limit: '1mb' })
   const asBytes = (path: string) => path === '/api/rehearsals/sent' || path.startsWith('/api/attachments/')
   app.use((req, res, next) => (asBytes(req.path) ? next() : json(req, res, next)))
-  app.use('/api', onlyWhatItMay, apiRoutes({ store, shelf, keeping, papers, bell, access, desk, now }))
+  app.use('/api', onlyWhatItMay, apiRoutes({ store: held, shelf, keeping, papers, bell, access, desk, now }))
   if (pages && existsSync(pages)) {
     app.use(
       compressed(pages, {

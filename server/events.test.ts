@@ -13,7 +13,7 @@ afterEach(() => {
 
 /** A bell, and a window of a device (or of the machine) that listens to it. */
 async function rung() {
-  const bell = new Bell()
+  const bell = new Bell(() => 'h')
   bells.push(bell)
   const app = express().get('/:device', (req, res) => {
     if (!bell.listen(req.params.device === 'machine' ? null : req.params.device, res)) res.status(503).end()
@@ -31,10 +31,10 @@ describe('the bell', () => {
     const [tablet, machine] = await Promise.all([listen('tablet'), listen('machine')])
     bell.ring({ farm: true })
     bell.hush('tablet')
-    bell.ring({ farm: true, anew: true })
+    bell.ring({ lot: 'later', rev: 1, device: 'd', request: 'r' })
     const heard = await tablet.text()
-    expect(heard).toContain('{"farm":true}')
-    expect(heard).not.toContain('anew')
+    expect(heard).toContain('{"farm":true,"history":"h"}')
+    expect(heard).not.toContain('later')
     bell.close()
     expect(await machine.text()).toContain('anew')
   })

@@ -1,5 +1,5 @@
 import type { Response } from 'express'
-import type { Rung } from '#contracts'
+import type { Rung, Said } from '#contracts'
 
 /** More windows than a farm has; a page that opens streams without end must not starve the others. */
 const MOST = 64
@@ -13,9 +13,11 @@ const HEARTBEAT_MS = 20_000
 /** Tells every open window that a lot or the farm has changed, by server-sent events. */
 export class Bell {
   readonly #listeners = new Map<Response, string | null>()
+  readonly #history: () => string
   readonly #heart: ReturnType<typeof setInterval>
 
-  constructor(heartbeatMs = HEARTBEAT_MS) {
+  constructor(history: () => string, heartbeatMs = HEARTBEAT_MS) {
+    this.#history = history
     this.#heart = setInterval(() => this.#say(': \n\n'), heartbeatMs)
     this.#heart.unref()
   }
@@ -36,8 +38,8 @@ export class Bell {
     return true
   }
 
-  ring(what: Rung): void {
-    this.#say(`data: ${JSON.stringify(what)}\n\n`)
+  ring(what: Said): void {
+    this.#say(`data: ${JSON.stringify({ ...what, history: this.#history() } satisfies Rung)}\n\n`)
   }
 
   /** Tells a device nothing more. */

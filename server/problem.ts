@@ -106,6 +106,22 @@ export function valueKept<T>(out: Changed<T>, tongue: Tongue | null = null): T {
   }
 }
 
+export const bringingBack = () =>
+  new Refusal({
+    type: about('bringing-back'),
+    title: 'A copy of the records is being brought back.',
+    status: 503,
+    detail: 'Nothing is taken for some seconds. What is decided meanwhile is held.',
+  })
+export const otherHistory = () =>
+  new Refusal({
+    type: about('other-history'),
+    title: 'A copy of the records was brought back meanwhile.',
+    status: 409,
+    detail:
+      'This was decided on those that stood before. Look whether it still holds, and send it again if it does.',
+  })
+
 const STOP_ADVICE: Record<StopReason, string> = {
   disk: 'Everything acknowledged before is safe. Look at the disk (room, cable, health), then start Ekko again.',
   database: 'Everything acknowledged before is safe. Start Ekko again; it looks at its records first.',

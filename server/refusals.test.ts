@@ -309,7 +309,7 @@ describe('pages and streams', () => {
     expect(await build()).not.toBe(one)
   })
   it('a stream has a heartbeat, so that one whose reader is gone is noticed', async () => {
-    const bell = new Bell(10)
+    const bell = new Bell(() => 'h', 10)
     const server = createServer((req, res) => void bell.listen(req as never, res as never)).listen(
       0,
       '127.0.0.1',

@@ -53,12 +53,20 @@ export async function openInThread(
     return valueOf<T>(outcome)
   }
   const { remote } = thread
-  const recovered = await ask<Recovery | null>(() => remote.open())
+  const opened = await ask<{ recovered: Recovery | null; history: string }>(() => remote.open())
+  let { history } = opened
   return {
-    recovered,
+    recovered: opened.recovered,
+    get history() {
+      return history
+    },
     run: (name, argument) => ask(() => remote.run(name, argument)),
     checkpoint: () => ask(() => remote.checkpoint()),
-    replace: () => ask(() => remote.replace()),
+    replace: async () => {
+      const out = await ask<{ aside: string; history: string }>(() => remote.replace())
+      history = out.history
+      return out
+    },
     proven: (copy) => ask(() => remote.proven(copy)),
     close: async () => {
       try {

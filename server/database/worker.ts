@@ -29,7 +29,7 @@ const calls: DatabaseCalls = {
         copied: (copy) => void page.copied.asEvent(copy),
         warned: (words) => void page.warned.asEvent(words),
       })
-      return store.recovered
+      return { recovered: store.recovered, history: store.history }
     }),
   run: (name, argument) =>
     outcomeOf(() => store.run(name as OperationName, argument as ArgumentOf<OperationName>)),

@@ -179,7 +179,7 @@ describe('a code and another device', () => {
   })
 
   it('has four streams at most, the oldest ends for a fifth; all end with its withdrawal, and the machine keeps its own', async () => {
-    const bell = new Bell()
+    const bell = new Bell(() => 'h')
     const desk = new Desk()
     const stream = () => {
       const res = {

@@ -10,7 +10,7 @@ import {
 import { join } from 'node:path'
 import { gunzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { Bundle, Copies, Home, Lot } from '#contracts'
+import { HISTORY_HEADER, type Bundle, type Copies, type Home, type Lot } from '#contracts'
 import { DiskFailure, realDisk, type Disk } from '../database/disk.ts'
 import { placesOf } from '../database/places.ts'
 import { FARM, lotBody, newFolder, openTestApi, weighingBody } from '../testing.ts'
@@ -152,6 +152,57 @@ describe('bringing a copy back', () => {
     ).body
     await test.api.post(`/api/rehearsals/${again.id}/restore`).expect(200)
     expect(await tags()).toEqual([...before, 'Set aside'])
+  })
+  it('while it takes their place nothing is written: each row taken is in the new farm or in what is kept before', async () => {
+    const { body } = await test.api
+      .post('/api/rehearsals')
+      .send({ place: 'here', name: 'day-2026-11-02.json.gz', passphrase: null })
+      .expect(201)
+    let isDone = false
+    const restored = test.api.post(`/api/rehearsals/${body.id}/restore`).then((res) => {
+      isDone = true
+      return res
+    })
+    const taken: string[] = []
+    const refused = new Set<string>()
+    for (let n = 0; !isDone; n++) {
+      const res = await test.api.post('/api/lots').send(lotBody({ tag: `Meanwhile ${n}` }))
+      if (res.status === 201) taken.push(`Meanwhile ${n}`)
+      else refused.add(`${res.status} ${res.body.type}`)
+    }
+    const done = (await restored).body
+    expect([...refused]).toEqual(['503 /problems/bringing-back'])
+    const bytes = readFileSync(join(placesOf(test.folder).bundles, done.kept))
+    const before = await bundleFrom(bytes, null)
+    if (!before.ok) throw new Error(JSON.stringify(before.issues))
+    const there = new Set([...before.value.content.lots.map((l) => l.tag), ...(await tags())])
+    expect(taken.filter((tag) => !there.has(tag))).toEqual([])
+  })
+  it('begins another history: what was decided on the one before is told so, and a lot known from there comes whole', async () => {
+    const lot = await hang('Two histories')
+    const { headers } = await test.api.get(`/api/lots/${lot.id}`).expect(200)
+    const here = String(headers[HISTORY_HEADER])
+    const other = '01890a5d-ac96-774b-bcce-b302099a8057'
+    const weigh = (history: string) =>
+      test.api
+        .post(`/api/lots/${lot.id}/weighings`)
+        .set(HISTORY_HEADER, history)
+        .send(weighingBody('live', 260))
+    expect((await weigh(other).expect(409)).body.type).toBe('/problems/other-history')
+    await weigh(here).expect(200)
+    const since = (history: string) =>
+      test.api.get(`/api/lots/${lot.id}?since=0`).set(HISTORY_HEADER, history).expect(200)
+    expect((await since(here)).body.from).toBe(0)
+    expect((await since(other)).body.tag).toBe('Two histories')
+    const kept = await keep()
+    const { body } = await test.api
+      .post('/api/rehearsals')
+      .send({ place: 'here', name: kept.bundles.at(-1)!.name, passphrase: null })
+      .expect(201)
+    await test.api.post(`/api/rehearsals/${body.id}/restore`).expect(200)
+    const next = String((await test.api.get('/api/home').expect(200)).headers[HISTORY_HEADER])
+    expect(next).not.toBe(here)
+    await weigh(here).expect(409)
   })
   it('left as it is changes nothing', async () => {
     const before = await tags()

@@ -78,7 +78,7 @@ export function keepingRoutes({ store, keeping, bell, access, now }: Served): Ro
     if (!done) throw notFound('rehearsal')
     if ('fault' in done) throw notProven(done.fault)
     access.logbook.write('brought back', done)
-    bell.ring({ farm: true, anew: true })
+    bell.ring({ farm: true })
     res.json(done)
   })
   api.delete('/rehearsals/:id', async (req, res) => {

@@ -26,6 +26,7 @@ export class Keeping {
   #warning: string | null = null
   #failure: string | null = null
   #rehearsal: Rehearsal | null = null
+  #bringsBack = false
   #checkpoint: number
   #timer: ReturnType<typeof setInterval> | undefined
   #first: ReturnType<typeof setTimeout> | undefined
@@ -151,12 +152,22 @@ export class Keeping {
       if (this.#rehearsal?.id !== id) return null
       const at = this.#now().toISOString()
       const kept = `restore-before-${at.slice(0, 19).replaceAll(':', '')}.json.gz`
-      const fault = await this.#keeper.keepAs(kept, await this.#store.run('exportBundle', undefined), at)
-      if (fault) return { fault }
-      const { aside } = await this.#store.replace()
-      this.#rehearsal = null
-      return { kept, aside }
+      // From here until they are replaced nothing is written: it would be in neither of the two.
+      this.#bringsBack = true
+      try {
+        const fault = await this.#keeper.keepAs(kept, await this.#store.run('exportBundle', undefined), at)
+        if (fault) return { fault }
+        const { aside } = await this.#store.replace()
+        this.#rehearsal = null
+        return { kept, aside }
+      } finally {
+        this.#bringsBack = false
+      }
     })
+  }
+  /** A copy is taking the place of the records just now: what is written is refused until it has. */
+  get bringsBack(): boolean {
+    return this.#bringsBack
   }
 
   drop(id: string): Promise<boolean> {

@@ -1,5 +1,6 @@
 import { Router, type Request } from 'express'
 import {
+  HISTORY_HEADER,
   appendSchema,
   factsSchema,
   joinSchema,
@@ -42,8 +43,9 @@ export function lotRoutes(served: Served): Router {
   api.get('/lots/:id', async (req, res) => {
     const id = idOf(req.params.id, 'lot')
     const since = revisionSchema.safeParse(Number(req.query.since ?? Number.NaN))
-    // A page that is ahead of these records (a copy was brought back) gets them whole.
-    const change = since.success ? await store.run('lotSince', { id, since: since.data }) : null
+    // A page that is ahead of these records, or knows those of another history, gets them whole.
+    const isHere = (req.headers[HISTORY_HEADER] ?? served.store.history) === served.store.history
+    const change = since.success && isHere ? await store.run('lotSince', { id, since: since.data }) : null
     const lot = change ?? (await store.run('lot', id))
     if (!lot) throw notFound('lot')
     res.json(lot)

@@ -1,4 +1,8 @@
+import { v7 as uuid } from 'uuid'
+import { z } from 'zod'
 import type { Cluster } from '../database/cluster.ts'
+import { readJson } from '../database/copies.ts'
+import { writeWhole } from '../database/trees.ts'
 import type { Manifest } from '../database/copies.ts'
 import { realDisk, type Disk } from '../database/disk.ts'
 import { openEngine } from '../database/engine.ts'
@@ -17,10 +21,12 @@ import type { Tx } from './tx.ts'
 export interface Store {
   /** What was brought back when it was opened, after a cut. */
   readonly recovered: Recovery | null
+  /** Which history of the records this is: another one after each that was brought back. */
+  readonly history: string
   run<K extends OperationName>(name: K, argument: ArgumentOf<K>): Promise<ResultOf<K>>
   checkpoint(): Promise<void>
   /** Puts a rehearsed database in the place of the present one, which is kept beside it. */
-  replace(): Promise<{ aside: string }>
+  replace(): Promise<{ aside: string; history: string }>
   proven(copy: string): Promise<void>
   close(): Promise<void>
 }
@@ -43,6 +49,17 @@ export interface StoreOptions {
 const isKept = (out: unknown): out is { result: 'kept'; change: LotChange } =>
   typeof out === 'object' && out !== null && 'result' in out && out.result === 'kept' && 'change' in out
 
+const historySchema = z.object({ id: z.uuid() })
+/** The id of the history in a folder: a new one where there is none, or another begins. */
+function historyIn(disk: Disk, folder: string, isNew: boolean): string {
+  const path = placesOf(folder).history
+  const kept = isNew ? null : readJson(disk, path, historySchema)
+  if (kept) return kept.id
+  const id = uuid()
+  writeWhole(disk, path, JSON.stringify({ id }))
+  return id
+}
+
 /** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
 export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
   const { disk = realDisk, program } = options
@@ -60,8 +77,12 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
   })
   // Brought back from a copy they may stand at a revision that meant something else before.
   if (engine.recovered) beside.cards.clear()
+  let history = historyIn(disk, folder, engine.recovered !== null)
   return {
     recovered: engine.recovered,
+    get history() {
+      return history
+    },
     run: async <K extends OperationName>(name: K, argument: ArgumentOf<K>) => {
       const operation = operations[name] as unknown as (
         tx: Tx,
@@ -77,7 +98,8 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
       const out = await engine.replace()
       beside.lots.clear()
       beside.cards.clear()
-      return out
+      history = historyIn(disk, folder, true)
+      return { ...out, history }
     },
     proven: engine.proven,
     close: async () => {

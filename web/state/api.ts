@@ -1,7 +1,7 @@
 import type { Problem } from '#contracts'
 import { ref } from 'vue'
 import { sayIssue, type Outcome, type Says } from '#core/measure'
-import { BUILD_HEADER, DEVICE_HEADER } from '#contracts/wire'
+import { BUILD_HEADER, DEVICE_HEADER, HISTORY_HEADER } from '#contracts/wire'
 import { ME } from './device.ts'
 
 /**
@@ -25,17 +25,31 @@ function hearBuild(now: string | null) {
   isOutdated.value = build !== now
 }
 
+/** Which history of the records this page knows; another one since a copy was brought back. */
+export const history = ref<string | null>(null)
+export function hearHistory(now: string | null) {
+  if (now !== null) history.value = now
+}
+
 /** Why the server does not let this device in, while it does not. */
 export const barred = ref<Problem | null>(null)
 
-async function answerOf<T>(path: string, init: RequestInit): Promise<Answer<T>> {
+async function answerOf<T>(
+  path: string,
+  init: RequestInit & { headers?: Record<string, string> },
+): Promise<Answer<T>> {
   let res: Response
+  const of = history.value
   try {
-    res = await fetch(`/api${path}`, init)
+    res = await fetch(
+      `/api${path}`,
+      of ? { ...init, headers: { ...init.headers, [HISTORY_HEADER]: of } } : init,
+    )
   } catch {
     return { kind: 'unreachable' }
   }
   hearBuild(res.headers.get(BUILD_HEADER))
+  hearHistory(res.headers.get(HISTORY_HEADER))
   if (res.status === 204) return { kind: 'ok', body: undefined as T }
   const type = res.headers.get('content-type') ?? ''
   if (res.ok && type.includes('octet-stream')) return { kind: 'ok', body: (await res.blob()) as T }

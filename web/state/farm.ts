@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, markRaw, ref, shallowRef } from 'vue'
+import { computed, markRaw, ref, shallowRef, watch } from 'vue'
 import type {
   FarmChange,
   Home,
@@ -18,7 +18,7 @@ import type {
 import type { Inverse } from '#core/plan'
 import type { Standing as Stand } from '#core/reading'
 import type { CutPlan } from '#core/records'
-import { ask, issuesOf, type FieldIssue } from './api.ts'
+import { ask, hearHistory, history, issuesOf, type FieldIssue } from './api.ts'
 import { becomes, ME } from './device.ts'
 import { listenWith } from './ear.ts'
 import { outbox, type Pending } from './queue.ts'
@@ -157,12 +157,15 @@ export const useFarm = defineStore('farm', () => {
   const isOwn = ({ device, request }: { device: string; request: string }) =>
     device === ME.device && (waiting.has(request) || queue.isPending(request))
 
+  // Other records lie there now: what was read of those before means nothing any more, whoever told it first.
+  watch(history, (_, before) => {
+    if (before === null) return
+    void load()
+    keeper?.catchUp(true)
+  })
   function hear(what: Rung) {
-    if ('farm' in what) {
-      void load()
-      if (what.anew) keeper?.catchUp(true)
-      return
-    }
+    hearHistory(what.history)
+    if ('farm' in what) return void load()
     if (isOwn(what)) return
     outdate(what.lot)
     keeper?.behind(what.lot, what.rev)

@@ -1,10 +1,10 @@
 import { createStore, del, entries, get, set } from 'idb-keyval'
 import { ref } from 'vue'
 import type { Append, LotChange, NewFact, NewPack, Problem } from '#contracts'
-import { ask, sayProblem, type Answer } from './api.ts'
+import { ask, history, sayProblem, type Answer } from './api.ts'
 
 /** What is on its way to the server; kept in the browser until it is acknowledged. */
-export type Pending = { lot: string } & (
+export type Pending = { lot: string; /** The history it was decided on. */ history?: string } & (
   | { append: Append }
   | { facts: NewFact[]; group?: string }
   | { pack: NewPack }
@@ -32,7 +32,17 @@ export interface QueueEvents {
 export const requestOf = (p: Pending): string =>
   'append' in p ? p.append.batch : 'pack' in p ? p.pack.id : p.facts[0]!.id
 
-const sent = (item: Pending): Promise<Answer<LotChange>> =>
+/** What was decided on records that a copy has taken the place of is not sent: a person looks at it first. */
+const OTHER_HISTORY: Problem = {
+  type: '/problems/other-history',
+  title: 'A copy of the records was brought back meanwhile.',
+  status: 409,
+  detail: 'Look whether this still holds, and send it again if it does.',
+}
+const isOfNow = (item: Pending) => !item.history || !history.value || item.history === history.value
+const sent = async (item: Pending): Promise<Answer<LotChange>> =>
+  isOfNow(item) ? sentNow(item) : { kind: 'problem', problem: OTHER_HISTORY }
+const sentNow = (item: Pending): Promise<Answer<LotChange>> =>
   'append' in item
     ? ask<LotChange>('POST', `/lots/${item.lot}/decisions`, item.append)
     : 'pack' in item
@@ -102,7 +112,8 @@ export function outbox(events: QueueEvents) {
     return found.item
   }
 
-  function add(item: Pending) {
+  function add(decided: Pending) {
+    const item = { ...decided, ...(history.value && { history: history.value }) }
     pending.value.push(item)
     void remember(item)
     void send()
