@@ -14,6 +14,7 @@ const rows = computed(() =>
 )
 function whatOf(item: Pending): string {
   if ('pack' in item) return `a weighing of ${item.pack.shown.value} ${item.pack.shown.unit}`
+  if ('weighing' in item) return `a weight of ${item.weighing.shown.value} ${item.weighing.shown.unit}`
   if ('facts' in item) return item.facts.length === 1 ? 'a note' : `${item.facts.length} notes`
   const n = item.append.commands.length
   return n === 1 ? 'a decision' : `${n} decisions`

@@ -258,6 +258,7 @@ export const useLots = defineStore('lots', () => {
     const commands: KeptLot['commands'][number][] = [...lot.commands]
     const facts: KeptLot['facts'][number][] = [...lot.facts]
     const packs: KeptLot['packs'][number][] = [...lot.packs]
+    const weighings: KeptLot['weighings'][number][] = [...lot.weighings]
     const kept = new Set([...commands, ...facts].map((r) => r.id))
     let rev = lot.rev
     for (const item of farm.queue.pendingOf(lot.id)) {
@@ -273,12 +274,19 @@ export const useLots = defineStore('lots', () => {
           packs.push({ ...pack, group, number: null, grams: gramsOf(pack.shown), at: '' })
         continue
       }
+      if ('weighing' in item) {
+        const { weighing } = item
+        const group = weighing.group ?? wholeOf(lot.groups).id
+        if (!weighings.some((w) => w.id === weighing.id))
+          weighings.push({ ...weighing, group, grams: gramsOf(weighing.shown), at: '' })
+        continue
+      }
       const { batch, undoes, redoes } = item.append
       const group = item.append.group ?? wholeOf(lot.groups).id
       for (const { id, decision } of item.append.commands)
         if (!kept.has(id)) commands.push({ id, group, rev: ++rev, batch, undoes, redoes, decision, ...ME })
     }
-    return { ...lot, commands, facts, packs }
+    return { ...lot, weighings, commands, facts, packs }
   }
   /** A lot as it stands with what is still on its way; or one group of it. */
   const stateOf = (lot: Lot, group: string | null = null): LotState => viewOf(keptOf(lot), group)
@@ -316,9 +324,11 @@ export const useLots = defineStore('lots', () => {
       const facts = bodies.map((fact): NewFact => ({ id: uuid(), corrects: null, stands: true, fact }))
       return farm.keep<LotChange>(`/lots/${lot}/facts`, { id: facts[0]!.id, facts }, merge)
     },
-    weigh: (lot: string, weighing: NewWeighing) =>
-      farm.keep<LotChange>(`/lots/${lot}/weighings`, weighing, merge),
     /** A weighing is never lost to an outage: unsent it lies in the queue, and is sent when the server answers. */
+    weigh: (lot: string, weighing: NewWeighing) =>
+      farm.keep<LotChange>(`/lots/${lot}/weighings`, weighing, merge, () =>
+        farm.queue.add({ lot, weighing }),
+      ),
     pack: (lot: string, pack: NewPack) =>
       farm.keep<LotChange>(`/lots/${lot}/packs`, pack, merge, () => farm.queue.add({ lot, pack })),
   }

@@ -1,5 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Lot } from '#contracts'
+import type { Lot, NewWeighing } from '#contracts'
+import { HISTORY_HEADER } from '#contracts/wire'
+import { hearHistory, history } from './api.ts'
 import { outbox, type Pending } from './queue.ts'
 
 const held = new Map<string, unknown>()
@@ -119,7 +121,7 @@ describe('decisions on their way', () => {
     await vi.waitFor(() => expect(held.size).toBe(0))
   })
   it('on anything but a refusal they are held and sent again: a fault of the server loses nothing', async () => {
-    const answers = [500, 403, 429].map((status) =>
+    const answers = [500, 429, 500].map((status) =>
       json(status, { status, title: `Fault ${status}.`, type: '' }),
     )
     vi.stubGlobal('fetch', async () => answers.shift() ?? json(200, lot))
@@ -131,6 +133,53 @@ describe('decisions on their way', () => {
     await vi.advanceTimersByTimeAsync(8000)
     await vi.waitFor(() => expect(events.kept).toHaveBeenCalledOnce())
     expect([queue.reachable.value, queue.why.value]).toEqual([true, null])
+  })
+  it('one that may not be done here, or that the server fails on again and again, lies aside and lets the rest through', async () => {
+    vi.stubGlobal('fetch', async (_: string, init: RequestInit) => {
+      const { batch: sent } = JSON.parse(String(init.body)) as { batch: string }
+      const status = sent === id(1) ? 403 : sent === id(2) ? 500 : 200
+      return status === 200 ? json(200, lot) : json(status, { status, title: `Fault ${status}.`, type: '' })
+    })
+    const events = heard()
+    const queue = outbox(events)
+    for (const n of [1, 2, 3]) queue.add(batch(n))
+    await vi.advanceTimersByTimeAsync(8000)
+    await vi.waitFor(() => expect(events.kept).toHaveBeenCalledOnce())
+    expect(queue.aside.value.map((a) => a.why)).toEqual(['Fault 403.', 'Fault 500.'])
+    expect(queue.pending.value).toEqual([])
+  })
+  it('decided on records that a copy has taken the place of since, they are not sent but lie aside for a person', async () => {
+    const sent: string[] = []
+    let away = true
+    vi.stubGlobal('fetch', async (_: string, init: RequestInit) => {
+      if (away) throw new TypeError('no network')
+      sent.push((init.headers as Record<string, string>)[HISTORY_HEADER]!)
+      return json(200, lot)
+    })
+    hearHistory('before')
+    const queue = outbox(heard())
+    queue.add(batch(1))
+    await vi.waitFor(() => expect(queue.reachable.value).toBe(false))
+    hearHistory('after')
+    away = false
+    await vi.advanceTimersByTimeAsync(4000)
+    expect(queue.aside.value[0]!.why).toMatch(/A copy of the records was brought back meanwhile/)
+    expect(sent).toEqual([])
+    // Sent again by a person it belongs to what stands now.
+    queue.again(id(1))
+    await vi.waitFor(() => expect(sent).toEqual(['after']))
+    history.value = null
+  })
+  it('a weight goes its own way, as what was noted and decided does', async () => {
+    const sent: string[] = []
+    vi.stubGlobal('fetch', async (url: string) => {
+      sent.push(url)
+      return json(200, lot)
+    })
+    const queue = outbox(heard())
+    const weighing = { id: id(7), stage: 'live', shown: { value: 260, unit: 'lb' } } as NewWeighing
+    queue.add({ lot: id(99), weighing })
+    await vi.waitFor(() => expect(sent).toEqual([`/api/lots/${id(99)}/weighings`]))
   })
   it('two windows share what they hold record by record; what an earlier version held is taken over', async () => {
     vi.stubGlobal('fetch', async () => {

@@ -1,6 +1,6 @@
 import { createStore, del, entries, get, set } from 'idb-keyval'
 import { ref } from 'vue'
-import type { Append, LotChange, NewFact, NewPack, Problem } from '#contracts'
+import type { Append, LotChange, NewFact, NewPack, NewWeighing, Problem } from '#contracts'
 import { ask, history, sayProblem, type Answer } from './api.ts'
 
 /** What is on its way to the server; kept in the browser until it is acknowledged. */
@@ -8,6 +8,7 @@ export type Pending = { lot: string; /** The history it was decided on. */ histo
   | { append: Append }
   | { facts: NewFact[]; group?: string }
   | { pack: NewPack }
+  | { weighing: NewWeighing }
 )
 /** What was not taken, and why: it lies aside until a person sends it again or drops it. */
 export interface Aside {
@@ -19,7 +20,9 @@ export interface Aside {
 const OLD_PLACE = 'ekko-pending'
 const RETRY_MS = 1500
 /** Answers that will be the same whenever it is sent again; on any other it is kept, and sent later. */
-const REFUSALS = new Set([400, 404, 409, 413, 422])
+const REFUSALS = new Set([400, 403, 404, 409, 413, 422])
+/** A fault of the server may pass; one that stays does not hold up what was decided after it. */
+const FAULTS = 3
 
 export interface QueueEvents {
   /** What was kept, put in its place; what is awaited here is still pending. */
@@ -30,7 +33,7 @@ export interface QueueEvents {
 
 /** The id of a batch, of a pack, or of the first of some facts; made in the order of time, so it is also their order. */
 export const requestOf = (p: Pending): string =>
-  'append' in p ? p.append.batch : 'pack' in p ? p.pack.id : p.facts[0]!.id
+  'append' in p ? p.append.batch : 'pack' in p ? p.pack.id : 'weighing' in p ? p.weighing.id : p.facts[0]!.id
 
 /** What was decided on records that a copy has taken the place of is not sent: a person looks at it first. */
 const OTHER_HISTORY: Problem = {
@@ -47,7 +50,9 @@ const sentNow = (item: Pending): Promise<Answer<LotChange>> =>
     ? ask<LotChange>('POST', `/lots/${item.lot}/decisions`, item.append)
     : 'pack' in item
       ? ask<LotChange>('POST', `/lots/${item.lot}/packs`, item.pack)
-      : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts, group: item.group })
+      : 'weighing' in item
+        ? ask<LotChange>('POST', `/lots/${item.lot}/weighings`, item.weighing)
+        : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts, group: item.group })
 
 /** Sends one after another what was decided and noted; an outage holds it, a reload finds it again. */
 export function outbox(events: QueueEvents) {
@@ -57,6 +62,8 @@ export function outbox(events: QueueEvents) {
   /** Why nothing is taken, in the server's own words, where it has any. */
   const why = ref<string | null>(null)
   let sending = false
+  /** How often in a row the server failed on the first of them. */
+  let faults = 0
 
   // Each lies under its own id, so that two windows of this browser never write over one another's.
   const place = createStore('ekko-queue', 'records')
@@ -67,8 +74,9 @@ export function outbox(events: QueueEvents) {
 
   /** Whether an answer says that it was not taken now, but may be later; then why, if it says. */
   function isHeld(answer: Answer<LotChange>): boolean {
-    if (answer.kind === 'ok') return false
-    if (answer.kind === 'problem' && REFUSALS.has(answer.problem.status)) return false
+    const status = answer.kind === 'problem' ? answer.problem.status : 0
+    faults = status === 500 ? faults + 1 : 0
+    if (answer.kind === 'ok' || REFUSALS.has(status) || faults === FAULTS) return false
     why.value = answer.kind === 'problem' ? sayProblem(answer.problem) : (answer.why ?? null)
     return true
   }
@@ -88,6 +96,7 @@ export function outbox(events: QueueEvents) {
       // What was kept is put in place before it stops being pending, in one turn: a plan never blinks back.
       if (answer.kind === 'ok') await events.kept(answer.body)
       pending.value.shift()
+      faults = 0
       if (answer.kind === 'problem') await setAside(next, answer.problem)
       else await forget(next)
     }

@@ -77,4 +77,23 @@ describe('weights', () => {
     await hanging.getByText('cold, after chilling').waitFor()
     expect(await page.weight('hanging')).toBeCloseTo(178.4 * 0.995, 0)
   })
+  it('typed while the server is away stands on this device, and is sent once it answers', async () => {
+    await page.open('hang', 'Thistle')
+    const before = await page.weight('hot')
+    page.answer((method) => (method === 'POST' ? 'away' : undefined))
+    const hot = page.locator('[data-entry=hot]')
+    await hot.getByRole('button', { name: 'Weigh again' }).click()
+    await hot.getByRole('textbox', { name: 'Hot carcass weight' }).fill('184 lb')
+    await page.press('Enter')
+    await page.getByText('Held here').waitFor()
+    expect(await page.weight('hot')).toBe(184)
+    expect(before).not.toBe(184)
+    page.answer()
+    await page.saved()
+    const lot = await page.ask<{ weighings: { shown: { value: number } }[] }>(
+      'GET',
+      `/lots/${await page.idOf('Thistle')}`,
+    )
+    expect(lot.weighings.at(-1)!.shown.value).toBe(184)
+  })
 })
