@@ -27,6 +27,8 @@ export const bundleSchema = z.object({
     papers: z.array(issuedPaperSchema),
     /** Bytes of what is attached, in base64, by their hash. */
     attachments: z.record(z.string(), z.base64()),
+    /** Hashes of what is attached and could not be read when this was made; not there where there are none. */
+    lost: z.array(z.string()).optional(),
   }),
 })
 export type Bundle = z.infer<typeof bundleSchema>

@@ -66,8 +66,12 @@ export function createApp({
     get history() {
       return store.history
     },
-    run: <K extends OperationName>(name: K, argument: ArgumentOf<K>): Promise<ResultOf<K>> =>
-      name in writes && keeping.bringsBack ? Promise.reject(bringingBack()) : store.run(name, argument),
+    run: <K extends OperationName>(name: K, argument: ArgumentOf<K>): Promise<ResultOf<K>> => {
+      if (!(name in writes)) return store.run(name, argument)
+      if (keeping.bringsBack) return Promise.reject(bringingBack())
+      keeping.wrote()
+      return store.run(name, argument)
+    },
   }
   app.disable('x-powered-by')
   app.use(

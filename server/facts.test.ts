@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { existsSync } from 'node:fs'
+import { existsSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
@@ -150,6 +150,15 @@ describe('a lot hung by mistake', () => {
   })
 })
 
+const PICTURE = Buffer.from('a picture of a bruise')
+const HASH = createHash('sha256').update(PICTURE).digest('hex')
+const ATTACHED = {
+  kind: 'attachment',
+  name: 'bruise.jpg',
+  type: 'image/jpeg',
+  bytes: PICTURE.length,
+} as const
+
 describe('an attachment', () => {
   const slip = Buffer.from('%PDF-1.4 hung 182 lb')
   const hash = createHash('sha256').update(slip).digest('hex')
@@ -186,6 +195,45 @@ describe('an attachment', () => {
     expect(existsSync(join(placesOf(other.folder).attachments, hash))).toBe(true)
     expect((await other.store.run('exportBundle', undefined)).digest).toBe(read.value.digest)
     await other.store.close()
+  })
+})
+
+describe('an attachment that is lost', () => {
+  const { attachments, attachmentCopies } = placesOf('')
+  const at = (shelf: string) => join(test.folder, shelf, HASH)
+  const warning = async () => {
+    await test.keeping.lookAtPictures()
+    return (await test.api.get('/api/standing').expect(200)).body.warning as string | null
+  }
+  it('is read from beside the copies; lost there too, everything else is copied and it is named, until it is sent again', async () => {
+    const lot = await hang()
+    await test.api.put(`/api/attachments/${HASH}`).type('application/octet-stream').send(PICTURE).expect(204)
+    await note(lot, factBody({ ...ATTACHED, hash: HASH })).expect(200)
+    writeFileSync(at(attachments), 'changed')
+    await test.api.get(`/api/attachments/${HASH}`).expect(200)
+    expect(await warning()).toBeNull()
+    rmSync(at(attachmentCopies))
+    await test.api.get(`/api/attachments/${HASH}`).expect(404)
+    expect(await warning()).toMatch(new RegExp(`A picture is not there any more.*${HASH.slice(0, 8)}`))
+    const { body } = await test.api.get('/api/bundle').expect(200)
+    expect(body.content.lost).toEqual([HASH])
+    expect(readBundle(JSON.stringify(body)).ok).toBe(true)
+    await test.api.put(`/api/attachments/${HASH}`).type('application/octet-stream').send(PICTURE).expect(204)
+    await test.api.get(`/api/attachments/${HASH}`).expect(200)
+    expect(await warning()).toBeNull()
+  })
+  it('by nobody: one that no lot names is cleared after a day, and none before', async () => {
+    const stray = Buffer.from('a picture that was sent and never noted')
+    const name = createHash('sha256').update(stray).digest('hex')
+    await test.api.put(`/api/attachments/${name}`).type('application/octet-stream').send(stray).expect(204)
+    await test.keeping.lookAtPictures()
+    await test.api.get(`/api/attachments/${name}`).expect(200)
+    const long = new Date('2026-10-01T00:00:00Z')
+    for (const shelf of [attachments, attachmentCopies])
+      utimesSync(join(test.folder, shelf, name), long, long)
+    await test.keeping.lookAtPictures()
+    await test.api.get(`/api/attachments/${name}`).expect(404)
+    await test.api.get(`/api/attachments/${HASH}`).expect(200)
   })
 })
 

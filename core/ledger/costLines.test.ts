@@ -99,6 +99,13 @@ describe('what was spent', () => {
 })
 
 describe('costs as a table (RFC 4180: quotes, commas and line breaks in a cell)', () => {
+  it('a label that begins as a formula is words to a spreadsheet, and the same label when it is read again (OWASP, CSV injection, from memory)', () => {
+    for (const label of ['=1+1', '+feed', '-feed', '@feed', "'quoted"]) {
+      const csv = costsCsv([line(label, 100, {})], 'USD', 2)
+      expect(csv.split('\r\n')[1]).not.toMatch(/(?:^|,)"?[=+\-@]/)
+      expect(readCostsCsv(csv, 'USD').good[0]!.label).toBe(label)
+    }
+  })
   it('come back as they were taken away', () => {
     const lines = [
       line('Hay, "second" cut', 12_345, {

@@ -25,20 +25,24 @@ export interface BadRow {
 
 /** Cost lines as a table that any spreadsheet opens: amounts in whole money, a point before the decimals. */
 export const costsCsv = (lines: readonly CostLine[], currency: string, digits: number): string =>
-  Papa.unparse({
-    fields: [...COLUMNS],
-    data: lines.map((l) => [
-      l.day ?? '',
-      l.of ?? '',
-      l.label,
-      l.quantity?.value ?? '',
-      l.quantity?.unit ?? '',
-      (Math.abs(l.amount) / 10 ** digits).toFixed(digits),
-      l.unpaid ? 'yes' : '',
-      l.carried ? 'yes' : '',
-      currency,
-    ]),
-  })
+  Papa.unparse(
+    {
+      fields: [...COLUMNS],
+      data: lines.map((l) => [
+        l.day ?? '',
+        l.of ?? '',
+        l.label,
+        l.quantity?.value ?? '',
+        l.quantity?.unit ?? '',
+        (Math.abs(l.amount) / 10 ** digits).toFixed(digits),
+        l.unpaid ? 'yes' : '',
+        l.carried ? 'yes' : '',
+        currency,
+      ]),
+    },
+    // A label that begins as a formula is words to a spreadsheet.
+    { escapeFormulae: true },
+  )
 
 const YES = new Set(['yes', 'y', 'true', '1', 'x'])
 const isOneOf = <T extends string>(list: readonly T[], word: string): word is T =>
@@ -67,7 +71,7 @@ export function readCostsCsv(text: string, currency: string): { good: Cost[]; ba
   const good: Cost[] = []
   const bad: BadRow[] = []
   data.forEach((cells, i) => {
-    const out = readRow((column) => (cells[column] ?? '').trim(), currency)
+    const out = readRow((column) => (cells[column] ?? '').trim().replace(/^'(?=[=+\-@\t\r])/, ''), currency)
     if (Array.isArray(out)) bad.push(...out.map((b) => ({ ...b, row: i + 2 })))
     else good.push(out)
   })

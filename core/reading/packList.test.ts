@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { ANATOMIES } from '#core/species'
-import { likelyColumns, packsOfList, readList } from './index.ts'
+import { likelyColumns, MOST_ROWS, packsOfList, readList } from './index.ts'
 
 const { hog } = ANATOMIES
 const list = (text: string, as = {}) => {
@@ -20,6 +20,20 @@ describe('a processor’s list of packs', () => {
     const [row] = list('lbs;product\n12lb 6oz;"Streaky bacon"\n')
     expect(row).toMatchObject({ cut: 'bacon', why: null, packs: 1 })
     expect(row!.shown!.value).toBeCloseTo(12.375, 6)
+  })
+  it('columns and names that are called as something inside an object are columns and names', () => {
+    const raw = readList('__proto__,constructor,lbs\nBacon,toString,3\n')
+    expect(raw.headings).toEqual(['__proto__', 'constructor', 'lbs'])
+    const [row] = packsOfList(raw, { cut: '__proto__', weight: 'lbs', label: 'constructor' }, hog, 'lb')
+    expect(row).toMatchObject({ said: 'Bacon', label: 'toString', cut: 'bacon' })
+    expect(list('cut,lb\nconstructor,3\n')[0]!.cut).toBeNull()
+  })
+  it('of a table without end only as many rows are read as an animal may have packs', () => {
+    const { rows } = readList(`cut,lb\n${'Bacon,3\n'.repeat(200_000)}`)
+    expect(rows).toHaveLength(MOST_ROWS + 1)
+    expect(
+      packsOfList({ headings: ['cut', 'lb'], rows }, { cut: 'cut', weight: 'lb' }, hog, 'lb'),
+    ).toHaveLength(MOST_ROWS + 1)
   })
   it('a name that is none of ours is asked about; said once, it is known', () => {
     const text = 'cut,lb\nMystery slab,3\n'

@@ -31,17 +31,20 @@ export interface ListedPack {
   why: string | null
 }
 
-/** Reads a table with a heading, whatever its columns are called. */
+/** More than any animal has packs; what comes after is not read. */
+export const MOST_ROWS = 5000
+
+/** Reads a table with a heading, whatever its columns are called: as many rows as an animal may have, and one more where there are more. */
 export function readList(text: string): RawList {
-  const { data, meta } = Papa.parse<Record<string, string | undefined>>(text.trim(), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (h) => h.trim(),
-  })
-  const headings = (meta.fields ?? []).filter((h) => h !== '')
+  // By place and not by name: a column may be called as something is inside an object.
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy', preview: MOST_ROWS + 2 })
+  const [first = [], ...rest] = data
+  const columns = first.map((h, at) => ({ heading: h.trim(), at })).filter(({ heading }) => heading !== '')
   return {
-    headings,
-    rows: data.map((r) => Object.fromEntries(headings.map((h) => [h, (r[h] ?? '').trim()]))),
+    headings: columns.map((c) => c.heading),
+    rows: rest.map((cells) =>
+      Object.fromEntries(columns.map(({ heading, at }) => [heading, (cells[at] ?? '').trim()])),
+    ),
   }
 }
 
@@ -76,8 +79,13 @@ export function packsOfList(
 ): ListedPack[] {
   const find = finderOf([anatomy])
   const { cut, weight, packs, label } = columns
+  const found = new Map<string, string | null>()
   const known = (said: string) => {
-    if (as[said] !== undefined) return as[said]
+    if (!found.has(said)) found.set(said, foundFor(said))
+    return found.get(said)!
+  }
+  const foundFor = (said: string) => {
+    if (Object.hasOwn(as, said)) return as[said]!
     const exact = anatomy.cuts.find((c) =>
       [c.names.american, c.names.commonwealth, c.id].some((n) => n.toLowerCase() === said.toLowerCase()),
     )

@@ -13,6 +13,25 @@ const spoilt = (spoil: (content: SmallContent) => void) => {
   return complaints(sealedAs(content))
 }
 
+describe('a bundle that would take the machine’s memory', () => {
+  it.each([
+    ['lists within lists', '['.repeat(100_000), /nested deeper/],
+    [
+      'millions of empty lists',
+      `{"format":"ekko-farm","content":[${'[],'.repeat(5_000_001)}1]}`,
+      /more pieces/,
+    ],
+    ['nothing but spaces', ' '.repeat(50_000_000), /not whole JSON/],
+  ])('is refused in words before it is read: %s', (_, text, words) => {
+    expect(complaints(text).join()).toMatch(words)
+  })
+  it('signs inside words are words', () => {
+    const content = smallContent()
+    content.lots[0]!.tag = `[[{{${'\\"['.repeat(20)}`
+    expect(complaints(sealedAs(content)).join()).not.toMatch(/nested|pieces/)
+  })
+})
+
 describe('a bundle with a right digest', () => {
   it('is taken when its rows are right', () => {
     expect(complaints(sealedAs(smallContent()))).toEqual([])

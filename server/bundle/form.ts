@@ -27,11 +27,33 @@ const damaged = (reason: string) => refuse('bundle-damaged', 'bundle', { where: 
 /** As many faults as a person reads; the first ones tell what kind of damage it is. */
 const MOST_FAULTS = 20
 
+/** No bundle of ours is nested deeper, or made of more lists and groups. */
+const MOST_DEEP = 64
+const MOST_PIECES = 5_000_000
+/** What would take a machine's memory before a word of it is read: small files can claim to be endless. */
+function shapeFault(text: string): string | null {
+  let [deep, pieces, inWord] = [0, 0, false]
+  for (let i = 0; i < text.length; i++) {
+    const sign = text.charCodeAt(i)
+    if (inWord) {
+      if (sign === 92) i++
+      else if (sign === 34) inWord = false
+    } else if (sign === 34) inWord = true
+    else if (sign === 91 || sign === 123) {
+      if (++deep > MOST_DEEP) return 'it is nested deeper than any bundle is'
+      if (++pieces > MOST_PIECES) return 'it is made of more pieces than any bundle is'
+    } else if (sign === 93 || sign === 125) deep--
+  }
+  return null
+}
+
 /**
  * Reads a farm bundle, all or nothing, or lists what is wrong with it: cut off, altered, of another version, or rows that
  * could never have been kept here. What a page may not send, a bundle may not hold.
  */
 export function readBundle(text: string): Outcome<Bundle> {
+  const shape = shapeFault(text)
+  if (shape) return damaged(shape)
   let raw: { format?: unknown; version?: unknown; digest?: unknown; content?: unknown }
   try {
     raw = JSON.parse(text) as typeof raw
@@ -123,7 +145,9 @@ function faultsIn(content: Content): Issue[] {
         .map((x) => fault(`papers.${i}`, `it is no ${p.kind}: ${x.path.join('.')}`)),
     ]),
     ...plans.flatMap((p, i) => planFault(content, [...pins.values()], p.body, `plans.${i}`)),
-    ...lots.flatMap((lot, i) => lotFaults(lot, pins, attachments, `lots.${i}`)),
+    ...lots.flatMap((lot, i) =>
+      lotFaults(lot, pins, new Set([...Object.keys(attachments), ...(content.lost ?? [])]), `lots.${i}`),
+    ),
   ]
 }
 
@@ -188,7 +212,7 @@ function planFault(
 function lotFaults(
   lot: Lot,
   pins: ReadonlyMap<string, Anatomy>,
-  attachments: Content['attachments'],
+  attachments: ReadonlySet<string>,
   where: string,
 ): Issue[] {
   const found = anatomiesOf(lot).map((hash) => pins.get(hash))
@@ -278,7 +302,7 @@ const weightFaults = (rows: Lot['weighings'] | Lot['packs'], where: string): Iss
   ),
 ]
 
-function factFaults(lot: Lot, anatomy: Anatomy, attachments: Content['attachments'], where: string): Issue[] {
+function factFaults(lot: Lot, anatomy: Anatomy, attachments: ReadonlySet<string>, where: string): Issue[] {
   const subjects = new Map(lot.facts.map((f) => [f.id, subjectOf(f.fact)]))
   return [
     ...correctionFaults(lot.facts, where),
@@ -286,7 +310,7 @@ function factFaults(lot: Lot, anatomy: Anatomy, attachments: Content['attachment
       const at = `${where}.${k}`
       const issue = stands ? unknownFact(anatomy, fact) : null
       const stray = corrects !== null && subjects.get(corrects) !== subjectOf(fact)
-      const bare = fact.kind === 'attachment' && !(fact.hash in attachments)
+      const bare = fact.kind === 'attachment' && !attachments.has(fact.hash)
       return [
         ...(issue ? [fault(at, sayIssue(issue))] : []),
         ...(stray ? [fault(at, 'it corrects a fact about something else')] : []),

@@ -10,20 +10,36 @@ import { selectPlans, upsertPlan } from '../plans/queries.ts'
 import { selectSheets, upsertSheet } from '../sheets/queries.ts'
 import type { Beside } from '../store/beside.ts'
 import { digestOf } from '../store/outcomes.ts'
-import type { Tx } from '../store/tx.ts'
+import { many, type Tx } from '../store/tx.ts'
 
 /** Hashes of all that was ever attached to a lot, corrected or not: nothing kept is left out of a bundle. */
 const attachedTo = (lots: Lot[]) =>
-  lots.flatMap((l) => l.facts.flatMap(({ fact }) => (fact.kind === 'attachment' ? [fact.hash] : [])))
+  lots.flatMap((l) =>
+    l.facts.flatMap(({ fact }) =>
+      fact.kind === 'attachment' ? [fact.hash] : fact.kind === 'fault' && fact.photo ? [fact.photo] : [],
+    ),
+  )
+
+/** Hashes of what is attached to any lot. */
+export const attached = async (tx: Tx): Promise<string[]> =>
+  (
+    await many<{ hash: string }>(
+      tx,
+      `select fact->>'hash' as hash from fact where kind = 'attachment'
+       union select fact->>'photo' from fact where kind = 'fault' and fact ? 'photo' order by 1`,
+    )
+  ).map((r) => r.hash)
 
 export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Promise<Bundle> {
   const lots = await selectLots(tx)
   const anatomies: Bundle['content']['anatomies'] = {}
   for (const hash of new Set(lots.flatMap(anatomiesOf)))
     anatomies[hash] = (await selectPin(tx, hash))!.body as Record<string, unknown>
-  const attachments = Object.fromEntries(
-    [...new Set(attachedTo(lots))].map((hash) => [hash, shelf.read(hash).toString('base64')]),
-  )
+  const attachments: Bundle['content']['attachments'] = {}
+  const lost: string[] = []
+  for (const hash of new Set(attachedTo(lots)))
+    if (shelf.isSound(hash)) attachments[hash] = shelf.read(hash).toString('base64')
+    else lost.push(hash)
   const content = {
     farm: await selectFarm(tx),
     anatomies,
@@ -34,6 +50,8 @@ export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Pro
     packEvents: await selectAllEvents(tx),
     papers: await selectPapers(tx),
     attachments,
+    // A picture that was lost keeps no copy of everything else from being made.
+    ...(lost.length > 0 && { lost: lost.toSorted() }),
   }
   return { format: 'ekko-farm', version: BUNDLE_VERSION, digest: digestOf(content), content }
 }

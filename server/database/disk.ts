@@ -29,6 +29,8 @@ export interface Disk {
   list(folder: string): Entry[]
   exists(path: string): boolean
   bytes(path: string): number
+  /** When a file was last written, ms since 1970. */
+  changed(path: string): number
   read(path: string): Buffer
   /** Makes a folder and those above it. */
   makeFolder(path: string): void
@@ -43,7 +45,7 @@ export interface Disk {
   free(folder: string): number
 }
 
-export type DiskCall = Exclude<keyof Disk, 'exists' | 'list' | 'bytes' | 'free'>
+export type DiskCall = Exclude<keyof Disk, 'exists' | 'list' | 'bytes' | 'changed' | 'free'>
 
 /** A disk that did not do what it was asked: which call, on what, and why (the system's own code). */
 export class DiskFailure extends Error {
@@ -82,6 +84,7 @@ export const realDisk: Disk = {
   ),
   exists: existsSync,
   bytes: said('bytes', (path) => statSync(path).size),
+  changed: said('changed', (path) => statSync(path).mtimeMs),
   read: said('read', (path) => readFileSync(path)),
   makeFolder: said('makeFolder', (path) => void mkdirSync(path, { recursive: true })),
   write: said('write', (path, content: string | Uint8Array) => writeFileSync(path, content)),

@@ -10,6 +10,8 @@ const pathsIn = (folder: string) => ({
   empty: join(folder, 'empty'),
   /** What is attached to lots, each file under its hash. */
   attachments: join(folder, 'attachments'),
+  /** The same once more, beside the copies. */
+  attachmentCopies: join(folder, 'backups', 'attachments'),
   backups: join(folder, 'backups'),
   bundles: join(folder, 'backups', 'bundles'),
   marker: join(folder, 'in-progress'),

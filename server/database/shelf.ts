@@ -7,9 +7,15 @@ import { makeFolderWhole } from './trees.ts'
 /** Bytes that lie beside the database, each under the hash of its content: written once, never changed. */
 export interface Shelf {
   has(hash: string): boolean
+  /** Whether its bytes lie here, or beside the copies, as they were put there. */
+  isSound(hash: string): boolean
   /** Throws where the bytes do not lie here, or are no longer what they were. */
   read(hash: string): Buffer
   keep(hash: string, bytes: Buffer): void
+  /** What lies here, bytes. */
+  bytes(): number
+  /** Takes off what nobody wants and was put here before then (ms since 1970); how many. */
+  clear(isWanted: (hash: string) => boolean, before: number): number
 }
 
 export const hashOfBytes = (bytes: Uint8Array): string => createHash('sha256').update(bytes).digest('hex')
@@ -26,21 +32,43 @@ const sound = (hash: string, bytes: Buffer | undefined): Buffer => {
   return bytes
 }
 
-/** The shelf of a data folder: a file is whole and flushed before its name is there. */
+/**
+ * The shelf of a data folder: a file is whole and flushed before its name is there. Each lies beside the copies too, and is read
+ * from there where the first one was lost; put here again, it heals.
+ */
 export function shelfIn(disk: Disk, folder: string): Shelf {
-  const { attachments } = placesOf(folder)
-  const at = (hash: string) => join(attachments, hash)
-  const has = (hash: string) => disk.exists(at(hash))
+  const { attachments, attachmentCopies } = placesOf(folder)
+  const bytesAt = (shelf: string, hash: string): Buffer | null => {
+    const path = join(shelf, hash)
+    const bytes = disk.exists(path) ? disk.read(path) : null
+    return bytes && hashOfBytes(bytes) === hash ? bytes : null
+  }
+  function put(shelf: string, hash: string, bytes: Buffer): void {
+    makeFolderWhole(disk, shelf)
+    const aside = join(shelf, `${hash}.aside`)
+    disk.write(aside, bytes)
+    disk.flush(aside)
+    disk.rename(aside, join(shelf, hash))
+    disk.flush(shelf)
+  }
+  const find = (hash: string) => bytesAt(attachments, hash) ?? bytesAt(attachmentCopies, hash)
   return {
-    has,
-    read: (hash) => sound(hash, has(hash) ? disk.read(at(hash)) : undefined),
-    keep(hash, bytes) {
-      if (has(hash)) return
-      makeFolderWhole(disk, attachments)
-      disk.write(`${at(hash)}.aside`, sound(hash, bytes))
-      disk.flush(`${at(hash)}.aside`)
-      disk.rename(`${at(hash)}.aside`, at(hash))
-      disk.flush(attachments)
+    has: (hash) => disk.exists(join(attachments, hash)) || disk.exists(join(attachmentCopies, hash)),
+    isSound: (hash) => find(hash) !== null,
+    read: (hash) => sound(hash, find(hash) ?? undefined),
+    keep(hash, given) {
+      const bytes = sound(hash, given)
+      for (const shelf of [attachments, attachmentCopies]) if (!bytesAt(shelf, hash)) put(shelf, hash, bytes)
+    },
+    bytes: () => disk.list(attachments).reduce((sum, e) => sum + disk.bytes(join(attachments, e.name)), 0),
+    clear(isWanted, before) {
+      const gone = disk
+        .list(attachments)
+        .filter((e) => !isWanted(e.name) && disk.changed(join(attachments, e.name)) < before)
+      for (const { name } of gone)
+        for (const shelf of [attachments, attachmentCopies])
+          if (disk.exists(join(shelf, name))) disk.remove(join(shelf, name))
+      return gone.length
     },
   }
 }
@@ -49,7 +77,10 @@ export function shelfIn(disk: Disk, folder: string): Shelf {
 export function shelfOf(held = new Map<string, Buffer>()): Shelf {
   return {
     has: (hash) => held.has(hash),
+    isSound: (hash) => held.has(hash),
     read: (hash) => sound(hash, held.get(hash)),
     keep: (hash, bytes) => void held.set(hash, sound(hash, bytes)),
+    bytes: () => [...held.values()].reduce((sum, b) => sum + b.length, 0),
+    clear: () => 0,
   }
 }

@@ -7,6 +7,7 @@ import { DiskFailure, realDisk, type Disk } from '../database/disk.ts'
 import { dropNext } from '../database/engine.ts'
 import { pglite } from '../database/pglite.ts'
 import { placesOf } from '../database/places.ts'
+import { shelfIn } from '../database/shelf.ts'
 import { lastRecovery } from '../database/recovery.ts'
 import { NotAsWritten } from '../database/trees.ts'
 import type { Tx } from '../store/tx.ts'
@@ -46,6 +47,8 @@ export interface Keeper {
     passphrase: string | null,
   ): Promise<{ ok: true; held: Rehearsal['held'] } | { ok: false; issues: Issue[] }>
   drop(): Promise<void>
+  /** Which of these pictures are lost; those that nobody names and that lie there since before then are cleared. */
+  lostOf(named: readonly string[], before: number): Promise<string[]>
 }
 
 /** What a disk or a proof did not do, in words; a fault of ours is thrown. */
@@ -89,6 +92,12 @@ export function keeperOf(
   }
 
   return {
+    lostOf: async (named, before) => {
+      const shelf = shelfIn(disk, folder)
+      const wanted = new Set(named)
+      shelf.clear((hash) => wanted.has(hash), before)
+      return named.filter((hash) => !shelf.isSound(hash))
+    },
     faultOfCopy: (copy) => faultOfCopy(disk, cluster, folder, copy),
     unproven: async () => copiesIn(disk, folder).filter((c) => c.why === 'checkpoint' && !c.proven),
     bytesOf: async (name) => bytesOf({ place: 'here', name }),

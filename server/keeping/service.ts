@@ -10,7 +10,10 @@ import type { Store } from '../store/store.ts'
 import { heldIn } from './bundles.ts'
 import type { BundleSource, Keeper } from './keeper.ts'
 
+const MINUTE_MS = 60 * 1000
 const HOUR_MS = 60 * 60 * 1000
+/** A picture is sent before what it belongs to: it may lie there alone so long. */
+const DAY_MS = 24 * HOUR_MS
 /** A start has better things to do first. */
 const SETTLED_MS = 60_000
 
@@ -27,6 +30,12 @@ export class Keeping {
   #failure: string | null = null
   #rehearsal: Rehearsal | null = null
   #bringsBack = false
+  #wrote = false
+  /** What the records came to when they were last looked at; null since something was written. */
+  #present: string | null = null
+  /** Pictures that are not there any more, or are not what they were. */
+  #lost: string[] = []
+  #minute: ReturnType<typeof setInterval> | undefined
   #checkpoint: number
   #timer: ReturnType<typeof setInterval> | undefined
   #first: ReturnType<typeof setTimeout> | undefined
@@ -44,9 +53,12 @@ export class Keeping {
     this.#timer.unref()
     this.#first = setTimeout(() => void this.#atStart(), SETTLED_MS)
     this.#first.unref()
+    this.#minute = setInterval(() => void this.lookAtPictures(), MINUTE_MS)
+    this.#minute.unref()
   }
   stop(): void {
     clearInterval(this.#timer)
+    clearInterval(this.#minute)
     clearTimeout(this.#first)
   }
 
@@ -64,6 +76,20 @@ export class Keeping {
       if (fault) this.#failure = `A copy could not be proven: ${fault}.`
       else await this.#store.proven(copy.name)
     }).catch((error: unknown) => this.#failed(error))
+  }
+  /** Something was written: no copy holds it yet. */
+  wrote(): void {
+    this.#wrote = true
+    this.#present = null
+  }
+  /** Looks whether every picture that a lot names is there as it was; clears those that belong to none. */
+  async lookAtPictures(): Promise<void> {
+    try {
+      const named = await this.#store.run('attached', undefined)
+      this.#lost = await this.#keeper.lostOf(named, this.#now().getTime() - DAY_MS)
+    } catch (error) {
+      this.#failed(error)
+    }
   }
   warned(words: string | null): void {
     this.#warning = words
@@ -96,6 +122,7 @@ export class Keeping {
   keepNow(isAsked = false): Promise<string | null> {
     return this.#inTurn(async () => {
       const bundle = await this.#store.run('exportBundle', undefined)
+      this.#present = bundle.digest
       const at = this.#now()
       const day = localDate(at, bundle.content.farm?.zone ?? 'UTC')
       if (!(await this.#keeper.isKept(day, bundle.digest, isAsked)))
@@ -107,13 +134,15 @@ export class Keeping {
   async look(): Promise<Copies> {
     const kept = await this.#keeper.look()
     const last = kept.bundles.at(-1)
-    const present = await this.#store.run('exportBundle', undefined)
+    // Asked for once after a start; later it is known whether anything was written.
+    if (this.#present === null && !this.#wrote)
+      this.#present = (await this.#store.run('exportBundle', undefined)).digest
     return {
       ...kept,
       busy: this.#busy > 0,
-      warning: this.#warning ?? this.#failure,
+      warning: this.#warning ?? this.#failure ?? this.#sayLost(),
       /** Nothing was written since the newest proven bundle. */
-      upToDate: last?.digest === present.digest,
+      upToDate: last !== undefined && last.digest === this.#present,
       rehearsal: this.#rehearsal,
     }
   }
@@ -122,7 +151,17 @@ export class Keeping {
   async standing(): Promise<Standing> {
     const { recovered, low } = await this.#keeper.look()
     const full = low ? 'The disk is nearly full. Free some room before nothing more can be kept.' : null
-    return { recovered: this.#store.recovered && recovered, warning: this.#warning ?? this.#failure ?? full }
+    return {
+      recovered: this.#store.recovered && recovered,
+      warning: this.#warning ?? this.#failure ?? this.#sayLost() ?? full,
+    }
+  }
+
+  #sayLost(): string | null {
+    const n = this.#lost.length
+    if (n === 0) return null
+    const names = this.#lost.map((hash) => hash.slice(0, 8)).join(', ')
+    return `${n === 1 ? 'A picture is' : `${n} pictures are`} not there any more, or not what was attached (${names}): attach ${n === 1 ? 'it' : 'them'} once more and it is whole again. Everything else is kept and copied.`
   }
 
   chooseSecond = (folder: string | null) => this.#inTurn(() => this.#keeper.chooseSecond(folder))

@@ -1,7 +1,7 @@
 import { saveOwn } from '../anatomies/operations.ts'
 import { selectOwn } from '../anatomies/queries.ts'
 import { pinBy } from '../anatomies/today.ts'
-import { exportBundle, importBundle } from '../bundle/operations.ts'
+import { attached, exportBundle, importBundle } from '../bundle/operations.ts'
 import { home, saveFarm } from '../farm/operations.ts'
 import { selectFarm } from '../farm/queries.ts'
 import { decide, join, note, pack, split, weigh } from '../lots/appending.ts'
@@ -34,6 +34,7 @@ export const reads = {
   packBy,
   packingUsed,
   exportBundle,
+  attached: (tx: Tx, _: undefined) => attached(tx),
 }
 export const writes = {
   saveFarm,

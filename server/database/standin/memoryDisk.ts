@@ -108,6 +108,9 @@ export class MemoryDisk implements Disk {
   bytes(path: string) {
     return this.#file(path).live.length
   }
+  changed() {
+    return 0
+  }
   free() {
     return 1e12
   }

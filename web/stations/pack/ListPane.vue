@@ -6,6 +6,7 @@ import { computed, reactive, ref, shallowRef } from 'vue'
 import {
   likelyColumns,
   LIST_COLUMNS,
+  MOST_ROWS,
   packsOfList,
   readList,
   type ColumnsAs,
@@ -43,6 +44,16 @@ async function open(event: Event) {
       fieldIssue(
         '',
         `“${file.name}” is no table with a heading: save it as CSV, the names of its columns in the first row.`,
+      ),
+    ]
+    return
+  }
+  if (read.rows.length > MOST_ROWS) {
+    raw.value = null
+    issues.value = [
+      fieldIssue(
+        '',
+        `“${file.name}” has more than ${MOST_ROWS} rows, and no animal has so many packs. Look which file it is.`,
       ),
     ]
     return
