@@ -28,6 +28,8 @@ export interface CopiesKept {
     bytes: number
     held: Held
   }[]
+  /** Databases that another took the place of, by name: they lie beside it until a person clears them. */
+  asides: { name: string; bytes: number }[]
   second: {
     folder: string | null
     state: 'none' | 'away' | 'there' | 'failed'
@@ -60,7 +62,7 @@ export const secondPlaceSchema = z.object({ folder: lineSchema(1000).nullable() 
 const passphrase = z.string().min(8, 'A passphrase has at least eight signs.').max(200)
 export const sealSchema = z.object({ passphrase })
 export const rehearsalSchema = z.object({
-  place: z.enum(['here', 'second']),
+  place: z.enum(['here', 'second', 'aside']),
   name: z.string().min(1).max(100),
   passphrase: z.string().max(200).nullable(),
 })

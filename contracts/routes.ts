@@ -28,6 +28,7 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'post', path: '/devices/pair', body: pairingSchema },
   { method: 'put', path: '/devices/:id', body: deviceChangeSchema },
   { method: 'delete', path: '/devices/:id' },
+  { method: 'delete', path: '/copies/asides/:name' },
   { method: 'get', path: '/lots/:id' },
   { method: 'get', path: '/lots/:id/card' },
   { method: 'post', path: '/lots/:id/weighings', body: newWeighingSchema },

@@ -1,6 +1,7 @@
 import { join } from 'node:path'
+import { setTimeout as wait } from 'node:timers/promises'
 import type { Bundle, CopiesKept, Rehearsal } from '#contracts'
-import { issueOf, type Issue } from '#core/measure'
+import { issueOf, refuse, type Issue, type Outcome } from '#core/measure'
 import { copiesIn, faultOfCopy, type Manifest } from '../database/copies.ts'
 import type { Cluster } from '../database/cluster.ts'
 import { DiskFailure, realDisk, type Disk } from '../database/disk.ts'
@@ -9,16 +10,20 @@ import { pglite } from '../database/pglite.ts'
 import { placesOf } from '../database/places.ts'
 import { shelfIn } from '../database/shelf.ts'
 import { lastRecovery } from '../database/recovery.ts'
-import { NotAsWritten } from '../database/trees.ts'
+import { NotAsWritten, removeTree } from '../database/trees.ts'
+import { asidesIn, waysOut } from '../database/waysOut.ts'
 import type { Tx } from '../store/tx.ts'
 import { askedFor, bundleFrom, bundlesIn, heldIn, keepBundle, namesFor, NotProven } from './bundles.ts'
 import { seal } from './seal.ts'
 import { bringToSecond, chooseSecond, faultOfSecond, lookAtSecond, secondFolder } from './second.ts'
-import { rehearse, restores } from './trial.ts'
+import { bundleOf, rehearse, restores } from './trial.ts'
 
 /** Where a bundle to be restored comes from. */
-export type BundleSource = { place: 'here' | 'second'; name: string } | { place: 'sent'; bytes: Uint8Array }
+export type BundleSource =
+  | { place: 'here' | 'second' | 'aside'; name: string }
+  | { place: 'sent'; bytes: Uint8Array }
 
+const AGAIN_MS = 500
 /** Below this, or room for three copies, the disk is said to be nearly full. */
 const LOW_BYTES = 500 * 1024 * 1024
 
@@ -47,6 +52,10 @@ export interface Keeper {
     passphrase: string | null,
   ): Promise<{ ok: true; held: Rehearsal['held'] } | { ok: false; issues: Issue[] }>
   drop(): Promise<void>
+  /** Clears a database that was moved aside; false where there is none of this name. */
+  clearAside(name: string): Promise<boolean>
+  /** Which page of the database is not as it was written, with what can be done; null when all are. */
+  damaged(): Promise<string | null>
   /** Which of these pictures are lost; those that nobody names and that lie there since before then are cleared. */
   lostOf(named: readonly string[], before: number): Promise<string[]>
 }
@@ -83,12 +92,27 @@ export function keeperOf(
 
   function bytesOf(source: BundleSource): Uint8Array | null {
     if (source.place === 'sent') return source.bytes
+    if (source.place === 'aside') return null
     const root = source.place === 'here' ? bundles : secondFolder(disk, folder)
     const known =
       source.place === 'here'
         ? bundlesIn(disk, folder).some((b) => b.name === source.name)
         : lookAtSecond(disk, folder).bundles.includes(source.name)
     return root && known ? disk.read(join(root, source.name)) : null
+  }
+
+  const gone = { ok: false as const, issues: [issueOf('bundle-gone', 'name', {})] }
+  async function ofBytes(source: BundleSource, passphrase: string | null): Promise<Outcome<Bundle>> {
+    const bytes = bytesOf(source)
+    return bytes ? bundleFrom(bytes, passphrase) : gone
+  }
+  /** What a database that was moved aside holds, as a bundle: looked into on a throw-away copy of it. */
+  async function ofAside(name: string): Promise<Outcome<Bundle>> {
+    if (!asidesIn(disk, folder).includes(name)) return gone
+    const bundle = await bundleOf(disk, cluster, folder, join(folder, name))
+    return bundle
+      ? { ok: true, value: bundle }
+      : refuse('bundle-damaged', 'bundle', { where: '', reason: 'this database does not open any more' })
   }
 
   return {
@@ -118,6 +142,7 @@ export function keeperOf(
           bytes,
           held,
         })),
+        asides: asidesIn(disk, folder).map((name) => ({ name, bytes: sizeOf(join(folder, name)) })),
         second: lookAtSecond(disk, folder),
         recovered: lastRecovery(disk, folder),
       }
@@ -141,10 +166,20 @@ export function keeperOf(
       return fault
     },
     seal: (bundle, passphrase) => seal(Buffer.from(JSON.stringify(bundle)), passphrase),
+    clearAside: async (name) => {
+      if (!asidesIn(disk, folder).includes(name)) return false
+      removeTree(disk, join(folder, name))
+      return true
+    },
+    damaged: async () => {
+      const found = cluster.damaged(db)
+      if (!found) return null
+      // A page may have been caught half written.
+      await wait(AGAIN_MS)
+      return cluster.damaged(db) === found ? `${found}.\n${waysOut(disk, folder)}` : null
+    },
     rehearse: async (source, passphrase) => {
-      const bytes = bytesOf(source)
-      if (!bytes) return { ok: false, issues: [issueOf('bundle-gone', 'name', {})] }
-      const read = await bundleFrom(bytes, passphrase)
+      const read = source.place === 'aside' ? await ofAside(source.name) : await ofBytes(source, passphrase)
       if (!read.ok) return read
       if (!(await rehearse(disk, cluster, folder, read.value)))
         return {

@@ -204,6 +204,25 @@ describe('bringing a copy back', () => {
     expect(next).not.toBe(here)
     await weigh(here).expect(409)
   })
+  it('a database that was moved aside is listed, looked into, and cleared by a person alone, who stands in the logbook', async () => {
+    const { asides } = await look()
+    expect(asides.length).toBeGreaterThan(0)
+    const { name } = asides[0]!
+    const { body } = await test.api
+      .post('/api/rehearsals')
+      .send({ place: 'aside', name, passphrase: null })
+      .expect(201)
+    expect(body.held.lots).toBeGreaterThan(0)
+    await test.api.delete(`/api/rehearsals/${body.id}`).expect(204)
+    for (const wrong of ['db', '..%2fdb', 'db.aside-99'])
+      await test.api.delete(`/api/copies/asides/${wrong}`).expect(404)
+    const left = (await test.api.delete(`/api/copies/asides/${name}`).expect(200)).body as Copies
+    expect(left.asides.map((a) => a.name)).not.toContain(name)
+    expect(existsSync(join(test.folder, name))).toBe(false)
+    const { log } = (await test.api.get('/api/devices').expect(200)).body
+    expect(log[0]).toMatchObject({ what: 'cleared', about: { aside: name } })
+    expect(log.map((l: { what: string }) => l.what)).toContain('brought back')
+  })
   it('left as it is changes nothing', async () => {
     const before = await tags()
     const source = { place: 'here', name: 'day-2026-11-02.json.gz', passphrase: null }

@@ -56,6 +56,13 @@ export function keepingRoutes({ store, keeping, bell, access, now }: Served): Ro
     res.json(await keeping.look())
   })
 
+  api.delete('/copies/asides/:name', async (req, res) => {
+    const name = String(req.params.name)
+    if (!(await keeping.clearAside(name))) throw notFound('database')
+    access.logbook.write('cleared', { aside: name })
+    res.json(await keeping.look())
+  })
+
   const rehearsed = (out: Rehearsed) => {
     if (!out.ok) throw refused(out.issues)
     return out.rehearsal

@@ -4,7 +4,7 @@ import type { Cluster, Session } from '../database/cluster.ts'
 import type { Disk } from '../database/disk.ts'
 import { placesOf } from '../database/places.ts'
 import { shelfIn, shelfOf, type Shelf } from '../database/shelf.ts'
-import { flushTree, makeFolderWhole, removeTree } from '../database/trees.ts'
+import { copyTree, flushTree, makeFolderWhole, removeTree } from '../database/trees.ts'
 import { Cards } from '../lots/cards.ts'
 import { Lots } from '../lots/cache.ts'
 import { operations } from '../store/operations.ts'
@@ -82,4 +82,29 @@ export async function rehearse(
   await session.close()
   flushTree(disk, next)
   return true
+}
+
+/** What a database in another place holds, read on a throw-away copy of it; null where it does not open. */
+export async function bundleOf(
+  disk: Disk,
+  cluster: Cluster<Tx>,
+  folder: string,
+  place: string,
+): Promise<Bundle | null> {
+  const trial = join(placesOf(folder).trial, 'aside')
+  removeTree(disk, trial)
+  makeFolderWhole(disk, placesOf(folder).trial)
+  copyTree(disk, place, trial)
+  try {
+    const session = await cluster.open(trial)
+    if ((await session.schema()) < cluster.schema) await session.migrate()
+    const beside = { shelf: shelfIn(disk, folder), lots: new Lots(), cards: new Cards() }
+    const bundle = await session.transaction((tx) => operations.exportBundle(tx, undefined, beside))
+    await session.close()
+    return bundle
+  } catch {
+    return null
+  } finally {
+    removeTree(disk, trial)
+  }
 }

@@ -3,7 +3,7 @@ import type { Copies, Rehearsal } from '#contracts'
 import { ask, askBytes, issuesOf, type FieldIssue } from './api.ts'
 
 /** A bundle to be brought back: one that is kept here or at the second place, or a file from elsewhere. */
-export type Source = { place: 'here' | 'second'; name: string } | { place: 'file'; file: File }
+export type Source = { place: 'here' | 'second' | 'aside'; name: string } | { place: 'file'; file: File }
 
 const inHeader = (text: string) => {
   const bytes = new TextEncoder().encode(text)
@@ -17,7 +17,7 @@ const inHeader = (text: string) => {
 export function useCopies() {
   const copies = ref<Copies | null>(null)
   const failed = ref<string | null>(null)
-  const doing = ref<'keep' | 'rehearse' | 'restore' | 'seal' | 'second' | null>(null)
+  const doing = ref<'keep' | 'rehearse' | 'restore' | 'seal' | 'second' | 'clear' | null>(null)
 
   async function during<T>(what: NonNullable<typeof doing.value>, work: () => Promise<T>): Promise<T> {
     doing.value = what
@@ -28,7 +28,11 @@ export function useCopies() {
     }
   }
   /** Asks, puts what is kept in place, and says what was wrong. */
-  async function put(method: 'GET' | 'POST' | 'PUT', path: string, body?: unknown): Promise<FieldIssue[]> {
+  async function put(
+    method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+    path: string,
+    body?: unknown,
+  ): Promise<FieldIssue[]> {
     const answer = await ask<Copies>(method, path, body)
     if (answer.kind !== 'ok') return issuesOf(answer)
     copies.value = answer.body
@@ -42,6 +46,8 @@ export function useCopies() {
   const keepNow = () => during('keep', () => put('POST', '/copies'))
   const chooseSecond = (folder: string | null) =>
     during('second', () => put('PUT', '/copies/second', { folder }))
+
+  const clearAside = (name: string) => during('clear', () => put('DELETE', `/copies/asides/${name}`))
 
   function rehearse(source: Source, passphrase: string | null): Promise<FieldIssue[]> {
     return during('rehearse', async () => {
@@ -84,6 +90,6 @@ export function useCopies() {
       return []
     })
   }
-  return { copies, failed, doing, load, keepNow, chooseSecond, rehearse, restore, drop, seal }
+  return { copies, failed, doing, load, keepNow, chooseSecond, clearAside, rehearse, restore, drop, seal }
 }
 export type OpenCopies = ReturnType<typeof useCopies>

@@ -28,10 +28,17 @@ watch(picked, (name) => {
 const source = computed<Source | null>(() => {
   if (file.value) return { place: 'file', file: file.value }
   if (!picked.value) return null
-  return picked.value.startsWith('second:')
-    ? { place: 'second', name: picked.value.slice('second:'.length) }
-    : { place: 'here', name: picked.value }
+  const [, place, name] = /^(second|aside):(.*)/.exec(picked.value) ?? []
+  return place && name ? { place: place as 'second' | 'aside', name } : { place: 'here', name: picked.value }
 })
+const aside = computed(() => (source.value?.place === 'aside' ? source.value.name : null))
+const asked = ref<string | null>(null)
+/** Taking a database that was moved aside off the disk is for good: it is asked twice. */
+async function clear() {
+  if (asked.value !== aside.value) return void (asked.value = aside.value)
+  issues.value = await open.clearAside(aside.value!)
+  if (issues.value.length === 0) picked.value = null
+}
 const kept = computed(() => copies.bundles.find((b) => b.name === picked.value))
 const isSealed = computed(
   () => file.value?.name.endsWith('.age') || issues.value.some((i) => i.field === 'passphrase'),
@@ -72,7 +79,7 @@ const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : 'same')
         <a :href="`/api/bundles/${kept.name}`" download class="muted">take this file away</a>
       </template>
       <span v-else-if="file">Picked: <b>{{ file.name }}</b>, {{ sayBytes(file.size) }}</span>
-      <span v-else-if="picked">Picked: <b>{{ picked.slice('second:'.length) }}</b></span>
+      <span v-else-if="picked">Picked: <b>{{ picked.replace(/^\w+:/, '') }}</b></span>
       <span v-else class="muted">Pick a copy to bring back, or</span>
       <Button
         size="small"
@@ -108,7 +115,21 @@ const signed = (n: number) => (n > 0 ? `+${n}` : n < 0 ? `−${-n}` : 'same')
         label="Rehearse bringing it back"
         :loading="doing === 'rehearse'"
       />
-      <span class="muted">Restored beside the present records; nothing is changed yet.</span>
+      <Button
+        v-if="aside"
+        size="small"
+        text
+        severity="danger"
+        icon="pi pi-trash"
+        :label="asked === aside ? 'Clear it for good' : 'Clear it from the disk'"
+        :loading="doing === 'clear'"
+        @click="clear"
+      />
+      <span class="muted">{{
+        asked !== null && asked === aside
+          ? 'What it holds and no bundle holds would be gone. Rehearse it first where you are not sure.'
+          : 'Restored beside the present records; nothing is changed yet.'
+      }}</span>
     </form>
     <FieldIssues :issues="issues" />
     <div v-if="rehearsal" class="rehearsed" role="status">

@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
-import type { Device } from '#contracts'
+import type { Device, Logged } from '#contracts'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import type { FieldIssue } from '../../state/api.ts'
 import { ME } from '../../state/device.ts'
@@ -26,6 +26,21 @@ const inside = computed(() => devices.value?.devices.filter(isIn) ?? [])
 const gone = computed(() => devices.value?.devices.filter((d) => !isIn(d)) ?? [])
 const isHere = (d: Device) => !devices.value!.you.machine && d.id === ME.device
 
+function sayLogged({ what, about }: Logged): string {
+  const who = `“${String(about.name ?? 'a device')}”`
+  switch (what) {
+    case 'let in':
+      return `${who} was let in, ${about.floor ? 'for the floor only' : 'for everything'}.`
+    case 'withdrawn':
+      return `${who} was withdrawn.`
+    case 'brought back':
+      return `A copy took the place of the records; those lie as ${String(about.aside)} and ${String(about.kept)}.`
+    case 'recovered':
+      return `Cut off; brought back as they stood at ${words.instant(String(about.to))}.`
+    case 'cleared':
+      return `${String(about.aside)} was cleared from the disk.`
+  }
+}
 const picked = ref<string | null>(null)
 const form = reactive({ name: '', floor: false })
 const asked = ref(false)
@@ -106,6 +121,14 @@ async function withdraw() {
         <ul class="gone">
           <li v-for="d in gone" :key="d.id">
             <b>{{ d.name }}</b> <span class="muted">{{ words.instant(d.withdrawn!) }}</span>
+          </li>
+        </ul>
+      </details>
+      <details v-if="devices.log.length > 0">
+        <summary>Logbook: who came in, what was brought back ({{ devices.log.length }})</summary>
+        <ul class="gone">
+          <li v-for="l in devices.log" :key="l.at + l.what">
+            <span class="muted">{{ words.instant(l.at) }}</span> {{ sayLogged(l) }}
           </li>
         </ul>
       </details>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Copies } from '#contracts'
-import { useWords } from '../../state/words.ts'
+import { sayBytes, useWords } from '../../state/words.ts'
 import { tagsOf } from './copyWords.ts'
 
 /** Proven bundles, newest first, as tags on a beam; a press picks one to look at. */
@@ -39,6 +39,18 @@ const away = computed(() =>
     >
       <b>{{ name.replace(/^ekko-|\.json\.gz$/g, '') }}</b>
       <span class="kinds">only at the second place</span>
+    </button>
+    <button
+      v-for="{ name, bytes } in copies.asides"
+      :key="name"
+      type="button"
+      class="tag"
+      :aria-pressed="picked === `aside:${name}`"
+      @click="picked = picked === `aside:${name}` ? null : `aside:${name}`"
+    >
+      <b>{{ name }}</b>
+      <span>{{ sayBytes(bytes) }}</span>
+      <span class="kinds">database moved aside</span>
     </button>
   </div>
 </template>

@@ -17,7 +17,16 @@ const bundle = (kind: Copies['bundles'][number]['kind'], at: string) => ({
   ...{ name: `${kind}-${at.slice(0, 10)}.json.gz`, kind, at, digest: 'x', bytes: 54_000, held },
 })
 const copies = (more: Partial<Copies>): Copies => ({
-  ...{ folder: '/farm', freeBytes: 1, dbBytes: 1, low: false, copies: [], bundles: [], recovered: null },
+  ...{
+    folder: '/farm',
+    freeBytes: 1,
+    dbBytes: 1,
+    asides: [],
+    low: false,
+    copies: [],
+    bundles: [],
+    recovered: null,
+  },
   ...{ second: { folder: null, state: 'none', bundles: [], why: null } },
   ...{ busy: false, warning: null, upToDate: true, rehearsal: null },
   ...more,
