@@ -10,6 +10,7 @@ import { Bell } from './events.ts'
 import {
   appendBody,
   FARM,
+  factBody,
   lotBody,
   newFolder,
   openTestApi,
@@ -51,6 +52,23 @@ describe('the same id', () => {
     await send(lot, 'packs', pack).expect(200)
     await send(lot, 'packs', { ...pack, packs: 2 }).expect(409)
     await send(other, 'packs', pack).expect(409)
+  })
+  it('is one thing across all kinds: a fact, a pack, a decision, a lot cannot have that of a weighing', async () => {
+    const lot = await hang()
+    const weighing = weighingBody('live', 260)
+    await send(lot, 'weighings', weighing).expect(200)
+    const { id } = weighing
+    const batch = appendBody(1, takePath('loin', 'loin-roasts'))
+    const tries = [
+      send(lot, 'packs', packBody('bacon', 9, { id })),
+      send(lot, 'facts', { facts: [{ ...factBody({ kind: 'observation', what: 'ribs', value: 14 }), id }] }),
+      send(lot, 'decisions', { ...batch, commands: batch.commands.map((c) => ({ ...c, id })) }),
+      test.api.post('/api/lots').send(lotBody({ id })),
+      send(lot, 'weighings', { ...weighingBody('hot', 180), id: lot.id }),
+    ]
+    for (const res of await Promise.all(tries))
+      expect([res.status, res.body.type]).toEqual([409, '/problems/taken'])
+    expect((await test.api.get(`/api/lots/${lot.id}`)).body).toMatchObject({ rev: 1, packs: [], facts: [] })
   })
   it('of a batch, or of one decision in it, is refused for another', async () => {
     const [lot, other] = [await hang(), await hang()]

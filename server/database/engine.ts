@@ -114,10 +114,7 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
         at: at(),
       })
     else removeWhole(disk, clean)
-    const opened = await cluster.open(place).catch((error: unknown) => {
-      if (isOurs(error)) throw error
-      throw new Unrecoverable(`The database does not open (${kindOf(error)}). ${waysOut(disk, folder)}`)
-    })
+    const opened = await readable()
     const schema = await opened.schema()
     if (schema > cluster.schema) {
       await opened.close()
@@ -140,6 +137,18 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
       for (const old of copiesIn(disk, folder)) if (old.why === 'opening') removeCopy(disk, folder, old.name)
     }
     return opened
+  }
+
+  /** The database open, and every row of it read once: what does not give them back is not gone on with. */
+  async function readable(): Promise<Session<Tx>> {
+    try {
+      const opened = await cluster.open(place)
+      await opened.stamp()
+      return opened
+    } catch (error) {
+      if (isOurs(error)) throw error
+      throw new Unrecoverable(`The database does not open (${kindOf(error)}). ${waysOut(disk, folder)}`)
+    }
   }
 
   /** One is enough: a start that failed has left its own, and what lay there lies there again. */

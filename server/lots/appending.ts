@@ -51,7 +51,7 @@ import type { Beside } from '../store/beside.ts'
 import { missing, refusedFor, stranger, type Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
 import { movedOf, setState, takeNumber } from '../packs/queries.ts'
-import { again, kept } from './kept.ts'
+import { again, kept, refuseTaken } from './kept.ts'
 import { dayOfTooMany, lossIn } from './living.ts'
 import * as q from './queries.ts'
 
@@ -89,6 +89,7 @@ async function entries(
   group: string,
   ids: readonly string[],
 ): Promise<Entry[]> {
+  await refuseTaken(tx, ids)
   const first = await q.takeRevisions(tx, lot.id, ids.length)
   return ids.map((id, i) => ({ id, group, rev: first + i, at, ...by }))
 }
@@ -175,6 +176,7 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
   if (sent.stands && !verdict.food) return refusedFor(issueOf('not-food', 'cut', verdict.reasons[0]!))
   const issue = sent.stands ? judgePacks(flowOf(anatomy), view, added) : null
   if (issue && !(issue.confirmable && confirmed)) return refusedFor(issue)
+  await refuseTaken(tx, [sent.id])
   const taken = await takeNumber(tx, lot.id, sent.id)
   // Kept for another lot.
   if (!taken) return sentAgain((await q.selectPack(tx, sent.id))!)
@@ -397,6 +399,7 @@ export async function split(tx: Tx, to: To & { split: Split }, { lots }: Beside)
     : children === parent.animals
   if (!isAll || new Set(ids).size < ids.length)
     return refusedFor(issueOf('groups-unequal', 'into', { parent: parent.animals, children }))
+  await refuseTaken(tx, ids)
   const rev = await q.takeRevisions(tx, lot.id, 1)
   for (const g of made) await q.insertGroup(tx, lot.id, { ...g, rev, at: to.at, ...to.by })
   return kept(tx, lot.id, lot.rev)
@@ -432,6 +435,7 @@ export async function join(tx: Tx, to: To & { join: Join }, { lots }: Beside): P
     groups.every((g) => sisters.some((x) => x.id === g.id))
   if (!groups.every((g) => g.half === first!.half)) return refusedFor(issueOf('groups-unlike', 'with', {}))
   const animals = groups.reduce((sum, g) => sum + g.animals, 0)
+  await refuseTaken(tx, [id])
   const rev = await q.takeRevisions(tx, lot.id, 1)
   await q.insertGroup(tx, lot.id, {
     ...{ id, name, parent, joins, rev, at: to.at, ...to.by },

@@ -5,7 +5,7 @@ import { selectFarm } from '../farm/queries.ts'
 import type { Beside } from '../store/beside.ts'
 import type { Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
-import { again, kept } from './kept.ts'
+import { again, kept, refuseTaken } from './kept.ts'
 import { importUnits } from '../packs/operations.ts'
 import * as q from './queries.ts'
 
@@ -34,6 +34,7 @@ export async function hangLot(
     const { id, tag, species, count } = held
     return again(tx, id, 0, { id, tag, species, count }, lot)
   }
+  await refuseTaken(tx, [lot.id])
   const { hash, anatomy } = await todaysPin(tx, lot.species)
   await insertPin(tx, hash, anatomy.species, anatomy)
   await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at, rev: 0, ...by })

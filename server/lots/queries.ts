@@ -221,3 +221,21 @@ export async function selectCommandsBy(tx: Tx, ids: string[]): Promise<Command[]
 export async function selectGroupsBy(tx: Tx, ids: string[]): Promise<Group[]> {
   return (await many<Row>(tx, `${GROUPS} where g.id = any($1::uuid[])`, [ids])).map(groupOf)
 }
+
+const KINDS = {
+  ...{
+    lot: 'lot',
+    group: 'lot_group',
+    weighing: 'weighing',
+    pack: 'pack',
+    decision: 'command',
+    fact: 'fact',
+  },
+  ...{ paper: 'paper', 'event of a pack': 'pack_event', plan: 'cut_plan', sheet: 'sheet' },
+}
+const UNDER = Object.entries(KINDS)
+  .map(([kind, table]) => `select '${kind}' as kind, id from ${table} where id = any($1::uuid[])`)
+  .join(' union all ')
+/** What already has one of these ids, whatever kind of thing it is. */
+export const selectUnder = (tx: Tx, ids: readonly string[]) =>
+  many<{ kind: string; id: string }>(tx, UNDER, [ids])

@@ -1,3 +1,4 @@
+import { refuseTaken } from '../lots/kept.ts'
 import same from 'fast-deep-equal'
 import type { IssuedPaper } from '#contracts'
 import type { Taken } from '../store/outcomes.ts'
@@ -10,8 +11,10 @@ export async function keepPaper(
   paper: IssuedPaper,
 ): Promise<{ result: 'kept'; paper: IssuedPaper } | Taken> {
   const held = await selectPaper(tx, paper.id)
-  if (!held) await insertPaper(tx, paper)
-  else if (!same(askedOf(held), askedOf(paper)))
+  if (!held) {
+    await refuseTaken(tx, [paper.id])
+    await insertPaper(tx, paper)
+  } else if (!same(askedOf(held), askedOf(paper)))
     return { result: 'taken', held: askedOf(held), sent: askedOf(paper) }
   return { result: 'kept', paper: held ?? paper }
 }

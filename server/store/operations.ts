@@ -14,6 +14,7 @@ import { keepPaper } from '../papers/operations.ts'
 import { selectPaper } from '../papers/queries.ts'
 import { savePlan } from '../plans/operations.ts'
 import { saveSheet, sharedCosts, sheets } from '../sheets/operations.ts'
+import { oneThing } from '../lots/kept.ts'
 import type { Tx } from './tx.ts'
 
 /** Every use of the database: one operation is one transaction. Writes are flushed before they are acknowledged. */
@@ -41,15 +42,15 @@ export const writes = {
   saveOwn,
   savePlan,
   saveSheet,
-  hangLot,
-  weigh,
-  pack,
-  decide,
-  note,
-  split,
-  join,
+  hangLot: oneThing(hangLot),
+  weigh: oneThing(weigh),
+  pack: oneThing(pack),
+  decide: oneThing(decide),
+  note: oneThing(note),
+  split: oneThing(split),
+  join: oneThing(join),
   sayOfPacks,
-  keepPaper,
+  keepPaper: oneThing(keepPaper),
   importBundle,
 }
 
