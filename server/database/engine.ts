@@ -114,7 +114,7 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
         at: at(),
       })
     else removeWhole(disk, clean)
-    const opened = await readable()
+    const opened = await readable(opening !== null)
     const schema = await opened.schema()
     if (schema > cluster.schema) {
       await opened.close()
@@ -140,15 +140,21 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
   }
 
   /** The database open, and every row of it read once: what does not give them back is not gone on with. */
-  async function readable(): Promise<Session<Tx>> {
+  async function readable(isRepaired: boolean): Promise<Session<Tx>> {
+    let damaged: string | null
+    let opened: Session<Tx>
     try {
-      const opened = await cluster.open(place)
+      opened = await cluster.open(place)
       await opened.stamp()
-      return opened
+      // What a cut left half written, the log has made whole by now.
+      damaged = isRepaired ? cluster.damaged(place) : null
     } catch (error) {
       if (isOurs(error)) throw error
       throw new Unrecoverable(`The database does not open (${kindOf(error)}). ${waysOut(disk, folder)}`)
     }
+    if (!damaged) return opened
+    await opened.close().catch(() => undefined)
+    throw new Unrecoverable(`The database is damaged: ${damaged}. ${waysOut(disk, folder)}`)
   }
 
   /** One is enough: a start that failed has left its own, and what lay there lies there again. */

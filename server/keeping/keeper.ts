@@ -1,5 +1,4 @@
 import { join } from 'node:path'
-import { setTimeout as wait } from 'node:timers/promises'
 import type { Bundle, CopiesKept, Rehearsal } from '#contracts'
 import { issueOf, refuse, type Issue, type Outcome } from '#core/measure'
 import { copiesIn, faultOfCopy, type Manifest } from '../database/copies.ts'
@@ -11,7 +10,7 @@ import { placesOf } from '../database/places.ts'
 import { shelfIn } from '../database/shelf.ts'
 import { lastRecovery } from '../database/recovery.ts'
 import { NotAsWritten, removeTree } from '../database/trees.ts'
-import { asidesIn, waysOut } from '../database/waysOut.ts'
+import { asidesIn } from '../database/waysOut.ts'
 import type { Tx } from '../store/tx.ts'
 import { askedFor, bundleFrom, bundlesIn, heldIn, keepBundle, namesFor, NotProven } from './bundles.ts'
 import { seal } from './seal.ts'
@@ -23,7 +22,6 @@ export type BundleSource =
   | { place: 'here' | 'second' | 'aside'; name: string }
   | { place: 'sent'; bytes: Uint8Array }
 
-const AGAIN_MS = 500
 /** Below this, or room for three copies, the disk is said to be nearly full. */
 const LOW_BYTES = 500 * 1024 * 1024
 
@@ -54,8 +52,6 @@ export interface Keeper {
   drop(): Promise<void>
   /** Clears a database that was moved aside; false where there is none of this name. */
   clearAside(name: string): Promise<boolean>
-  /** Which page of the database is not as it was written, with what can be done; null when all are. */
-  damaged(): Promise<string | null>
   /** Which of these pictures are lost; those that nobody names and that lie there since before then are cleared. */
   lostOf(named: readonly string[], before: number): Promise<string[]>
 }
@@ -170,13 +166,6 @@ export function keeperOf(
       if (!asidesIn(disk, folder).includes(name)) return false
       removeTree(disk, join(folder, name))
       return true
-    },
-    damaged: async () => {
-      const found = cluster.damaged(db)
-      if (!found) return null
-      // A page may have been caught half written.
-      await wait(AGAIN_MS)
-      return cluster.damaged(db) === found ? `${found}.\n${waysOut(disk, folder)}` : null
     },
     rehearse: async (source, passphrase) => {
       const read = source.place === 'aside' ? await ofAside(source.name) : await ofBytes(source, passphrase)

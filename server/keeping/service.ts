@@ -31,7 +31,6 @@ export class Keeping {
   #rehearsal: Rehearsal | null = null
   #bringsBack = false
   #wrote = false
-  #damage: string | null = null
   /** What the records came to when they were last looked at; null since something was written. */
   #present: string | null = null
   /** Pictures that are not there any more, or are not what they were. */
@@ -104,15 +103,9 @@ export class Keeping {
   /** A copy made at the last stop was not proven then: nothing waited for it. */
   async #atStart(): Promise<void> {
     for (const copy of await this.#keeper.unproven()) this.copied(copy)
-    await this.lookAtPages()
     await this.tick()
   }
 
-  /** After a stop that was not clean nobody could look before the start: then it is found here, and said until it is put right. */
-  async lookAtPages(): Promise<void> {
-    const damaged = await this.#keeper.damaged()
-    if (damaged) this.#damage = `The database is damaged: ${damaged}`
-  }
   async tick(): Promise<void> {
     try {
       if (performance.now() - this.#checkpoint > 24 * HOUR_MS) {
@@ -147,7 +140,7 @@ export class Keeping {
     return {
       ...kept,
       busy: this.#busy > 0,
-      warning: this.#damage ?? this.#warning ?? this.#failure ?? this.#sayLost(),
+      warning: this.#warning ?? this.#failure ?? this.#sayLost(),
       /** Nothing was written since the newest proven bundle. */
       upToDate: last !== undefined && last.digest === this.#present,
       rehearsal: this.#rehearsal,
@@ -160,7 +153,7 @@ export class Keeping {
     const full = low ? 'The disk is nearly full. Free some room before nothing more can be kept.' : null
     return {
       recovered: this.#store.recovered && recovered,
-      warning: this.#damage ?? this.#warning ?? this.#failure ?? this.#sayLost() ?? full,
+      warning: this.#warning ?? this.#failure ?? this.#sayLost() ?? full,
     }
   }
 
