@@ -4,28 +4,23 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Bundle, Home, Lot, NewFact } from '#contracts'
 import { mm as millimetres, priceOf } from '#core/measure'
 import { readBundle } from './bundle/form.ts'
-import { FolderInUse, lockFolder } from './database/lock.ts'
-import { openStore, type Store } from './store/store.ts'
+import type { Store } from './store/store.ts'
 import {
   appendBody,
   FARM,
   factBody,
   lotBody,
-  newFolder,
-  NOBODY,
   openTestApi,
-  openTestStore,
   packBody,
   takePath,
   weighingBody,
 } from './testing.ts'
 
 let store: Store
-let folder: string
 let api: Awaited<ReturnType<typeof openTestApi>>['api']
 const bugs: unknown[] = []
 beforeAll(async () => {
-  ;({ store, folder, api } = await openTestApi({ log: (e) => bugs.push(e) }))
+  ;({ store, api } = await openTestApi({ log: (e) => bugs.push(e) }))
   await api.put('/api/farm').send(FARM).expect(200)
 })
 afterAll(async () => {
@@ -97,12 +92,6 @@ describe('decisions', () => {
     const now: Lot = (await api.get(`/api/lots/${lot.id}`)).body
     expect(now.commands).toHaveLength(2)
     await decide(lot, appendBody(seqOf(now), takePath('loin', 'loin-grind'))).expect(200)
-  })
-  it('sent twice are kept once', async () => {
-    const lot = await hang()
-    const body = appendBody(0, takePath('loin', 'loin-roasts'))
-    await decide(lot, body).expect(200)
-    expect((await decide(lot, body).expect(200)).body.commands).toHaveLength(1)
   })
   it('that the plan shuts out, or that name nothing, are refused at their field', async () => {
     const lot = await hang()
@@ -262,15 +251,6 @@ const ownLamb = (lean = 1, cut = OWN_CUT.id) => ({
 })
 
 describe('species', () => {
-  it.each(['hog', 'lamb', 'steer', 'broiler'] as const)(
-    'a %s is pinned to its own anatomy, read back whole',
-    async (species) => {
-      const lot = await hang({ species, count: species === 'broiler' ? 60 : 1 })
-      const { body } = await api.get(`/api/anatomies/${lot.anatomy}`).expect(200)
-      expect(body).toMatchObject({ anatomy: { species, id: species }, old: false })
-      expect(lot.count).toBe(species === 'broiler' ? 60 : 1)
-    },
-  )
   it('a saddle is refused from a split lamb and for one side, and kept from a whole one', async () => {
     const lot = await hang({ species: 'lamb' })
     const saddle = (...sides: ('left' | 'right')[]) => sides.map((s) => takePath('loin', 'loin-saddle', s))
@@ -409,28 +389,6 @@ describe('named plans', () => {
 })
 
 describe('the bundle', () => {
-  it('restores into an empty folder and exports again exactly the same', async () => {
-    const lot = await hang({ tag: 'Bracken' })
-    await api.post(`/api/lots/${lot.id}/weighings`).send(weighingBody('live', 259.375)).expect(200)
-    await decide(lot, appendBody(0, takePath('loin', 'loin-roasts'))).expect(200)
-    const text = (await api.get('/api/bundle').expect(200)).text
-    const read = readBundle(text)
-    if (!read.ok) throw new Error(JSON.stringify(read.issues))
-    const other = await openTestStore()
-    expect(await other.store.run('importBundle', read.value)).toEqual({ result: 'kept' })
-    expect(JSON.parse(JSON.stringify(await other.store.run('exportBundle', undefined)))).toEqual(
-      JSON.parse(text),
-    )
-    expect(await other.store.run('importBundle', read.value)).toEqual({ result: 'occupied' })
-    const next = await other.store.run('decide', {
-      lot: lot.id,
-      append: appendBody(await seqNow(lot), takePath('leg', 'leg-grind')),
-      by: NOBODY,
-      at: '2026-11-03T00:00:00.000Z',
-    })
-    expect(next.result).toBe('kept')
-    await other.store.close()
-  })
   it.each([
     ['cut off', (t: string) => t.slice(0, t.length / 2), 'bundle-damaged'],
     ['altered', (t: string) => t.replace('Fallowmere', 'Fellowmere'), 'bundle-damaged'],
@@ -439,42 +397,5 @@ describe('the bundle', () => {
   ])('%s is refused before anything is changed', async (_, spoil, code) => {
     const text = JSON.stringify((await store.run('exportBundle', undefined)) satisfies Bundle)
     expect(readBundle(spoil(text))).toMatchObject({ ok: false, issues: [{ code }] })
-  })
-})
-
-describe('the folder', () => {
-  it('keeps everything over a stop and a start', async () => {
-    const place = newFolder()
-    const first = (await openTestStore(place)).store
-    const lot = lotBody()
-    await first.run('hangLot', { lot, by: NOBODY, at: '2026-11-01T00:00:00.000Z' })
-    await first.close()
-    const second = await openStore(place)
-    expect((await second.run('home', undefined)).lots.map((l) => l.id)).toEqual([lot.id])
-    await second.close()
-  })
-  it('is refused to a second process, with a reason', async () => {
-    const lock = await lockFolder(folder)
-    await expect(lockFolder(folder)).rejects.toThrow(FolderInUse)
-    await expect(lockFolder(folder)).rejects.toThrow(/Another Ekko has the folder/)
-    lock.release()
-  })
-  it('never lets a weight, a pack or a decision be changed or deleted', async () => {
-    const { PGlite } = await import('@electric-sql/pglite')
-    const place = newFolder()
-    const first = (await openTestStore(place)).store
-    const lot = lotBody()
-    await first.run('hangLot', { lot, by: NOBODY, at: '2026-11-01T00:00:00.000Z' })
-    await first.run('weigh', {
-      lot: lot.id,
-      weighing: weighingBody('live', 260),
-      by: NOBODY,
-      at: '2026-11-01T00:00:00.000Z',
-    })
-    await first.close()
-    const db = await PGlite.create(`${place}/db`)
-    await expect(db.exec('update weighing set grams = 1')).rejects.toThrow(/never changed/)
-    await expect(db.exec('delete from weighing')).rejects.toThrow(/never changed/)
-    await db.close()
   })
 })

@@ -236,26 +236,3 @@ describe('an attachment that is lost', () => {
     await test.api.get(`/api/attachments/${HASH}`).expect(200)
   })
 })
-
-describe('a flock', () => {
-  it('is split into groups that are together all of it; a split that is not is refused', async () => {
-    const lot = await hang({ species: 'broiler', count: 60 })
-    const into = [
-      { id: uuid(), animals: 40, name: 'Whole' },
-      { id: uuid(), animals: 20, name: 'Parted' },
-    ]
-    const split = (body: object) => test.api.post(`/api/lots/${lot.id}/groups`).send(body)
-    const odd = await split({ group: lot.id, into: [into[0], { ...into[1]!, animals: 19 }] }).expect(422)
-    expect(odd.body.errors[0]).toMatchObject({ code: 'groups-unequal', field: 'into' })
-    await split({ group: lot.id, into }).expect(200)
-    const now = await whole(lot)
-    expect(now.groups.map((g) => [g.parent, g.animals])).toEqual([
-      [null, 60],
-      [lot.id, 40],
-      [lot.id, 20],
-    ])
-    expect(now.count).toBe(60)
-    await split({ group: lot.id, into }).expect(200)
-    await split({ group: lot.id, into: into.map((g) => ({ ...g, id: uuid() })) }).expect(422)
-  })
-})

@@ -3,17 +3,7 @@ import type { Lot, NewWeighing, Problem } from '#contracts'
 import { SPECIES } from '#core/anatomy'
 import { priceOf } from '#core/measure'
 import type { FactBody, Hangs } from '#core/records'
-import { readBundle } from './bundle/form.ts'
-import {
-  apiOfFarm,
-  appendBody,
-  factBody,
-  lotBody,
-  openTestStore,
-  packBody,
-  takePath,
-  weighingBody,
-} from './testing.ts'
+import { apiOfFarm, appendBody, factBody, lotBody, packBody, takePath, weighingBody } from './testing.ts'
 
 const test = apiOfFarm()
 
@@ -124,36 +114,5 @@ describe('animals told apart', () => {
     expect(codes((await note(lot, one('024', 40, 41)).expect(422)).body)).toEqual(['hot-above-live'])
     const { body } = await test.api.get(`/api/lots/${lot.id}`).expect(200)
     expect(body.facts.map((f: { fact: FactBody }) => f.fact)).toEqual([one('014', 41), one('017', 44.5)])
-  })
-})
-
-describe('the bundle', () => {
-  it('carries what hangs, medicines and the farm’s own words, to the last record', async () => {
-    const kept = await test.api.get('/api/home').expect(200)
-    const { revision, ...farm } = kept.body.farm
-    const aliases = [{ species: 'hog', id: 'bacon', word: 'Speck' }]
-    await test.api
-      .put('/api/farm')
-      .send({ ...farm, aliases, base: revision })
-      .expect(200)
-    const lot = await hang()
-    await note(lot, as({ as: 'side', side: 'right' }), {
-      kind: 'medicine',
-      name: 'Wormer',
-      given: '2026-09-01',
-      until: '2026-09-15',
-      animal: 'FM 7',
-    }).expect(200)
-    const two = await hang({ species: 'lamb', count: 2 })
-    const lamb = { kind: 'animal', mark: '014', live: { value: 90.5, unit: 'lb' }, hot: null } as const
-    await note(two, lamb).expect(200)
-    const text = JSON.stringify(await test.store.run('exportBundle', undefined))
-    const read = readBundle(text)
-    if (!read.ok) throw new Error(JSON.stringify(read.issues))
-    const other = await openTestStore()
-    await other.store.run('importBundle', read.value)
-    expect(JSON.stringify(await other.store.run('exportBundle', undefined))).toBe(text)
-    expect(read.value.content.farm?.aliases).toEqual(aliases)
-    await other.store.close()
   })
 })

@@ -42,6 +42,7 @@ describe('bundles as they were once written (server/specimens)', () => {
       const { store, folder } = await openTestStore()
       restored.set(name, folder)
       expect(await store.run('importBundle', bundle)).toEqual({ result: 'kept' })
+      expect(await store.run('importBundle', bundle)).toEqual({ result: 'occupied' })
       const again = await store.run('exportBundle', undefined)
       expect(plain(again.content)).toEqual(plain(bundle.content))
       expect(again.digest).toBe(bundle.digest)

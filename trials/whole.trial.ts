@@ -37,4 +37,7 @@ describe('what the tests do in part', () => {
   it('the order of work is kept by 2,000 random plans in a random order of wishes', () => {
     told('the order of work of random plans', whole('unit', 'core/hand/order.test.ts', /random plans/), 2000)
   })
+  it('thirty restores under writes: each row that was taken is in the new farm or in what is kept before it', () => {
+    told('restores under writes', whole('api', 'server/keeping/keeping.test.ts', /nothing is written/))
+  })
 })

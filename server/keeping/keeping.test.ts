@@ -153,31 +153,35 @@ describe('bringing a copy back', () => {
     await test.api.post(`/api/rehearsals/${again.id}/restore`).expect(200)
     expect(await tags()).toEqual([...before, 'Set aside'])
   })
-  it('while it takes their place nothing is written: each row taken is in the new farm or in what is kept before', async () => {
-    const { body } = await test.api
-      .post('/api/rehearsals')
-      .send({ place: 'here', name: 'day-2026-11-02.json.gz', passphrase: null })
-      .expect(201)
-    let isDone = false
-    const restored = test.api.post(`/api/rehearsals/${body.id}/restore`).then((res) => {
-      isDone = true
-      return res
-    })
-    const taken: string[] = []
-    const refused = new Set<string>()
-    for (let n = 0; !isDone; n++) {
-      const res = await test.api.post('/api/lots').send(lotBody({ tag: `Meanwhile ${n}` }))
-      if (res.status === 201) taken.push(`Meanwhile ${n}`)
-      else refused.add(`${res.status} ${res.body.type}`)
-    }
-    const done = (await restored).body
-    expect([...refused]).toEqual(['503 /problems/bringing-back'])
-    const bytes = readFileSync(join(placesOf(test.folder).bundles, done.kept))
-    const before = await bundleFrom(bytes, null)
-    if (!before.ok) throw new Error(JSON.stringify(before.issues))
-    const there = new Set([...before.value.content.lots.map((l) => l.tag), ...(await tags())])
-    expect(taken.filter((tag) => !there.has(tag))).toEqual([])
-  })
+  // Thirty times in a trial.
+  it.each(Array.from({ length: process.env.EKKO_ALL ? 30 : 1 }, (_, n) => n))(
+    'while it takes their place nothing is written: each row taken is in the new farm or in what is kept before (%i)',
+    async (run) => {
+      const { body } = await test.api
+        .post('/api/rehearsals')
+        .send({ place: 'here', name: 'day-2026-11-02.json.gz', passphrase: null })
+        .expect(201)
+      let isDone = false
+      const restored = test.api.post(`/api/rehearsals/${body.id}/restore`).then((res) => {
+        isDone = true
+        return res
+      })
+      const taken: string[] = []
+      const refused = new Set<string>()
+      for (let n = 0; !isDone; n++) {
+        const res = await test.api.post('/api/lots').send(lotBody({ tag: `Meanwhile ${run} ${n}` }))
+        if (res.status === 201) taken.push(`Meanwhile ${run} ${n}`)
+        else refused.add(`${res.status} ${res.body.type}`)
+      }
+      const done = (await restored).body
+      expect([...refused]).toEqual(['503 /problems/bringing-back'])
+      const bytes = readFileSync(join(placesOf(test.folder).bundles, done.kept))
+      const before = await bundleFrom(bytes, null)
+      if (!before.ok) throw new Error(JSON.stringify(before.issues))
+      const there = new Set([...before.value.content.lots.map((l) => l.tag), ...(await tags())])
+      expect(taken.filter((tag) => !there.has(tag))).toEqual([])
+    },
+  )
   it('begins another history: what was decided on the one before is told so, and a lot known from there comes whole', async () => {
     const lot = await hang('Two histories')
     const { headers } = await test.api.get(`/api/lots/${lot.id}`).expect(200)
