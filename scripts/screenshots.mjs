@@ -78,6 +78,7 @@ await told('PUT', 'printer', { kind: 'stand-in' })
 await told('POST', 'scale/load', { kg: 1.74 })
 /** What a person does before the picture is taken. */
 const POSES = {
+  farm: () => page.getByRole('group', { name: 'Kept copies' }).waitFor(),
   line: () => page.getByTestId('line-picture').waitFor(),
   whole: () => page.getByTestId('whole-chart').locator('svg').waitFor(),
   floor: async () => {

@@ -3,7 +3,7 @@ import type { Response } from 'express'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { Code, Devices, Home, Lot, Problem } from '#contracts'
-import { DEVICE_HEADER } from '#contracts'
+import { DEVICE_HEADER, ROUTES } from '#contracts'
 import type { Decision } from '#core/records'
 import { accessTo } from './access.ts'
 import type { Access } from './access.ts'
@@ -310,6 +310,31 @@ describe('what a device writes', () => {
     await test.api.put(`/api/devices/${device}`).send({ name: 'Barn tablet', floor: false }).expect(204)
     await post(`/lots/${lot.id}/decisions`, appendBody(lot.rev + 1, takePath('loin', 'loin-chops'))).expect(
       200,
+    )
+  })
+
+  it('of every address of the API a floor device is answered only what is done on the floor', async () => {
+    const { cookie } = await letIn(true)
+    const answered: string[] = []
+    for (const { method, path } of ROUTES.filter((r) => !/events$|readings$/.test(r.path))) {
+      const at = path.replace(/:(?:id|name)\b/, uuid()).replace(/:\w+/, 'x')
+      const res = await test.api[method](`/api${at}`).set('host', BARN).set('cookie', cookie)
+      if (res.status !== 403) answered.push(`${method} ${path}`)
+    }
+    expect(answered.sort()).toEqual(
+      [
+        ...['/home', '/standing', '/lots', '/lots/:id', '/lots/:id/card', '/packs', '/packs/used', '/bench'],
+        ...['/packs/:number', '/instruments', '/instruments/printer/last', '/instruments/probe/reading'],
+        ...['/anatomies/:hash', '/attachments/:hash', '/papers/:name'],
+      ]
+        .map((path) => `get ${path}`)
+        .concat(
+          ...['tare', 'zero', 'load'].map((what) => `post /instruments/scale/${what}`),
+          ...['/instruments/printer/print', '/packs/events', '/devices/pair'].map((path) => `post ${path}`),
+          ...['weighings', 'packs'].map((what) => `post /lots/:id/${what}`),
+          'put /attachments/:hash',
+        )
+        .sort(),
     )
   })
 
