@@ -316,7 +316,9 @@ describe('what a device writes', () => {
   it('of every address of the API a floor device is answered only what is done on the floor', async () => {
     const { cookie } = await letIn(true)
     const answered: string[] = []
-    for (const { method, path } of ROUTES.filter((r) => !/events$|readings$/.test(r.path))) {
+    for (const { method, path } of ROUTES.filter(
+      (r) => r.path !== '/events' && !r.path.endsWith('/readings'),
+    )) {
       const at = path.replace(/:(?:id|name)\b/, uuid()).replace(/:\w+/, 'x')
       const res = await test.api[method](`/api${at}`).set('host', BARN).set('cookie', cookie)
       if (res.status !== 403) answered.push(`${method} ${path}`)
