@@ -8,6 +8,8 @@ export const sameStamp = (a: Stamp, b: Stamp): boolean =>
 export interface Session<Tx> {
   transaction<T>(work: (tx: Tx) => Promise<T>): Promise<T>
   stamp(): Promise<Stamp>
+  /** Files that its tables and indexes lie in, within its folder. */
+  files(): Promise<string[]>
   /** The schema it has; 0 for an empty one. */
   schema(): Promise<number>
   migrate(): Promise<void>

@@ -147,7 +147,8 @@ export async function openEngine<Tx>(options: EngineOptions<Tx>): Promise<Engine
       opened = await cluster.open(place)
       await opened.stamp()
       // What a cut left half written, the log has made whole by now.
-      damaged = isRepaired ? cluster.damaged(place) : null
+      const gone = (await opened.files()).find((path) => !disk.exists(join(place, path)))
+      damaged = gone ? `“${gone}” is gone` : isRepaired ? cluster.damaged(place) : null
     } catch (error) {
       if (isOurs(error)) throw error
       throw new Unrecoverable(`The database does not open (${kindOf(error)}). ${waysOut(disk, folder)}`)

@@ -38,6 +38,12 @@ async function open(place: string): Promise<Session<Tx>> {
   return {
     transaction: (work) => db.transaction(work),
     stamp: () => stampOf(db),
+    files: async () => {
+      const { rows } = await db.query<{ path: string }>(
+        `select pg_relation_filepath(oid) as path from pg_class where relkind in ('r', 'i', 't', 'S', 'm') and relpersistence = 'p'`,
+      )
+      return rows.map((r) => r.path)
+    },
     schema: () => schemaOf(db),
     migrate: () => migrate(db),
     logBytes: async () => {

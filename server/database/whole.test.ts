@@ -118,6 +118,19 @@ describe('a start looks at the whole database', () => {
     expect(await refusal(folder)).toMatch(/is damaged: page 1 of base/)
     expect(await tagsIn(folder, true)).toEqual(TAGS)
   })
+  it('a file that nothing reads at a start is missed at a start', async () => {
+    const folder = copyOf(stopped)
+    const base = join(placesOf(folder).db, 'base', '5')
+    // An index that is asked for only where a row is looked for by its id.
+    const last = readdirSync(base)
+      .filter((n) => /^\d+$/.test(n) && Number(n) > 16_384)
+      .sort((a, b) => Number(a) - Number(b))
+      .at(-1)!
+    rmSync(join(base, last))
+    const words = await refusal(folder)
+    expect(words).toMatch(new RegExp(`“base/5/${last}” is gone|does not open`))
+    expect(words).toContain('--recover')
+  })
   it('a torn note beside a whole database is set aside, and the database is used', async () => {
     const folder = copyOf(stopped)
     rmSync(placesOf(folder).backups, { recursive: true })

@@ -110,6 +110,7 @@ export function standIn(disk: MemoryDisk, schema = 1): Cluster<Rows> {
         return result
       },
       stamp: async () => ({ rows: rows.length }),
+      files: async () => ['table'],
       schema: async () => state.schema,
       migrate: async () => {
         state.schema = schema
