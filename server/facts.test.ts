@@ -222,7 +222,7 @@ describe('an attachment that is lost', () => {
     await test.api.get(`/api/attachments/${HASH}`).expect(200)
     expect(await warning()).toBeNull()
   })
-  it('by nobody: one that no lot names is cleared after a day, and none before', async () => {
+  it('by nobody: one that no lot names is cleared after a month, and none before', async () => {
     const stray = Buffer.from('a picture that was sent and never noted')
     const name = createHash('sha256').update(stray).digest('hex')
     await test.api.put(`/api/attachments/${name}`).type('application/octet-stream').send(stray).expect(204)

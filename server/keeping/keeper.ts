@@ -115,7 +115,8 @@ export function keeperOf(
     lostOf: async (named, before) => {
       const shelf = shelfIn(disk, folder)
       const wanted = new Set(named)
-      shelf.clear((hash) => wanted.has(hash), before)
+      // A database that was moved aside may name what this one does not.
+      if (asidesIn(disk, folder).length === 0) shelf.clear((hash) => wanted.has(hash), before)
       return named.filter((hash) => !shelf.isSound(hash))
     },
     faultOfCopy: (copy) => faultOfCopy(disk, cluster, folder, copy),

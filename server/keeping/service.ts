@@ -12,8 +12,8 @@ import type { BundleSource, Keeper } from './keeper.ts'
 
 const MINUTE_MS = 60 * 1000
 const HOUR_MS = 60 * 60 * 1000
-/** A picture is sent before what it belongs to: it may lie there alone so long. */
-const DAY_MS = 24 * HOUR_MS
+/** A picture is sent before what it belongs to, which a device may hold for long: it may lie there alone for a month. */
+const ALONE_MS = 30 * 24 * HOUR_MS
 /** A start has better things to do first. */
 const SETTLED_MS = 60_000
 
@@ -86,7 +86,7 @@ export class Keeping {
   async lookAtPictures(): Promise<void> {
     try {
       const named = await this.#store.run('attached', undefined)
-      this.#lost = await this.#keeper.lostOf(named, this.#now().getTime() - DAY_MS)
+      this.#lost = await this.#keeper.lostOf(named, this.#now().getTime() - ALONE_MS)
     } catch (error) {
       this.#failed(error)
     }

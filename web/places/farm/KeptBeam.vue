@@ -9,48 +9,44 @@ const { copies } = defineProps<{ copies: Copies }>()
 const words = useWords()
 const picked = defineModel<string | null>({ required: true })
 const tags = computed(() => tagsOf(copies))
-const away = computed(() =>
-  copies.second.bundles.filter((n) => !copies.bundles.some((b) => `ekko-${b.name}` === n)),
-)
+const hung = computed(() => [
+  ...tags.value.map((t) => ({
+    key: t.name,
+    name: words.instant(t.at),
+    holds: `${t.held.lots} lots, ${t.held.packs} packs`,
+    kinds: t.kinds.join(' · '),
+  })),
+  ...copies.second.bundles
+    .filter((n) => !copies.bundles.some((b) => `ekko-${b.name}` === n))
+    .map((n) => ({
+      key: `second:${n}`,
+      name: n.replace(/^ekko-|\.json\.gz$/g, ''),
+      holds: null,
+      kinds: 'only at the second place',
+    })),
+  ...copies.asides.map(({ name, bytes }) => ({
+    key: `aside:${name}`,
+    name,
+    holds: sayBytes(bytes),
+    kinds: 'database moved aside',
+  })),
+])
 </script>
 
 <template>
   <div class="beam" role="group" aria-label="Kept copies, newest first">
     <p v-if="tags.length === 0" class="muted none">Nothing hangs here yet.</p>
     <button
-      v-for="t in tags"
-      :key="t.name"
+      v-for="t in hung"
+      :key="t.key"
       type="button"
       class="tag"
-      :aria-pressed="picked === t.name"
-      @click="picked = picked === t.name ? null : t.name"
+      :aria-pressed="picked === t.key"
+      @click="picked = picked === t.key ? null : t.key"
     >
-      <b>{{ words.instant(t.at) }}</b>
-      <span>{{ t.held.lots }} lots, {{ t.held.packs }} packs</span>
-      <span class="kinds">{{ t.kinds.join(' · ') }}</span>
-    </button>
-    <button
-      v-for="name in away"
-      :key="name"
-      type="button"
-      class="tag"
-      :aria-pressed="picked === `second:${name}`"
-      @click="picked = picked === `second:${name}` ? null : `second:${name}`"
-    >
-      <b>{{ name.replace(/^ekko-|\.json\.gz$/g, '') }}</b>
-      <span class="kinds">only at the second place</span>
-    </button>
-    <button
-      v-for="{ name, bytes } in copies.asides"
-      :key="name"
-      type="button"
-      class="tag"
-      :aria-pressed="picked === `aside:${name}`"
-      @click="picked = picked === `aside:${name}` ? null : `aside:${name}`"
-    >
-      <b>{{ name }}</b>
-      <span>{{ sayBytes(bytes) }}</span>
-      <span class="kinds">database moved aside</span>
+      <b>{{ t.name }}</b>
+      <span v-if="t.holds">{{ t.holds }}</span>
+      <span class="kinds">{{ t.kinds }}</span>
     </button>
   </div>
 </template>
