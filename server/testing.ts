@@ -3,7 +3,8 @@ import request from 'supertest'
 import { afterAll, beforeAll, expect, inject } from 'vitest'
 import { scratchFolder } from '../scripts/prepared.mjs'
 import { createApp, type AppOptions } from './app.ts'
-import { FARM } from './bodies.ts'
+import { FARM, lotBody, NOBODY } from './bodies.ts'
+import { copiesIn } from './database/copies.ts'
 import { realDisk } from './database/disk.ts'
 import { pglite } from './database/pglite.ts'
 import { placesOf } from './database/places.ts'
@@ -75,4 +76,27 @@ export const copyOf = (folder: string): string => {
   const copy = newFolder()
   cpSync(folder, copy, { recursive: true })
   return copy
+}
+
+/** Names of the lots of `farmOfThree`. */
+export const THREE = ['Bracken', 'Sorrel', 'Tansy']
+/**
+ * A farm of three lots, the third written after a proven copy: stopped, and as a killed process leaves it. `meanwhile` is done
+ * before the third.
+ */
+export async function farmOfThree(
+  meanwhile: (store: Store, folder: string) => Promise<unknown> = async () => null,
+) {
+  const { store, folder } = await openTestStore()
+  const hang = (tag: string) =>
+    store.run('hangLot', { lot: lotBody({ tag }), by: NOBODY, at: '2026-11-01T08:00:00.000Z' })
+  await hang(THREE[0]!)
+  await hang(THREE[1]!)
+  await store.checkpoint()
+  await store.proven(copiesIn(realDisk, folder).at(-1)!.name)
+  await meanwhile(store, folder)
+  await hang(THREE[2]!)
+  const killed = copyOf(folder)
+  await store.close()
+  return { stopped: folder, killed }
 }

@@ -8,11 +8,10 @@ import { placesOf } from '../server/database/places.ts'
 import { seeded } from '../server/database/standin/random.ts'
 import { keeperOf } from '../server/keeping/keeper.ts'
 import { openStore } from '../server/store/store.ts'
-import { copyOf, lotBody, newFolder, NOBODY, openTestStore } from '../server/testing.ts'
+import { copyOf, farmOfThree, newFolder, THREE } from '../server/testing.ts'
 import { AT } from './faulty/life.ts'
 import { report } from './table.ts'
 
-const TAGS = ['Bracken', 'Sorrel', 'Tansy']
 /** What happens to a folder, by a number that picks the file and the byte. */
 const DAMAGES: Record<string, (folder: string, pick: (n: number) => number) => void> = {
   'a mark gone': (folder, pick) => {
@@ -54,7 +53,7 @@ async function tagsIn(folder: string, recover = false): Promise<string[] | strin
     return error instanceof Error ? error.message : String(error)
   }
 }
-const isWhole = (tags: string[] | string) => Array.isArray(tags) && tags.join() === TAGS.join()
+const isWhole = (tags: string[] | string) => Array.isArray(tags) && tags.join() === THREE.join()
 
 /** What came of a damaged folder: whole at once, by the line it names, or by a bundle or copy in a new folder; or what is wrong. */
 async function cameOf(folder: string): Promise<'whole' | 'recovered' | 'restored' | { wrong: string }> {
@@ -76,16 +75,9 @@ async function cameOf(folder: string): Promise<'whole' | 'recovered' | 'restored
 
 describe('damaged folders', () => {
   it('each is whole, or refused with a way out that works when it is typed', async () => {
-    const { store, folder } = await openTestStore()
-    const hang = (tag: string) => store.run('hangLot', { lot: lotBody({ tag }), by: NOBODY, at: AT })
-    await hang('Bracken')
-    await hang('Sorrel')
-    await store.checkpoint()
-    await store.proven(copiesIn(realDisk, folder).at(-1)!.name)
-    await keeperOf(folder).keep(await store.run('exportBundle', undefined), '2026-11-01', AT, false)
-    await hang('Tansy')
-    const killed = copyOf(folder)
-    await store.close()
+    const { stopped, killed } = await farmOfThree(async (store, folder) =>
+      keeperOf(folder).keep(await store.run('exportBundle', undefined), '2026-11-01', AT, false),
+    )
     const runs = Number(process.env.EKKO_RUNS ?? 40)
     const wrong: string[] = []
     const came = { whole: 0, recovered: 0, restored: 0 }
@@ -94,7 +86,7 @@ describe('damaged folders', () => {
       const pick = (n: number) => Math.floor(random() * n)
       const names = Object.keys(DAMAGES)
       const name = names[i % names.length]!
-      const damaged = copyOf(i % 2 === 0 ? folder : killed)
+      const damaged = copyOf(i % 2 === 0 ? stopped : killed)
       DAMAGES[name]!(damaged, pick)
       const out = await cameOf(damaged)
       if (typeof out === 'string') came[out]++
@@ -104,7 +96,7 @@ describe('damaged folders', () => {
     report({
       trial: 'damaged folders',
       runs,
-      acknowledged: runs * TAGS.length,
+      acknowledged: runs * THREE.length,
       wrong,
       note: `${came.whole} whole, ${came.recovered} by --recover, ${came.restored} restored elsewhere`,
     })

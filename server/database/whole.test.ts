@@ -1,31 +1,17 @@
 import { readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { beforeAll, describe, expect, inject, it } from 'vitest'
-import { copyOf, lotBody, NOBODY, openTestStore } from '../testing.ts'
+import { copyOf, farmOfThree, THREE } from '../testing.ts'
 import { openStore } from '../store/store.ts'
-import { copiesIn } from './copies.ts'
-import { realDisk } from './disk.ts'
 import { damagedIn, damagedPage } from './pages.ts'
 import { placesOf } from './places.ts'
 import { Unrecoverable } from './recovery.ts'
 
-const AT = '2026-11-01T08:00:00.000Z'
 let stopped: string
 let killed: string
-/** A farm of three lots, the third written after the copy: stopped, and as a killed process leaves it. */
 beforeAll(async () => {
-  const { store, folder } = await openTestStore()
-  const hang = (tag: string) => store.run('hangLot', { lot: lotBody({ tag }), by: NOBODY, at: AT })
-  await hang('Bracken')
-  await hang('Sorrel')
-  await store.checkpoint()
-  await store.proven(copiesIn(realDisk, folder).at(-1)!.name)
-  await hang('Tansy')
-  killed = copyOf(folder)
-  await store.close()
-  stopped = folder
+  ;({ stopped, killed } = await farmOfThree())
 })
-const TAGS = ['Bracken', 'Sorrel', 'Tansy']
 async function tagsIn(folder: string, recover = false) {
   const store = await openStore(folder, { recover })
   const { lots } = await store.run('home', undefined)
@@ -93,9 +79,9 @@ describe('a start looks at the whole database', () => {
   it('that line brings every row back, those after the copy too; what lay there is kept beside it', async () => {
     const folder = copyOf(killed)
     rmSync(join(placesOf(folder).db, 'global'), { recursive: true })
-    expect(await tagsIn(folder, true)).toEqual(TAGS)
+    expect(await tagsIn(folder, true)).toEqual(THREE)
     expect(readdirSync(folder)).toContain('db.aside-1')
-    expect(await tagsIn(folder)).toEqual(TAGS)
+    expect(await tagsIn(folder)).toEqual(THREE)
   })
   it('without its log no copy is taken for it; a copy can be brought back into a new folder', async () => {
     const folder = copyOf(killed)
@@ -116,7 +102,7 @@ describe('a start looks at the whole database', () => {
     const folder = copyOf(stopped)
     changeOnePage(folder)
     expect(await refusal(folder)).toMatch(/is damaged: page 1 of base/)
-    expect(await tagsIn(folder, true)).toEqual(TAGS)
+    expect(await tagsIn(folder, true)).toEqual(THREE)
   })
   it('a file that nothing reads at a start is missed at a start', async () => {
     const folder = copyOf(stopped)
@@ -135,7 +121,7 @@ describe('a start looks at the whole database', () => {
     const folder = copyOf(stopped)
     rmSync(placesOf(folder).backups, { recursive: true })
     writeFileSync(placesOf(folder).marker, '{"step":"checkp')
-    expect(await tagsIn(folder)).toEqual(TAGS)
+    expect(await tagsIn(folder)).toEqual(THREE)
     expect(readdirSync(folder)).toContain('in-progress.unreadable')
   })
   it('starts that fail, one after another, take no more room than one', async () => {
