@@ -2,23 +2,20 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useFarm } from '../state/farm.ts'
-import { requestOf, type Pending } from '../state/queue.ts'
+import { requestOf } from '../state/queue.ts'
+import { sayPending, whoseIs } from './pendingWords.ts'
 
 /** What was decided here and not taken: seen, sent again or dropped by a person, never by itself. */
 const store = useFarm()
-const rows = computed(() =>
-  store.queue.aside.value.map(({ item, why }) => {
-    const lot = store.cards.get(item.lot)
-    return { request: requestOf(item), what: `${lot?.tag ?? 'A lot'}: ${whatOf(item)}`, why }
-  }),
-)
-function whatOf(item: Pending): string {
-  if ('pack' in item) return `a weighing of ${item.pack.shown.value} ${item.pack.shown.unit}`
-  if ('weighing' in item) return `a weight of ${item.weighing.shown.value} ${item.weighing.shown.unit}`
-  if ('facts' in item) return item.facts.length === 1 ? 'a note' : `${item.facts.length} notes`
-  const n = item.append.commands.length
-  return n === 1 ? 'a decision' : `${n} decisions`
-}
+const rows = computed(() => {
+  const aside = store.queue.aside.value
+  const all = aside.map((a) => a.item)
+  return aside.map(({ item, why }) => ({
+    request: requestOf(item),
+    what: `${whoseIs(item, store.cards, all)}: ${sayPending(item)}`,
+    why,
+  }))
+})
 </script>
 
 <template>
@@ -31,7 +28,12 @@ function whatOf(item: Pending): string {
     </p>
     <p v-for="r in rows" :key="r.request" class="row">
       <span><b>{{ r.what }}.</b> {{ r.why }}</span>
-      <Button size="small" outlined label="Send again" @click="store.queue.again(r.request)" />
+      <Button
+        size="small"
+        outlined
+        label="Send again"
+        @click="store.queue.again(r.request, store.farm?.revision)"
+      />
       <Button size="small" text severity="secondary" label="Drop" @click="store.queue.drop(r.request)" />
     </p>
   </section>

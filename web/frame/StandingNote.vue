@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { isOutdated } from '../state/api.ts'
 import { useFarm } from '../state/farm.ts'
 import { useWords } from '../state/words.ts'
+import { sayPending, whoseIs } from './pendingWords.ts'
 
 /** What a person must hear before anything else, wherever on the page: nothing is kept, a disk that fills, a cut. */
 const store = useFarm()
@@ -12,6 +13,13 @@ const recovered = computed(() => store.standing?.recovered)
 const held = computed(() =>
   store.saving === 'held' ? (store.stopped ?? 'The server does not answer.') : null,
 )
+/** What no page shows before it is kept: named here, so that it is not typed again. */
+const unseen = computed(() => {
+  const all = store.queue.pending.value
+  return all
+    .filter((p) => 'hung' in p || 'split' in p || 'joined' in p || 'settings' in p)
+    .map((p) => `${whoseIs(p, store.cards, all)}: ${sayPending(p)}`)
+})
 </script>
 
 <template>
@@ -19,6 +27,7 @@ const held = computed(() =>
     <p v-if="held" role="alert">
       <i class="pi pi-exclamation-triangle" aria-hidden="true" /> <b>{{ held }}</b> What you decide is held on
       this page and kept as soon as that is possible: keep it open.
+      <span v-if="unseen.length > 0">Held: {{ unseen.join('; ') }}.</span>
     </p>
     <p v-if="isOutdated" role="alert">
       <i class="pi pi-refresh" aria-hidden="true" /> <b>A newer Ekko runs on this server.</b> Reload the page

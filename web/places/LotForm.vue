@@ -99,7 +99,7 @@ async function hang() {
     })
     if (weighed.length > 0) return void (issues.value = weighed.map((w) => ({ ...w, field: 'live' })))
   }
-  await router.push({ name: 'hang', params: { id } })
+  await router.push(store.queue.isHere(id) ? { name: 'rail' } : { name: 'hang', params: { id } })
 }
 </script>
 

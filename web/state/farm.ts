@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
 import { computed, markRaw, ref, shallowRef, watch } from 'vue'
 import type {
-  FarmChange,
   Home,
   KeptFarm,
   Lot,
@@ -17,7 +17,7 @@ import type {
 } from '#contracts'
 import type { Inverse } from '#core/plan'
 import type { Standing as Stand } from '#core/reading'
-import type { CutPlan } from '#core/records'
+import type { CutPlan, Farm } from '#core/records'
 import { ask, hearHistory, history, issuesOf, type FieldIssue } from './api.ts'
 import { becomes, ME } from './device.ts'
 import { listenWith } from './ear.ts'
@@ -71,12 +71,14 @@ export const useFarm = defineStore('farm', () => {
       outdate(change.id)
       await keeper?.merge(change)
     },
+    saved: (now) => (farm.value = now),
     conflict: (pending, conflicts) => {
       conflict.value = { lot: pending.lot, of: pending, conflicts }
       keeper?.behind(pending.lot, Infinity)
     },
     refused: (pending, problem) => {
       refusal.value = issuesOf({ kind: 'problem', problem })[0]!.detail
+      if ('settings' in pending) void load()
       keeper?.behind(pending.lot, Infinity)
     },
   })
@@ -185,19 +187,25 @@ export const useFarm = defineStore('farm', () => {
     void queue.resume()
   }
 
-  /** Sends a thing of its own id and waits for it: its answer, or why it was not kept. */
+  /**
+   * Sends a thing of its own id and waits for it: why it was not kept, if it was not. Where no answer comes it lies in the
+   * queue instead (`item`), and so does what is said of a lot that lies there itself.
+   */
   async function keep<T extends Lot | LotChange>(
     path: string,
     body: { id: string } & Record<string, unknown>,
     kept: (answer: T) => void | Promise<void>,
-    /** What to do where no answer came, instead of saying so. */
-    away?: () => void,
+    item: Pending,
   ): Promise<FieldIssue[]> {
+    if (queue.isHere(item.lot)) {
+      queue.add(item)
+      return []
+    }
     waiting.add(body.id)
     const answer = await ask<T>('POST', path, body)
     waiting.delete(body.id)
-    if (answer.kind === 'unreachable' && away) {
-      away()
+    if (answer.kind === 'unreachable') {
+      queue.add(item)
       return []
     }
     if (answer.kind !== 'ok') return issuesOf(answer)
@@ -206,16 +214,17 @@ export const useFarm = defineStore('farm', () => {
     return []
   }
 
-  /** Saves the farm's settings; where another window changed them since, what stands now comes back beside them. */
+  /** Saves the farm's settings, or holds them here; where another window changed them since, what stands now comes back beside them. */
   async function saveFarm(
-    next: Omit<FarmChange, 'base'>,
+    next: Farm,
     base = farm.value?.revision ?? 0,
   ): Promise<{ issues: FieldIssue[]; theirs?: KeptFarm }> {
     const answer = await ask<KeptFarm>('PUT', '/farm', { ...next, base })
     if (answer.kind === 'problem' && answer.problem.type === '/problems/changed')
       return { issues: [], theirs: answer.problem.held as KeptFarm }
-    if (answer.kind !== 'ok') return { issues: issuesOf(answer) }
-    farm.value = answer.body
+    if (answer.kind === 'problem') return { issues: issuesOf(answer) }
+    if (answer.kind === 'unreachable') queue.add({ lot: '', id: uuid(), settings: { ...next, base } })
+    farm.value = answer.kind === 'ok' ? answer.body : { ...next, revision: base }
     return { issues: [] }
   }
 
@@ -260,7 +269,7 @@ export const useFarm = defineStore('farm', () => {
     keep,
     saveFarm,
     keepPlan,
-    hangLot: (lot: NewLot) => keep<Lot>('/lots', lot, () => freshen()),
+    hangLot: (hung: NewLot) => keep<Lot>('/lots', hung, () => freshen(), { lot: hung.id, hung }),
     queue: markRaw(queue),
     heldBy: (lots: LotsKeeper) => (keeper = lots),
   }

@@ -281,6 +281,7 @@ export const useLots = defineStore('lots', () => {
           weighings.push({ ...weighing, group, grams: gramsOf(weighing.shown), at: '' })
         continue
       }
+      if (!('append' in item)) continue
       const { batch, undoes, redoes } = item.append
       const group = item.append.group ?? wholeOf(lot.groups).id
       for (const { id, decision } of item.append.commands)
@@ -296,8 +297,12 @@ export const useLots = defineStore('lots', () => {
 
   /** Groups are made and put together at once: what is decided next is decided for them. */
   const split = (lot: string, body: Split) =>
-    farm.keep<LotChange>(`/lots/${lot}/groups`, { id: body.into[0]!.id, ...body }, merge)
-  const join = (lot: string, body: Join) => farm.keep<LotChange>(`/lots/${lot}/groups/joined`, body, merge)
+    farm.keep<LotChange>(`/lots/${lot}/groups`, { id: body.into[0]!.id, ...body }, merge, {
+      lot,
+      split: body,
+    })
+  const join = (lot: string, joined: Join) =>
+    farm.keep<LotChange>(`/lots/${lot}/groups/joined`, joined, merge, { lot, joined })
 
   return {
     lots,
@@ -322,14 +327,11 @@ export const useLots = defineStore('lots', () => {
     /** Facts that the next request rests on: kept before it is sent, or refused. */
     noteNow: (lot: string, ...bodies: FactBody[]) => {
       const facts = bodies.map((fact): NewFact => ({ id: uuid(), corrects: null, stands: true, fact }))
-      return farm.keep<LotChange>(`/lots/${lot}/facts`, { id: facts[0]!.id, facts }, merge)
+      return farm.keep<LotChange>(`/lots/${lot}/facts`, { id: facts[0]!.id, facts }, merge, { lot, facts })
     },
-    /** A weighing is never lost to an outage: unsent it lies in the queue, and is sent when the server answers. */
     weigh: (lot: string, weighing: NewWeighing) =>
-      farm.keep<LotChange>(`/lots/${lot}/weighings`, weighing, merge, () =>
-        farm.queue.add({ lot, weighing }),
-      ),
+      farm.keep<LotChange>(`/lots/${lot}/weighings`, weighing, merge, { lot, weighing }),
     pack: (lot: string, pack: NewPack) =>
-      farm.keep<LotChange>(`/lots/${lot}/packs`, pack, merge, () => farm.queue.add({ lot, pack })),
+      farm.keep<LotChange>(`/lots/${lot}/packs`, pack, merge, { lot, pack }),
   }
 })

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Lot, NewWeighing } from '#contracts'
+import type { FarmChange, Lot, NewLot, NewWeighing, Split } from '#contracts'
 import { HISTORY_HEADER } from '#contracts/wire'
 import { hearHistory, history } from './api.ts'
 import { outbox, type Pending } from './queue.ts'
@@ -180,6 +180,48 @@ describe('decisions on their way', () => {
     const weighing = { id: id(7), stage: 'live', shown: { value: 260, unit: 'lb' } } as NewWeighing
     queue.add({ lot: id(99), weighing })
     await vi.waitFor(() => expect(sent).toEqual([`/api/lots/${id(99)}/weighings`]))
+  })
+  it('a new lot, its groups and the farm wait as decisions do, what is said of a lot behind the lot itself', async () => {
+    const sent: string[] = []
+    let away = true
+    vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
+      if (away) throw new TypeError('no network')
+      sent.push(`${init.method} ${url}`)
+      return json(200, url === '/api/farm' ? { massUnit: 'lb', revision: 4 } : lot)
+    })
+    const events = { ...heard(), saved: vi.fn() }
+    const queue = outbox(events)
+    const hung = { id: id(99), tag: 'Hog 9', species: 'hog', count: 2 } as NewLot
+    queue.add({ lot: id(99), hung })
+    queue.add({ lot: id(99), split: { group: id(1), half: true, into: [{ id: id(2) }] } as unknown as Split })
+    queue.add({ lot: id(99), joined: { id: id(3), name: 'All', as: id(2), with: [id(4)] } })
+    for (const n of [5, 6])
+      queue.add({ lot: '', id: id(n), settings: { name: `${n}`, base: 3 } as FarmChange })
+    expect([queue.isHere(id(99)), queue.isHere(id(98))]).toEqual([true, false])
+    // Of settings the last holds all that was typed: one lies here.
+    await vi.waitFor(() => expect([...held.keys()].sort()).toEqual([2, 3, 6, 99].map(id)))
+    away = false
+    await vi.advanceTimersByTimeAsync(4000)
+    await vi.waitFor(() => expect(events.saved).toHaveBeenCalledWith({ massUnit: 'lb', revision: 4 }))
+    const of = `POST /api/lots/${id(99)}`
+    expect(sent).toEqual(['POST /api/lots', `${of}/groups`, `${of}/groups/joined`, 'PUT /api/farm'])
+    expect(queue.isHere(id(99))).toBe(false)
+  })
+  it('settings that were changed elsewhere meanwhile lie aside; sent again by a person they are those of now', async () => {
+    const bases: number[] = []
+    vi.stubGlobal('fetch', async (_: string, init: RequestInit) => {
+      const { base } = JSON.parse(String(init.body)) as { base: number }
+      bases.push(base)
+      if (base < 7) return json(409, { status: 409, title: 'Changed meanwhile.', type: '/problems/changed' })
+      return json(200, { massUnit: 'lb', revision: 8 })
+    })
+    const events = { ...heard(), saved: vi.fn() }
+    const queue = outbox(events)
+    queue.add({ lot: '', id: id(6), settings: { name: 'Ours', base: 3 } as FarmChange })
+    await vi.waitFor(() => expect(queue.aside.value.map((a) => a.why)).toEqual(['Changed meanwhile.']))
+    queue.again(id(6), 7)
+    await vi.waitFor(() => expect(events.saved).toHaveBeenCalledOnce())
+    expect(bases).toEqual([3, 7])
   })
   it('two windows share what they hold record by record; what an earlier version held is taken over', async () => {
     vi.stubGlobal('fetch', async () => {

@@ -1,14 +1,30 @@
 import { createStore, del, entries, get, set } from 'idb-keyval'
 import { ref } from 'vue'
-import type { Append, LotChange, NewFact, NewPack, NewWeighing, Problem } from '#contracts'
+import type {
+  Append,
+  FarmChange,
+  Join,
+  KeptFarm,
+  LotChange,
+  NewFact,
+  NewLot,
+  NewPack,
+  NewWeighing,
+  Problem,
+  Split,
+} from '#contracts'
 import { ask, history, sayProblem, type Answer } from './api.ts'
 
-/** What is on its way to the server; kept in the browser until it is acknowledged. */
+/** What is on its way to the server; kept in the browser until it is acknowledged. The farm's settings are of no lot. */
 export type Pending = { lot: string; /** The history it was decided on. */ history?: string } & (
   | { append: Append }
   | { facts: NewFact[]; group?: string }
   | { pack: NewPack }
   | { weighing: NewWeighing }
+  | { hung: NewLot }
+  | { split: Split }
+  | { joined: Join }
+  | { settings: FarmChange; id: string }
 )
 /** What was not taken, and why: it lies aside until a person sends it again or drops it. */
 export interface Aside {
@@ -27,13 +43,20 @@ const FAULTS = 3
 export interface QueueEvents {
   /** What was kept, put in its place; what is awaited here is still pending. */
   kept(change: LotChange): void | Promise<void>
+  /** The farm's settings were taken. */
+  saved?(farm: KeptFarm): void
   conflict(pending: Pending, conflicts: NonNullable<Problem['conflicts']>): void
   refused(pending: Pending, problem: Problem): void
 }
 
 /** The id of a batch, of a pack, or of the first of some facts; made in the order of time, so it is also their order. */
-export const requestOf = (p: Pending): string =>
-  'append' in p ? p.append.batch : 'pack' in p ? p.pack.id : 'weighing' in p ? p.weighing.id : p.facts[0]!.id
+export function requestOf(p: Pending): string {
+  if ('append' in p) return p.append.batch
+  if ('facts' in p) return p.facts[0]!.id
+  if ('split' in p) return p.split.into[0]!.id
+  if ('settings' in p) return p.id
+  return ('pack' in p ? p.pack : 'weighing' in p ? p.weighing : 'hung' in p ? p.hung : p.joined).id
+}
 
 /** What was decided on records that a copy has taken the place of is not sent: a person looks at it first. */
 const OTHER_HISTORY: Problem = {
@@ -43,16 +66,19 @@ const OTHER_HISTORY: Problem = {
   detail: 'Look whether this still holds, and send it again if it does.',
 }
 const isOfNow = (item: Pending) => !item.history || !history.value || item.history === history.value
-const sent = async (item: Pending): Promise<Answer<LotChange>> =>
+const sent = async (item: Pending): Promise<Answer<LotChange | KeptFarm>> =>
   isOfNow(item) ? sentNow(item) : { kind: 'problem', problem: OTHER_HISTORY }
-const sentNow = (item: Pending): Promise<Answer<LotChange>> =>
-  'append' in item
-    ? ask<LotChange>('POST', `/lots/${item.lot}/decisions`, item.append)
-    : 'pack' in item
-      ? ask<LotChange>('POST', `/lots/${item.lot}/packs`, item.pack)
-      : 'weighing' in item
-        ? ask<LotChange>('POST', `/lots/${item.lot}/weighings`, item.weighing)
-        : ask<LotChange>('POST', `/lots/${item.lot}/facts`, { facts: item.facts, group: item.group })
+function sentNow(item: Pending): Promise<Answer<LotChange | KeptFarm>> {
+  if ('settings' in item) return ask<KeptFarm>('PUT', '/farm', item.settings)
+  if ('hung' in item) return ask<LotChange>('POST', '/lots', item.hung)
+  const to = (what: string, body: unknown) => ask<LotChange>('POST', `/lots/${item.lot}/${what}`, body)
+  if ('append' in item) return to('decisions', item.append)
+  if ('pack' in item) return to('packs', item.pack)
+  if ('weighing' in item) return to('weighings', item.weighing)
+  if ('split' in item) return to('groups', item.split)
+  if ('joined' in item) return to('groups/joined', item.joined)
+  return to('facts', { facts: item.facts, group: item.group })
+}
 
 /** Sends one after another what was decided and noted; an outage holds it, a reload finds it again. */
 export function outbox(events: QueueEvents) {
@@ -73,7 +99,7 @@ export function outbox(events: QueueEvents) {
   const forget = (item: Pending) => del(requestOf(item), place).catch(() => undefined)
 
   /** Whether an answer says that it was not taken now, but may be later; then why, if it says. */
-  function isHeld(answer: Answer<LotChange>): boolean {
+  function isHeld(answer: Answer<unknown>): boolean {
     const status = answer.kind === 'problem' ? answer.problem.status : 0
     faults = status === 500 ? faults + 1 : 0
     if (answer.kind === 'ok' || REFUSALS.has(status) || faults === FAULTS) return false
@@ -94,14 +120,16 @@ export function outbox(events: QueueEvents) {
       }
       why.value = null
       // What was kept is put in place before it stops being pending, in one turn: a plan never blinks back.
-      if (answer.kind === 'ok') await events.kept(answer.body)
-      pending.value.shift()
+      if (answer.kind === 'ok') await took(answer.body)
+      pending.value = pending.value.filter((p) => p !== next)
       faults = 0
       if (answer.kind === 'problem') await setAside(next, answer.problem)
       else await forget(next)
     }
     sending = false
   }
+
+  const took = (body: LotChange | KeptFarm) => ('massUnit' in body ? events.saved?.(body) : events.kept(body))
 
   async function setAside(item: Pending, problem: Problem) {
     const { conflicts } = problem
@@ -123,6 +151,9 @@ export function outbox(events: QueueEvents) {
 
   function add(decided: Pending) {
     const item = { ...decided, ...(history.value && { history: history.value }) }
+    // Settings are changed as a whole: what was typed later holds all that was typed before.
+    if ('settings' in item) for (const p of pending.value.filter((p) => 'settings' in p)) void forget(p)
+    if ('settings' in item) pending.value = pending.value.filter((p) => !('settings' in p))
     pending.value.push(item)
     void remember(item)
     void send()
@@ -135,9 +166,10 @@ export function outbox(events: QueueEvents) {
     why,
     add,
     drop,
-    again(request: string) {
+    /** Sends one again that lay aside: settings then take the place of those that stand (`revision`), which a person has seen. */
+    again(request: string, revision = 0) {
       const item = drop(request)
-      if (item) add(item)
+      if (item) add('settings' in item ? { ...item, settings: { ...item.settings, base: revision } } : item)
     },
     async resume() {
       const old = (await get<Pending[]>(OLD_PLACE).catch(() => undefined)) ?? []
@@ -156,5 +188,7 @@ export function outbox(events: QueueEvents) {
     /** Whether a batch, or the first of some facts, is still on its way. */
     isPending: (request: string): boolean => pending.value.some((p) => requestOf(p) === request),
     pendingOf: (lot: string): Pending[] => pending.value.filter((p) => p.lot === lot),
+    /** Whether a lot is known to this browser only: what is said of it waits behind it. */
+    isHere: (lot: string): boolean => pending.value.some((p) => 'hung' in p && p.lot === lot),
   }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import same from 'fast-deep-equal'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
@@ -58,6 +59,13 @@ function fill(f: KeptFarm | null) {
   Object.assign(form, filled(f))
   void nextTick(() => (isFilling = false))
 }
+// Held in the queue and kept later, the settings are the same ones under a revision of their own.
+watch(
+  () => store.farm,
+  (now) => {
+    if (now && held && same({ ...now, revision: held.revision }, held)) held = now
+  },
+)
 let isFilling = false
 /** The same price in the other unit: choosing kilograms must not make mince cheaper. */
 watch(

@@ -2,12 +2,14 @@
 import ToggleSwitch from 'primevue/toggleswitch'
 import { ref } from 'vue'
 import PlaceHead from '../../frame/PlaceHead.vue'
+import { useFarm } from '../../state/farm.ts'
 import { singleKeys } from '../../state/keys.ts'
 import CopiesPane from './CopiesPane.vue'
 import DevicesPane from './DevicesPane.vue'
 import FarmForm from './FarmForm.vue'
 import FarmPreview, { type Draft } from './FarmPreview.vue'
 
+const store = useFarm()
 const saved = ref(false)
 const draft = ref<Draft | null>(null)
 const keys = singleKeys()
@@ -20,7 +22,7 @@ const keys = singleKeys()
       <div class="pane-head"><h2>What others see of the farm</h2></div>
       <FarmPreview v-if="draft" :draft="draft" />
       <FarmForm full action="Save the farm" @saved="saved = true" @typed="draft = $event" />
-      <p v-if="saved" class="good" role="status">
+      <p v-if="saved && store.saving !== 'held'" class="good" role="status">
         <i class="pi pi-check" aria-hidden="true" /> Saved. Every page and paper uses it from now on; papers
         already issued stay as they were.
       </p>
