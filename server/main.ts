@@ -19,6 +19,7 @@ import { EXIT, exitFor, namelessly } from './exits.ts'
 import { Desk } from './instruments/desk.ts'
 import { keeperOf, type Keeper } from './keeping/keeper.ts'
 import { Keeping } from './keeping/service.ts'
+import { keeperInThreads } from './keeping/threads.ts'
 import type { PaperMaker } from './papers/maker.ts'
 import { stoppedProblem } from './problem.ts'
 import { openStore } from './store/store.ts'
@@ -138,7 +139,7 @@ async function start() {
   )
   // An empty database that was copied has the rights it had beside the program.
   ownersOnly(folder)
-  const keeper = inThread<Keeper>(join(built, 'keeper.js'), { folder, empty })
+  const keeper = keeperInThreads(() => inThread<Keeper>(join(built, 'keeper.js'), { folder, empty }))
   const papers = inThread<PaperMaker>(join(built, 'papers.js'), null)
   keeping = new Keeping(store, keeper, () => new Date())
   keeping.start()

@@ -9,6 +9,8 @@ export interface Shelf {
   has(hash: string): boolean
   /** Whether its bytes lie here, or beside the copies, as they were put there. */
   isSound(hash: string): boolean
+  /** When its file was last written (ms since 1970); null where it is not here. */
+  changed(hash: string): number | null
   /** Throws where the bytes do not lie here, or are no longer what they were. */
   read(hash: string): Buffer
   keep(hash: string, bytes: Buffer): void
@@ -55,6 +57,10 @@ export function shelfIn(disk: Disk, folder: string): Shelf {
   return {
     has: (hash) => disk.exists(join(attachments, hash)) || disk.exists(join(attachmentCopies, hash)),
     isSound: (hash) => find(hash) !== null,
+    changed(hash) {
+      const path = join(attachments, hash)
+      return disk.exists(path) ? disk.changed(path) : null
+    },
     read: (hash) => sound(hash, find(hash) ?? undefined),
     keep(hash, given) {
       const bytes = sound(hash, given)
@@ -78,6 +84,7 @@ export function shelfOf(held = new Map<string, Buffer>()): Shelf {
   return {
     has: (hash) => held.has(hash),
     isSound: (hash) => held.has(hash),
+    changed: () => null,
     read: (hash) => sound(hash, held.get(hash)),
     keep: (hash, bytes) => void held.set(hash, sound(hash, bytes)),
     bytes: () => [...held.values()].reduce((sum, b) => sum + b.length, 0),

@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { v7 as uuid } from 'uuid'
 import { beforeAll, describe, expect, inject, it } from 'vitest'
 import { copyOf, farmOfThree, THREE } from '../testing.ts'
 import { openStore } from '../store/store.ts'
@@ -134,5 +135,26 @@ describe('a start looks at the whole database', () => {
     const one = bytesIn(folder)
     for (let n = 0; n < 3; n++) await refusal(folder)
     expect(bytesIn(folder)).toBe(one)
+  })
+})
+
+describe('the history of the records', () => {
+  it('has its id within the database and beside it: it outlives starts, and one put there by hand begins another', async () => {
+    const id = async (folder: string) => {
+      const store = await openStore(folder)
+      await store.close()
+      return store.history
+    }
+    const folder = copyOf(stopped)
+    const first = await id(folder)
+    // The file beside it is lost: the database still knows.
+    rmSync(placesOf(folder).history)
+    expect(await id(folder)).toBe(first)
+    // The database of another farm lies there, as a person copies a folder: the file beside it is of none of its starts.
+    const other = uuid()
+    writeFileSync(placesOf(folder).history, JSON.stringify({ id: other }))
+    const now = await id(folder)
+    expect([first, other]).not.toContain(now)
+    expect(await id(folder)).toBe(now)
   })
 })

@@ -22,6 +22,9 @@ export type BundleSource =
   | { place: 'here' | 'second' | 'aside'; name: string }
   | { place: 'sent'; bytes: Uint8Array }
 
+/** Pictures are looked at each minute; all of them are read again after so many looks. */
+const LOOKS_BETWEEN = 60
+
 /** Below this, or room for three copies, the disk is said to be nearly full. */
 const LOW_BYTES = 500 * 1024 * 1024
 
@@ -111,13 +114,24 @@ export function keeperOf(
       : refuse('bundle-damaged', 'bundle', { where: '', reason: 'this database does not open any more' })
   }
 
+  /** Pictures that were read whole, and when their files were written: read again when that changes, and once an hour. */
+  const sound = new Map<string, number>()
+  let looks = 0
   return {
     lostOf: async (named, before) => {
       const shelf = shelfIn(disk, folder)
       const wanted = new Set(named)
+      if (looks++ % LOOKS_BETWEEN === 0) sound.clear()
       // A database that was moved aside may name what this one does not.
       if (asidesIn(disk, folder).length === 0) shelf.clear((hash) => wanted.has(hash), before)
-      return named.filter((hash) => !shelf.isSound(hash))
+      return named.filter((hash) => {
+        const written = shelf.changed(hash)
+        if (written !== null && sound.get(hash) === written) return false
+        sound.delete(hash)
+        if (!shelf.isSound(hash)) return true
+        if (written !== null) sound.set(hash, written)
+        return false
+      })
     },
     faultOfCopy: (copy) => faultOfCopy(disk, cluster, folder, copy),
     unproven: async () => copiesIn(disk, folder).filter((c) => c.why === 'checkpoint' && !c.proven),

@@ -7,6 +7,7 @@ import { shelfIn, shelfOf, type Shelf } from '../database/shelf.ts'
 import { copyTree, flushTree, makeFolderWhole, removeTree } from '../database/trees.ts'
 import { Cards } from '../lots/cards.ts'
 import { Lots } from '../lots/cache.ts'
+import { beginHistory } from '../store/history.ts'
 import { operations } from '../store/operations.ts'
 import type { Tx } from '../store/tx.ts'
 
@@ -78,6 +79,8 @@ export async function rehearse(
     removeTree(disk, next)
     return false
   }
+  // However it comes to its place, a start cut off in between included, it is told from the one before it.
+  await session.transaction((tx) => beginHistory(tx))
   await session.checkpoint()
   await session.close()
   flushTree(disk, next)

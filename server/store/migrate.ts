@@ -19,6 +19,7 @@ import bench from './013-bench.sql?raw'
 import packs from './014-packs.sql?raw'
 import packing from './015-packing.sql?raw'
 import birds from './016-birds.sql?raw'
+import history from './017-history.sql?raw'
 
 interface Migration {
   id: number
@@ -132,6 +133,7 @@ const MIGRATIONS: Migration[] = [
   { id: 14, sql: packs },
   { id: 15, sql: packing },
   { id: 16, sql: birds },
+  { id: 17, sql: history },
 ]
 
 /** The schema this program writes. */

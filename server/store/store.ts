@@ -1,8 +1,4 @@
-import { v7 as uuid } from 'uuid'
-import { z } from 'zod'
 import type { Cluster } from '../database/cluster.ts'
-import { readJson } from '../database/copies.ts'
-import { writeWhole } from '../database/trees.ts'
 import type { Manifest } from '../database/copies.ts'
 import { realDisk, type Disk } from '../database/disk.ts'
 import { openEngine } from '../database/engine.ts'
@@ -14,6 +10,7 @@ import type { LotChange } from '#contracts'
 import { Lots } from '../lots/cache.ts'
 import { Cards } from '../lots/cards.ts'
 import type { Beside } from './beside.ts'
+import { historyOf } from './history.ts'
 import { operations, writes, type ArgumentOf, type OperationName, type ResultOf } from './operations.ts'
 import type { Tx } from './tx.ts'
 
@@ -49,17 +46,6 @@ export interface StoreOptions {
 const isKept = (out: unknown): out is { result: 'kept'; change: LotChange } =>
   typeof out === 'object' && out !== null && 'result' in out && out.result === 'kept' && 'change' in out
 
-const historySchema = z.object({ id: z.uuid() })
-/** The id of the history in a folder: a new one where there is none, or another begins. */
-function historyIn(disk: Disk, folder: string, isNew: boolean): string {
-  const path = placesOf(folder).history
-  const kept = isNew ? null : readJson(disk, path, historySchema)
-  if (kept) return kept.id
-  const id = uuid()
-  writeWhole(disk, path, JSON.stringify({ id }))
-  return id
-}
-
 /** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
 export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
   const { disk = realDisk, program } = options
@@ -77,7 +63,7 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
   })
   // Brought back from a copy they may stand at a revision that meant something else before.
   if (engine.recovered) beside.cards.clear()
-  let history = historyIn(disk, folder, engine.recovered !== null)
+  let history = await historyOf(engine, disk, folder, engine.recovered !== null)
   return {
     recovered: engine.recovered,
     get history() {
@@ -98,7 +84,7 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
       const out = await engine.replace()
       beside.lots.clear()
       beside.cards.clear()
-      history = historyIn(disk, folder, true)
+      history = await historyOf(engine, disk, folder, true)
       return { ...out, history }
     },
     proven: engine.proven,
