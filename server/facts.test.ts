@@ -8,6 +8,7 @@ import { priceOf } from '#core/measure'
 import { readFacts } from '#core/plan'
 import { UNNAMED, type Decision, type FactBody } from '#core/records'
 import { readBundle } from './bundle/form.ts'
+import { picturesIn } from './bundle/operations.ts'
 import { placesOf } from './database/places.ts'
 import {
   apiOfFarm,
@@ -198,6 +199,19 @@ describe('an attachment', () => {
   })
 })
 
+describe('pictures in a bundle', () => {
+  it('are the newest that find room; the others are named', () => {
+    const shelf = { isSound: (hash: string) => hash !== 'gone', read: () => Buffer.alloc(100) }
+    const all = ['old', 'gone', 'a', 'new']
+    expect(picturesIn(all, shelf)).toMatchObject({ lost: ['gone'] })
+    const { attachments, lost } = picturesIn([...all, 'new'], shelf, 250)
+    expect([Object.keys(attachments).sort(), lost.sort()]).toEqual([
+      ['a', 'new'],
+      ['gone', 'old'],
+    ])
+  })
+})
+
 describe('an attachment that is lost', () => {
   const { attachments, attachmentCopies } = placesOf('')
   const at = (shelf: string) => join(test.folder, shelf, HASH)
@@ -211,8 +225,11 @@ describe('an attachment that is lost', () => {
     await note(lot, factBody({ ...ATTACHED, hash: HASH })).expect(200)
     writeFileSync(at(attachments), 'changed')
     await test.api.get(`/api/attachments/${HASH}`).expect(200)
+    // Looked at, it is whole in both places again.
     expect(await warning()).toBeNull()
     rmSync(at(attachmentCopies))
+    await test.api.get(`/api/attachments/${HASH}`).expect(200)
+    writeFileSync(at(attachments), 'changed')
     await test.api.get(`/api/attachments/${HASH}`).expect(404)
     expect(await warning()).toMatch(new RegExp(`A picture is not there any more.*${HASH.slice(0, 8)}`))
     const { body } = await test.api.get('/api/bundle').expect(200)

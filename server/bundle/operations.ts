@@ -20,6 +20,27 @@ const attachedTo = (lots: Lot[]) =>
     ),
   )
 
+/** Of pictures and slips, what one bundle holds, bytes: more is no text any more. They lie beside the copies all the same. */
+const MOST_IN_BUNDLE = 112 * 1024 * 1024
+
+/** Pictures by their hash, the newest first while there is room; and those that are not in it, by their hash. */
+export function picturesIn(
+  hashes: readonly string[],
+  shelf: Pick<Beside['shelf'], 'isSound' | 'read'>,
+  most = MOST_IN_BUNDLE,
+): { attachments: Record<string, string>; lost: string[] } {
+  const attachments: Record<string, string> = {}
+  const lost: string[] = []
+  let room = most
+  for (const hash of new Set(hashes.toReversed())) {
+    const bytes = room > 0 && shelf.isSound(hash) ? shelf.read(hash) : null
+    if (bytes) room -= bytes.length
+    if (bytes && room >= 0) attachments[hash] = bytes.toString('base64')
+    else lost.push(hash)
+  }
+  return { attachments, lost }
+}
+
 /** Hashes of what is attached to any lot. */
 export const attached = async (tx: Tx): Promise<string[]> =>
   (
@@ -35,11 +56,7 @@ export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Pro
   const anatomies: Bundle['content']['anatomies'] = {}
   for (const hash of new Set(lots.flatMap(anatomiesOf)))
     anatomies[hash] = (await selectPin(tx, hash))!.body as Record<string, unknown>
-  const attachments: Bundle['content']['attachments'] = {}
-  const lost: string[] = []
-  for (const hash of new Set(attachedTo(lots)))
-    if (shelf.isSound(hash)) attachments[hash] = shelf.read(hash).toString('base64')
-    else lost.push(hash)
+  const { attachments, lost } = picturesIn(attachedTo(lots), shelf)
   const content = {
     farm: await selectFarm(tx),
     anatomies,
@@ -50,7 +67,7 @@ export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Pro
     packEvents: await selectAllEvents(tx),
     papers: await selectPapers(tx),
     attachments,
-    // A picture that was lost keeps no copy of everything else from being made.
+    // A picture that was lost, or finds no room, keeps no copy of everything else from being made.
     ...(lost.length > 0 && { lost: lost.toSorted() }),
   }
   return { format: 'ekko-farm', version: BUNDLE_VERSION, digest: digestOf(content), content }

@@ -1,10 +1,12 @@
 import { join } from 'node:path'
+import { Readable } from 'node:stream'
 import { promisify } from 'node:util'
-import { gunzip, gzip } from 'node:zlib'
+import { createGunzip, gzip } from 'node:zlib'
 import { z } from 'zod'
 import type { Bundle } from '#contracts'
 import { refuse, sayIssue, type Outcome } from '#core/measure'
 import { readBundle } from '../bundle/form.ts'
+import { Sieve } from '../bundle/sieve.ts'
 import { readJson } from '../database/copies.ts'
 import type { Disk } from '../database/disk.ts'
 import { placesOf } from '../database/places.ts'
@@ -99,26 +101,35 @@ export const askedFor = (day: string, digest: string): { kind: BundleKind; name:
 
 const packed = (bundle: Bundle) => promisify(gzip)(Buffer.from(JSON.stringify(bundle)))
 
-/** A bundle larger than this, unpacked, is not one of ours: a small file can claim to be endless. */
-const MOST_BYTES = 512 * 1024 * 1024
+const CHUNK = 1024 * 1024
+function* chunksOf(bytes: Uint8Array) {
+  for (let at = 0; at < bytes.length; at += CHUNK) yield bytes.subarray(at, at + CHUNK)
+}
+const damaged = (reason: string) => refuse('bundle-damaged', 'bundle', { where: '', reason })
 
-/** Reads a bundle as taken away: plain, compressed, or sealed with a passphrase. */
+/** Reads a bundle as taken away: plain, compressed, or sealed with a passphrase; never more of it than a bundle can be. */
 export async function bundleFrom(bytes: Uint8Array, passphrase: string | null): Promise<Outcome<Bundle>> {
-  let plain = Buffer.from(bytes)
+  let plain = bytes
   if (isSealed(plain)) {
     if (!passphrase) return refuse('bundle-sealed', 'passphrase', {})
     const opened = await unseal(plain, passphrase)
     if (!opened) return refuse('bundle-wrong-passphrase', 'passphrase', {})
-    plain = Buffer.from(opened)
+    plain = opened
   }
-  if (plain[0] === 0x1f && plain[1] === 0x8b) {
-    try {
-      plain = await promisify(gunzip)(plain, { maxOutputLength: MOST_BYTES })
-    } catch {
-      return refuse('bundle-damaged', 'bundle', { where: '', reason: 'it does not unpack, perhaps cut off' })
+  const isPacked = plain[0] === 0x1f && plain[1] === 0x8b
+  const sieve = new Sieve()
+  try {
+    const chunks: AsyncIterable<Uint8Array> | Iterable<Uint8Array> = isPacked
+      ? Readable.from(chunksOf(plain)).pipe(createGunzip({ chunkSize: CHUNK }))
+      : chunksOf(plain)
+    for await (const chunk of chunks) {
+      const fault = sieve.take(chunk)
+      if (fault) return damaged(fault)
     }
+  } catch {
+    return damaged('it does not unpack, perhaps cut off')
   }
-  return readBundle(plain.toString('utf8'))
+  return readBundle(sieve.text())
 }
 
 /** A bundle that lies on the disk as it was written and still does not restore. */

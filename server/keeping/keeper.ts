@@ -129,7 +129,9 @@ export function keeperOf(
         if (written !== null && sound.get(hash) === written) return false
         sound.delete(hash)
         if (!shelf.isSound(hash)) return true
-        if (written !== null) sound.set(hash, written)
+        // Whole in one of its two places it is made whole in both.
+        shelf.keep(hash, shelf.read(hash))
+        sound.set(hash, shelf.changed(hash)!)
         return false
       })
     },

@@ -4,6 +4,7 @@ import type { Issue } from '#core/measure'
 import type { Manifest } from '../database/copies.ts'
 import { DiskFailure } from '../database/disk.ts'
 import { Stopped } from '../database/engine.ts'
+import { placesOf } from '../database/places.ts'
 import { NotAsWritten } from '../database/trees.ts'
 import { localDate } from '../papers/drawUp.ts'
 import type { Store } from '../store/store.ts'
@@ -35,6 +36,8 @@ export class Keeping {
   #present: string | null = null
   /** Pictures that are not there any more, or are not what they were. */
   #lost: string[] = []
+  /** Those that the newest bundle does not hold. */
+  #leftOut: string[] = []
   #minute: ReturnType<typeof setInterval> | undefined
   #checkpoint: number
   #timer: ReturnType<typeof setInterval> | undefined
@@ -123,6 +126,7 @@ export class Keeping {
     return this.#inTurn(async () => {
       const bundle = await this.#store.run('exportBundle', undefined)
       this.#present = bundle.digest
+      this.#leftOut = bundle.content.lost ?? []
       const at = this.#now()
       const day = localDate(at, bundle.content.farm?.zone ?? 'UTC')
       if (!(await this.#keeper.isKept(day, bundle.digest, isAsked)))
@@ -140,7 +144,7 @@ export class Keeping {
     return {
       ...kept,
       busy: this.#busy > 0,
-      warning: this.#warning ?? this.#failure ?? this.#sayLost(),
+      warning: this.#warning ?? this.#failure ?? this.#sayLost() ?? this.#sayLeftOut(kept.folder),
       /** Nothing was written since the newest proven bundle. */
       upToDate: last !== undefined && last.digest === this.#present,
       rehearsal: this.#rehearsal,
@@ -162,6 +166,14 @@ export class Keeping {
     if (n === 0) return null
     const names = this.#lost.map((hash) => hash.slice(0, 8)).join(', ')
     return `${n === 1 ? 'A picture is' : `${n} pictures are`} not there any more, or not what was attached (${names}): attach ${n === 1 ? 'it' : 'them'} once more and it is whole again. Everything else is kept and copied.`
+  }
+
+  #sayLeftOut(folder: string): string | null {
+    const lost = new Set(this.#lost)
+    const n = this.#leftOut.filter((hash) => !lost.has(hash)).length
+    if (n === 0) return null
+    const them = n === 1 ? 'An older picture finds' : `${n} older pictures find`
+    return `${them} no room in a bundle any more. They lie in ${placesOf(folder).attachmentCopies}: copy that folder too when you take a bundle away.`
   }
 
   chooseSecond = (folder: string | null) => this.#inTurn(() => this.#keeper.chooseSecond(folder))
