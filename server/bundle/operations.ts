@@ -21,7 +21,7 @@ const attachedTo = (lots: Lot[]) =>
   )
 
 /** Of pictures and slips, what one bundle holds, bytes: more is no text any more. They lie beside the copies all the same. */
-const MOST_IN_BUNDLE = 112 * 1024 * 1024
+const MOST_IN_BUNDLE = 64 * 1024 * 1024
 
 /** Pictures by their hash, the newest first while there is room; and those that are not in it, by their hash. */
 export function picturesIn(

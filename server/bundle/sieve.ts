@@ -1,6 +1,6 @@
 const MB = 1024 * 1024
 /** No bundle of ours is nested deeper, made of more, longer in a word (a picture), or larger without its spaces. */
-const MOST = { deep: 64, pieces: 2_000_000, fields: 10_000_000, word: 24 * MB, bytes: 256 * MB }
+const MOST = { deep: 64, pieces: 2_000_000, fields: 10_000_000, word: 24 * MB, bytes: 160 * MB }
 /** What is unpacked of a file before it is given up, spaces included. */
 const MOST_UNPACKED = 1024 * MB
 
@@ -16,7 +16,8 @@ const isSpace = (sign: number) => sign === 32 || sign === 10 || sign === 13 || s
  * word of it is understood is refused, in words. Small files can claim to be endless.
  */
 export class Sieve {
-  #held: Buffer[] = []
+  #held: string[] = []
+  #signs = new TextDecoder()
   #bytes = 0
   #unpacked = 0
   #deep = 0
@@ -36,7 +37,7 @@ export class Sieve {
       else this.#between(sign)
       kept[n++] = sign
     }
-    this.#held.push(n === chunk.length ? kept : Buffer.from(kept.subarray(0, n)))
+    this.#held.push(this.#signs.decode(kept.subarray(0, n), { stream: true }))
     this.#bytes += n
     this.#unpacked += chunk.length
     return this.#fault()
@@ -66,8 +67,8 @@ export class Sieve {
   }
   /** What was taken, as text; it is held no longer. */
   text(): string {
-    const all = Buffer.concat(this.#held, this.#bytes)
+    const all = this.#held.join('') + this.#signs.decode()
     this.#held = []
-    return all.toString('utf8')
+    return all
   }
 }

@@ -26,8 +26,25 @@ export type Changed<T> =
   | { result: 'changed'; held: T | null; sent: unknown }
   | Refused
 
+/** A value as JSON with sorted keys, its outermost objects piece by piece: a bundle is never twice in memory. */
+function* pieces(value: unknown, levels: number): Generator<string> {
+  if (levels === 0 || typeof value !== 'object' || value === null || Array.isArray(value))
+    return yield stringify(value)!
+  const entries = Object.entries(value).filter(([, v]) => v !== undefined)
+  yield '{'
+  for (const [i, [key, v]] of entries.sort(([a], [b]) => (a < b ? -1 : 1)).entries()) {
+    yield `${i === 0 ? '' : ','}${JSON.stringify(key)}:`
+    yield* pieces(v, levels - 1)
+  }
+  yield '}'
+}
+
 /** SHA-256 of a value as JSON with sorted keys: the same for the same content, however it was stored. */
-export const digestOf = (content: unknown) => createHash('sha256').update(stringify(content)!).digest('hex')
+export function digestOf(content: unknown): string {
+  const hash = createHash('sha256')
+  for (const piece of pieces(content, 2)) hash.update(piece)
+  return hash.digest('hex')
+}
 
 export const missing = { result: 'missing' } as const
 export const refusedFor = (...issues: Issue[]): Refused => ({ result: 'refused', issues })
