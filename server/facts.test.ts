@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { existsSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
@@ -248,6 +248,12 @@ describe('an attachment that is lost', () => {
     const long = new Date('2026-10-01T00:00:00Z')
     for (const shelf of [attachments, attachmentCopies])
       utimesSync(join(test.folder, shelf, name), long, long)
+    // A database that was moved aside may name it.
+    const aside = join(test.folder, 'db.aside-1')
+    mkdirSync(aside)
+    await test.keeping.lookAtPictures()
+    await test.api.get(`/api/attachments/${name}`).expect(200)
+    rmSync(aside, { recursive: true })
     await test.keeping.lookAtPictures()
     await test.api.get(`/api/attachments/${name}`).expect(404)
     await test.api.get(`/api/attachments/${HASH}`).expect(200)

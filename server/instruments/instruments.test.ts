@@ -1,10 +1,12 @@
-import { existsSync, writeFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, symlinkSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
-import type { Instruments, LotChange, ProbeReading } from '#contracts'
+import type { Code, Instruments, LotChange, Problem, ProbeReading } from '#contracts'
 import type { LineFormat } from '#core/instruments'
+import { placesOf } from '../database/places.ts'
 import { FARM, factBody, lotBody, newFolder, openTestApi, packBody, weighingBody } from '../testing.ts'
 import { Desk } from './desk.ts'
 
@@ -165,5 +167,28 @@ describe('which instruments there are', () => {
     const none = new Desk(path)
     expect(none.state().scale.kind).toBe('none')
     none.close()
+  })
+})
+
+describe('a disk that is full', () => {
+  it('is said in words wherever something is written beside the database: a scale, a code, a picture', async () => {
+    const full = await openTestApi()
+    const bytes = Buffer.from('a slip')
+    const hash = createHash('sha256').update(bytes).digest('hex')
+    const { devices, attachments } = placesOf(full.folder)
+    mkdirSync(attachments)
+    // Linux’s own disk that takes nothing.
+    for (const path of [devices, join(attachments, hash)]) symlinkSync('/dev/full', `${path}.aside`)
+    symlinkSync('/dev/full', `${join(folder, 'instruments.json')}.aside`)
+    const { code } = (await full.api.post('/api/devices/code').send({ floor: false }).expect(201)).body as Code
+    const said = [
+      await full.api.post('/api/devices/pair').send({ code, name: 'Barn' }),
+      await full.api.put(`/api/attachments/${hash}`).type('application/octet-stream').send(bytes),
+      await test.api.put('/api/instruments/printer').send({ kind: 'stand-in', labels: 5 }),
+    ]
+    await full.store.close()
+    expect(said.map((res) => [res.status, (res.body as Problem).title])).toEqual(
+      Array.from({ length: 3 }, () => [507, 'The disk is full.']),
+    )
   })
 })
