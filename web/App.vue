@@ -48,14 +48,6 @@ watch(
   (name) => name && void router.replace({ name, params: here.params }),
 )
 onMounted(() => store.listen())
-watch(
-  () => store.refusal,
-  (detail) => {
-    if (!detail) return
-    toast.add({ severity: 'error', summary: 'Not taken', detail, life: 9000 })
-    store.refusal = null
-  },
-)
 </script>
 
 <template>

@@ -180,7 +180,8 @@ describe('a disk that is full', () => {
     // Linux’s own disk that takes nothing.
     for (const path of [devices, join(attachments, hash)]) symlinkSync('/dev/full', `${path}.aside`)
     symlinkSync('/dev/full', `${join(folder, 'instruments.json')}.aside`)
-    const { code } = (await full.api.post('/api/devices/code').send({ floor: false }).expect(201)).body as Code
+    const { code } = (await full.api.post('/api/devices/code').send({ floor: false }).expect(201))
+      .body as Code
     const said = [
       await full.api.post('/api/devices/pair').send({ code, name: 'Barn' }),
       await full.api.put(`/api/attachments/${hash}`).type('application/octet-stream').send(bytes),

@@ -6,11 +6,12 @@ const SAID = {
   saved: { icon: 'pi-check', word: 'All saved' },
   saving: { icon: 'pi-sync', word: 'Saving…' },
   held: { icon: 'pi-exclamation-triangle', word: 'Held here' },
+  aside: { icon: 'pi-exclamation-triangle', word: 'Not all taken' },
 }
 </script>
 
 <template>
-  <!-- All three lie in one place and one is seen: what is said changes without the page being laid out anew. -->
+  <!-- All of them lie in one place and one is seen: what is said changes without the page being laid out anew. -->
   <span class="save" role="status"
     ><span v-for="(said, id) in SAID" :key="id" :class="[id, { now: store.saving === id }]"
       ><i class="pi" :class="said.icon" aria-hidden="true" /> {{ said.word }}</span
@@ -32,7 +33,8 @@ const SAID = {
 .save > .now {
   visibility: visible;
 }
-.held {
+.held,
+.aside {
   color: var(--caution);
   font-weight: 600;
 }

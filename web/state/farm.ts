@@ -55,7 +55,6 @@ export const useFarm = defineStore('farm', () => {
   /** Why the records did not open, in the server's own words. */
   const failure = ref<string | null>(null)
   const conflict = ref<OpenConflict | null>(null)
-  const refusal = ref<string | null>(null)
   const standing = ref<Standing | null>(null)
   /** Who the server takes this page for, and names of devices that wrote here. */
   const you = ref<You | null>(null)
@@ -76,8 +75,7 @@ export const useFarm = defineStore('farm', () => {
       conflict.value = { lot: pending.lot, of: pending, conflicts }
       keeper?.behind(pending.lot, Infinity)
     },
-    refused: (pending, problem) => {
-      refusal.value = issuesOf({ kind: 'problem', problem })[0]!.detail
+    refused: (pending) => {
       if ('settings' in pending) void load()
       keeper?.behind(pending.lot, Infinity)
     },
@@ -237,9 +235,10 @@ export const useFarm = defineStore('farm', () => {
     return []
   }
 
-  const saving = computed<'saved' | 'saving' | 'held'>(() => {
+  const saving = computed<'saved' | 'saving' | 'held' | 'aside'>(() => {
     if (!queue.reachable.value) return 'held'
-    return queue.pending.value.length > 0 ? 'saving' : 'saved'
+    if (queue.pending.value.length > 0) return 'saving'
+    return queue.aside.value.length > 0 ? 'aside' : 'saved'
   })
 
   return {
@@ -258,7 +257,6 @@ export const useFarm = defineStore('farm', () => {
     standing,
     stopped: queue.why,
     conflict,
-    refusal,
     saving,
     stale,
     freshen,

@@ -13,7 +13,7 @@ import type {
   Problem,
   Split,
 } from '#contracts'
-import { ask, history, sayProblem, type Answer } from './api.ts'
+import { ask, history, issuesOf, sayProblem, type Answer } from './api.ts'
 
 /** What is on its way to the server; kept in the browser until it is acknowledged. The farm's settings are of no lot. */
 export type Pending = { lot: string; /** The history it was decided on. */ history?: string } & (
@@ -46,7 +46,7 @@ export interface QueueEvents {
   /** The farm's settings were taken. */
   saved?(farm: KeptFarm): void
   conflict(pending: Pending, conflicts: NonNullable<Problem['conflicts']>): void
-  refused(pending: Pending, problem: Problem): void
+  refused(pending: Pending): void
 }
 
 /** The id of a batch, of a pack, or of the first of some facts; made in the order of time, so it is also their order. */
@@ -133,11 +133,15 @@ export function outbox(events: QueueEvents) {
 
   async function setAside(item: Pending, problem: Problem) {
     const { conflicts } = problem
-    const said = conflicts ? 'Changed in two windows: nothing was overwritten.' : sayProblem(problem)
+    const said = conflicts
+      ? 'Changed in two windows: nothing was overwritten.'
+      : issuesOf({ kind: 'problem', problem })
+          .map((i) => i.detail)
+          .join(' ')
     aside.value.push({ item, why: said })
     await remember(item, said)
     if (conflicts) events.conflict(item, conflicts)
-    else events.refused(item, problem)
+    else events.refused(item)
   }
 
   /** Takes one out of what lies aside, by its request; the person has dealt with it. */

@@ -73,9 +73,7 @@ async function run(p: PoolPart) {
   }
   const carried = carriedInto(p, tag)
   if (carried) note(carried)
-  await router.push(
-    farm.queue.isHere(one.id) ? { name: 'rail' } : { name: 'block', params: { id: one.id } },
-  )
+  await router.push(farm.queue.isHere(one.id) ? { name: 'rail' } : { name: 'block', params: { id: one.id } })
 }
 </script>
 
