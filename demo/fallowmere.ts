@@ -1,7 +1,9 @@
 import { v7 as uuid } from 'uuid'
 import { DEVICE_HEADER, type FarmChange, type Lot } from '#contracts'
 import { minor, priceOf } from '#core/measure'
+import { usualDesign } from '#core/papers'
 import type {
+  Allergen,
   Decision,
   Equipment,
   FactBody,
@@ -9,6 +11,7 @@ import type {
   PackingItem,
   PackingSheet,
   Sheet,
+  Species,
   Station,
 } from '#core/records'
 import { jobs, others } from './others.ts'
@@ -202,6 +205,21 @@ export async function loadFallowmere(address: string): Promise<void> {
   await jobs(post)
 }
 
+const CURE = 'salt, sugar, curing salt (nitrite)'
+const BREAD = 'bread crumbs, onion, egg, thyme, salt'
+/** What goes into what is made here, as the labels name it. */
+const HOLDS: [Species, string, string, ...Allergen[]][] = [
+  ['hog', 'sausage', 'salt, pepper, sage, water'],
+  ...['bacon', 'bacon-rind', 'back-bacon', 'hock-smoked', 'cured-ham', 'ham-boneless', 'picnic-smoked'].map(
+    (cut): [Species, string, string] => ['hog', cut, CURE],
+  ),
+  ['hog', 'jowl-cured', 'salt, pepper, bay'],
+  ['steer', 'brisket-cured', CURE],
+  ['lamb', 'sausage', 'salt, paprika, cumin, garlic, water'],
+  ['lamb', 'breast-rolled', BREAD, 'wheat', 'egg'],
+  ['calf', 'breast-stuffed', BREAD, 'wheat', 'egg'],
+]
+
 /** What the cutting room has, and how hogs are cut here. */
 async function room(keep: (body: Sheet) => Promise<unknown>) {
   const thing = (name: string, station: Station, more: Partial<Equipment> = {}): Equipment => ({
@@ -231,6 +249,10 @@ async function room(keep: (body: Sheet) => Promise<unknown>) {
       counted({ is: 'label' }, 350, 500),
       { item: { is: 'twine' }, per100: 620, counted: null },
     ],
+  })
+  await keep({
+    ...usualDesign(),
+    holds: HOLDS.map(([species, cut, says, ...allergens]) => ({ species, cut, says, allergens })),
   })
   await keep({
     ...{ format: 'ekko-school', version: 1, name: 'Fallowmere hogs', species: 'hog' },

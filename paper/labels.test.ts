@@ -155,6 +155,28 @@ describe('labels', () => {
     expect(cooked('steer', 'cube-steak')).toBe('Tenderised by blades. Cook to 71 °C (160 °F) in the middle.')
     expect(cooked('goat', 'bone-in-cubes')).toBe('Cook to 63 °C (145 °F) in the middle, then rest 3 minutes.')
   })
+  it('of a hunted hog says what Hang says: 71 °C for every piece of it, and that it is not for sale', () => {
+    const hunted: Said = { kind: 'observation', what: 'end', value: 'hunted' }
+    const l = drawn('hog', [hunted], null, 1, { cut: 'fresh-ham' })
+    expect(text(l, 'cooking')).toBe('Cook to 71 °C (160 °F) in the middle.')
+    expect(text(drawn('hog', [], null, 1, { cut: 'fresh-ham' }), 'cooking')).toContain('63 °C')
+  })
+  it('names what was put into a cut, with what people react to; while nobody has, it is not for sale and has no price', () => {
+    const said: Said[] = [
+      routed('inspected'),
+      { field: 'price', target: 'sausage', side: 'animal', value: priceOf(749, 'lb') },
+    ]
+    const holds = [{ species: 'hog', cut: 'sausage', says: 'salt, rusk', allergens: ['wheat'] }] as const
+    const off = usualDesign().blocks.map((b) => ({ ...b, on: b.id === 'price' }))
+    const of = (more: Partial<LabelSheet>, cut = 'sausage') =>
+      drawn('hog', said, { ...usualDesign(), blocks: off, ...more }, 1, { cut })
+    expect(text(of({}), 'not-for-sale')).toMatch(/NOT FOR SALE: nobody has named/)
+    expect(text(of({}), 'price')).toBeUndefined()
+    const named = of({ holds: holds.map((h) => ({ ...h, allergens: [...h.allergens] })) })
+    expect(text(named, 'contains')).toBe('In it: salt, rusk. Contains wheat.')
+    expect(text(named, 'not-for-sale')).toBeUndefined()
+    expect(text(of({}, 'fresh-ham'), 'not-for-sale')).toBeUndefined()
+  })
   it('a claim is printed only with its record', () => {
     const blocks = usualDesign()
       .blocks.filter((b) => ['cut', 'claims'].includes(b.id))

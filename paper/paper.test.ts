@@ -54,7 +54,7 @@ describe('paper', () => {
         ...a.lines.flatMap((l) => (l.kind === 'across' ? l.settings.map((s) => s.school) : [l.says])),
       ]),
       ...ROUTES.map((r) => r.label + r.says),
-      ...SPECIES.flatMap((s) => (['chill', 'block', 'labels'] as const).map((step) => cautionAt(step, s))),
+      ...SPECIES.flatMap((s) => (['chill', 'block'] as const).map((step) => cautionAt(step, s))),
       '→ ≤ ½ ± × · – $ £ € ¥ “ ” ’ é ü ñ 0123456789',
     ]
     const letters = new Set(words.join('').replaceAll(/\s/g, ''))

@@ -62,7 +62,7 @@ export { priceGroupsOf }
 export { isLine, stepDone } from './block-card/index.ts'
 export type { BlockCard, CardStep } from './block-card/index.ts'
 export type { CutSheet } from './cut-sheet/index.ts'
-export { BARS_GAP_MM, BARS_MM, INSET_MM, LABELS_ON, lettersAt, usualDesign } from './labels/index.ts'
+export { BARS_GAP_MM, BARS_MM, INSET_MM, LABELS_ON, lettersAt, putInto, usualDesign } from './labels/index.ts'
 export type { Label, Labels } from './labels/index.ts'
 export { traceSections } from './trace/index.ts'
 export type { Trace, TraceSection } from './trace/index.ts'

@@ -2,6 +2,7 @@ import type { Cut } from '#core/anatomy'
 import type { Finishing } from '#core/carcass'
 import { kg, perKg, priceIn, priceOf, type Kg, type MassUnit, type UnitPrice } from '#core/measure'
 import type { Allergen, Destination, Finish, FinishId, Skill } from '#core/records'
+import { sayCooking } from '#core/rules'
 import { TAKES } from './minutes.ts'
 
 /** A finish as it is usually done. Money is a part of the price of mince, so that it holds in any currency. */
@@ -91,7 +92,7 @@ const KINDS: Record<FinishId, Omit<FinishKind, 'id'>> = {
     on: ['R', 'T'],
     usual: { minutes: 4, goods: 0.25, change: 0.2, extra: 0.1, allergens: ['wheat', 'egg'] },
     seasons: true,
-    caution: `${COLD} ${NAMED_IN} A stuffed piece is cooked to 74 °C (165 °F) in its middle.`,
+    caution: `${COLD} ${NAMED_IN} ${sayCooking({ species: 'hog', wild: false }, 'stuffed')}`,
   },
   'rind-off': {
     word: 'rind off',

@@ -5,6 +5,7 @@ import { revisionSchema } from './entry.ts'
 import { feeSchema } from './facts.ts'
 import { amountSchema, figureSchema } from './figures.ts'
 import {
+  ALLERGENS,
   BLOCK_SIZES,
   COST_KINDS,
   COST_SHARES,
@@ -125,6 +126,18 @@ export const labelSheetSchema = z.object({
     .max(2000),
   /** What the farm says of its meat, and the record that each stands on: without one it is not printed. */
   claims: z.array(z.object({ says: lineSchema(80), record: lineSchema(160) })).max(12),
+  /** What is put into a cut, by name, and what of it people react to; what nobody named is not for sale. */
+  holds: z
+    .array(
+      z.object({
+        species: z.enum(SPECIES),
+        cut: keySchema,
+        says: lineSchema(200),
+        allergens: z.array(z.enum(ALLERGENS)).max(ALLERGENS.length),
+      }),
+    )
+    .max(500)
+    .optional(),
 })
 export type LabelSheet = z.infer<typeof labelSheetSchema>
 

@@ -1,14 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import {
-  chestOf,
-  coolingOf,
-  cookedTo,
-  packageWords,
-  packKeeps,
-  sayCooked,
-  sayKeeps,
-  tooWarmToFreeze,
-} from './index.ts'
+import { chestOf, coolingOf, packageWords, tooWarmToFreeze } from './index.ts'
 
 const deep = (hours: number, c: number) => ({ hours, c, where: 'deep' as const })
 const state = (all: ReturnType<typeof coolingOf>) => Object.fromEntries(all.map((x) => [x.id, x.state]))
@@ -63,29 +54,6 @@ describe('cooling', () => {
 })
 
 describe('words of a label', () => {
-  const cut = { destination: 'T', nonIntact: false, stuffed: false } as const
-  it.each([
-    ['hog', cut, 63, 145],
-    ['hog', { ...cut, destination: 'G' }, 71, 160],
-    ['steer', { ...cut, nonIntact: true }, 71, 160],
-    ['broiler', cut, 74, 165],
-    ['lamb', { ...cut, stuffed: true }, 74, 165],
-    ['rabbit', cut, 71, 160],
-  ] as const)(
-    '%s %j: %s °C, %s °F (United States, safe minimum temperatures, from memory)',
-    (species, of, c, f) => {
-      const cooked = cookedTo(species, of)
-      expect([cooked.c, cooked.f]).toEqual([c, f])
-      expect(Math.abs(f - (c * 9) / 5 - 32)).toBeLessThan(1)
-      expect(sayCooked(cooked)).toContain(`${c} °C (${f} °F)`)
-    },
-  )
-  it('ground meat keeps a day or two chilled and three to four months frozen (FoodSafety.gov, from memory); paper keeps shorter', () => {
-    expect(packKeeps('steer', 'G', 'vacuum')).toEqual({ days: 1, months: 3 })
-    expect(packKeeps('steer', 'R', 'paper').months).toBeLessThan(packKeeps('steer', 'R', 'vacuum').months)
-    expect(packKeeps('steer', 'R', 'vacuum').days).toBe(packKeeps('steer', 'R', 'zip').days)
-    expect(sayKeeps({ days: 1, months: 3 })).toContain('1 day;')
-  })
   it('custom work is not for sale, exempt birds say so (9 CFR 316.16 and 381.10, from memory)', () => {
     expect(packageWords('custom')?.says).toBe('NOT FOR SALE')
     expect(packageWords('poultry-exempt')?.says).toContain('90-492')

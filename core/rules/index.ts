@@ -4,7 +4,18 @@ export { ROUTES, routesFor, ruleOf } from './routes.ts'
 export type { RouteRule, SaleRule } from './routes.ts'
 export { chestOf, chillHours, coolingOf, tooWarmToFreeze } from './cooling.ts'
 export type { Cooling, TempAt } from './cooling.ts'
-export { cookedTo, HANDLING, retainedWords, packageWords, packKeeps, sayCooked, sayKeeps } from './labels.ts'
+export {
+  cookingInShort,
+  endOf,
+  fleshOf,
+  goodKeeps,
+  goodOf,
+  sayCooking,
+  sayGoodKeeps,
+  sayHeat,
+} from './goods.ts'
+export type { Flesh, Good } from './goods.ts'
+export { HANDLING, retainedWords, packageWords } from './labels.ts'
 export { EXEMPT_BIRDS, exemptionOf, heldBack, verdictOf } from './sale.ts'
 export type { Reason, Verdict } from './sale.ts'
 import { CLASS_OF, type AnimalClass, type Species } from '#core/records'
@@ -18,7 +29,6 @@ const CAUTIONS = {
   block:
     'Room at or below 12 °C (54 °F), meat at or below 7 °C (45 °F): the rule of the European Union, where none of yours is stricter. One primal on the block, the rest back in the cold. Glove on the off hand; cut away from the body.',
   pack: 'Cold meat only into the freezer: it takes about 1–1.4 kg per 28 L a day (2–3 lb per cubic foot); hold the rest at or below 2 °C (36 °F).',
-  labels: 'Whole cuts: cook to 63 °C (145 °F) and rest 3 minutes. Ground or sausage: 71 °C (160 °F).',
 } as const
 
 export type Step = keyof typeof CAUTIONS
@@ -36,14 +46,12 @@ const ALSO: Record<AnimalClass, Partial<Record<Step, string>>> = {
       'Never plan a bird that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 8–12 h, water always there. Scald burns; keep children away. A torn gut or gall: cut and wash away at once.',
     chill:
       'To 4 °C (40 °F) within 4 h under 4 lb, 6 h from 4 to 8 lb, 8 h above. Hold 12–48 h before freezing or boning, or it toughens. The plant’s own plan comes first.',
-    labels: 'Poultry, whole, in pieces or ground: cook to 74 °C (165 °F).',
   },
   rabbits: {
     slaughter:
       'Never plan a rabbit that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 6–12 h, water always there. Gloves: rabbits carry diseases that people catch. White spots on the liver or swollen nodes: stop and ask a vet.',
     chill:
       'To 4 °C (40 °F) within 4 h. Hold 12–24 h before freezing or boning, or it toughens. The plant’s own plan comes first.',
-    labels: 'Rabbit, whole or in pieces: cook to 71 °C (160 °F).',
   },
   cattle: {
     chill:

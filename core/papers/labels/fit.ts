@@ -61,7 +61,7 @@ function heightOf({ id, size, text }: Block, width: number, scale: number): numb
 export function fitted<B extends Block>(
   blocks: readonly B[],
   size: LabelSize,
-  must: LabelBlock | undefined,
+  must: readonly LabelBlock[],
 ): Fitted<B> {
   const [w, h] = LABELS_ON[size].label
   const width = (w - 2 * INSET_MM) * PT_PER_MM
@@ -74,7 +74,7 @@ export function fitted<B extends Block>(
   for (;;) {
     for (let scale = start; scale >= LEAST - 1e-9; scale -= STEP)
       if (takes(left, scale) <= height) return { blocks: left, scale, leftOff }
-    const goes = GOES_FIRST.find((id) => id !== must && left.some((b) => b.id === id))
+    const goes = GOES_FIRST.find((id) => !must.includes(id) && left.some((b) => b.id === id))
     if (!goes) return { blocks: left, scale: LEAST, leftOff }
     leftOff.push(goes)
     left = left.filter((b) => b.id !== goes)

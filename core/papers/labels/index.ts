@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Anatomy } from '#core/anatomy'
 import { codeOf, type PackCode } from '#core/exchange'
 import { fromKg, kgOf, minor, minorOf, priceIn, refuse, type Minor, type TypedMass } from '#core/measure'
 import { allergensOf, finishedName } from '#core/plan'
@@ -12,7 +13,16 @@ import {
   type LabelBlock,
   type LabelSheet,
 } from '#core/records'
-import { cookedTo, HANDLING, retainedWords, packageWords, packKeeps, sayCooked, sayKeeps } from '#core/rules'
+import {
+  fleshOf,
+  goodKeeps,
+  goodOf,
+  HANDLING,
+  packageWords,
+  retainedWords,
+  sayCooking,
+  sayGoodKeeps,
+} from '#core/rules'
 import { KITCHEN } from '../kitchen.ts'
 import { fitted } from './fit.ts'
 import { headOf, headShape, paperKind, type About, type PackAbout } from '../paper.ts'
@@ -22,6 +32,16 @@ const USUAL_LARGE: Partial<Record<LabelBlock, 'large' | 'middle'>> = {
   ...{ cut: 'large', weight: 'large', 'not-for-sale': 'large' },
   ...{ price: 'middle', exemption: 'middle', barcode: 'middle' },
 }
+/** What is put into a cut in the making: names of brine, cure, stuffing, seasoning; none of what is only cut or rendered. */
+export const putInto = ({ paths }: Anatomy, cut: string): string[] => [
+  ...new Set(
+    paths
+      .flatMap((p) => p.outputs)
+      .flatMap((o) => (o.cut === cut ? (o.process?.inflows ?? []).map((i) => i.name) : [])),
+  ),
+]
+export const UNNAMED = 'NOT FOR SALE: nobody has named what is in it'
+
 export { BARS_GAP_MM, BARS_MM, INSET_MM, lettersAt } from './fit.ts'
 export { LABELS_ON } from './pages.ts'
 
@@ -57,9 +77,6 @@ const schema = z.object({
 })
 export type Labels = z.infer<typeof schema>
 
-/** Cuts that went through blades: what was outside is in the middle (common practice). Meat diced with a knife or saw did not. */
-const NON_INTACT = /cube-steak|minute-steak|bladed|tenderi[sz]ed/
-
 /** What the words of a label are made from. */
 interface Of {
   about: About
@@ -69,9 +86,18 @@ interface Of {
   shown: TypedMass
 }
 
+/** What is said to be in a pack's cut; whether something is put into it that nobody named. */
+function heldIn({ about, pack }: Of) {
+  const { anatomy } = about.read.flow
+  const named = about.design?.holds?.find((h) => h.species === anatomy.species && h.cut === pack.cut)
+  return { named, isUnnamed: !named && putInto(anatomy, pack.cut).length > 0 }
+}
+
 /** Weight as displayed × the price of its unit, rounded once; null where it is not sold by the piece or has no price. */
-function priceOf({ about, cut, shown }: Of): Minor | null {
-  const sold = about.read.plan.verdict.sale === 'by-the-piece' && cut && minorOf(cut.price) > 0
+function priceOf(of: Of): Minor | null {
+  const { about, cut, shown } = of
+  const sold =
+    !heldIn(of).isUnnamed && about.read.plan.verdict.sale === 'by-the-piece' && cut && minorOf(cut.price) > 0
   return sold ? minor(Math.round(shown.value * minorOf(priceIn(cut.price, shown.unit)))) : null
 }
 
@@ -94,9 +120,15 @@ function wordsOf(id: LabelBlock, of: Of): string | null {
   const { about, pack, cut, names, shown } = of
   const { read, says, farm, design } = about
   const { anatomy } = read.flow
-  const to = cut?.cut.destination ?? 'X'
+  const made = anatomy.cuts.find((c) => c.id === pack.cut)!
+  const to = made.destination
   const onPackage = packageWords(read.plan.route)
   const finishes = cut?.finishes ?? []
+  const flesh = fleshOf(anatomy.species, read.plan)
+  const good = goodOf(
+    made,
+    finishes.map((f) => f.finish),
+  )
   switch (id) {
     case 'cut':
       return finishedName(says.name(names), finishes)
@@ -117,24 +149,28 @@ function wordsOf(id: LabelBlock, of: Of): string | null {
     case 'date':
       return `Packed ${pack.packedOn}`
     case 'not-for-sale':
+      if (onPackage?.id !== id && heldIn(of).isUnnamed) return UNNAMED
+      return onPackage?.id === id ? onPackage.says : null
     case 'exemption':
       return onPackage?.id === id ? onPackage.says : null
     case 'contains': {
-      const holds = allergensOf(finishes)
-      const water = retainedWords(read.plan.birdDay?.chill ?? null)
+      const { named } = heldIn(of)
+      const holds = [...new Set([...(named?.allergens ?? []), ...allergensOf(finishes)])]
       return (
-        [holds.length > 0 ? `Contains ${holds.join(', ')}.` : null, water].filter(Boolean).join(' ') || null
+        [
+          named ? `In it: ${named.says}.` : null,
+          holds.length > 0 ? `Contains ${holds.join(', ')}.` : null,
+          retainedWords(read.plan.birdDay?.chill ?? null),
+        ]
+          .filter(Boolean)
+          .join(' ') || null
       )
     }
     case 'cooking': {
-      if (to === 'N' || to === 'F') return null
-      const nonIntact = NON_INTACT.test(pack.cut)
-      const stuffed = finishes.some((f) => f.finish === 'stuffed')
-      const bladed = nonIntact ? 'Tenderised by blades. ' : ''
-      return bladed + sayCooked(cookedTo(anatomy.species, { destination: to, nonIntact, stuffed }))
+      return sayCooking(flesh, good)
     }
     case 'storage':
-      return sayKeeps(packKeeps(anatomy.species, to, pack.wrap ?? 'zip'))
+      return sayGoodKeeps(good, goodKeeps(flesh, good, pack.wrap ?? 'zip'))
     case 'kitchen':
       return [`${KITCHEN[to].heading}.`, KITCHEN[to].cook, roastWords(of) ?? '']
         .filter((t) => t !== '')
@@ -184,9 +220,6 @@ export const labels = paperKind({
     if (gone.length > 0 || packs.length === 0 || !about.words.packs)
       return refuse('packs-gone', 'packs', { numbers: gone })
     const asked = packageWords(read.plan.route)?.id
-    const blocks = design.blocks.some((b) => b.id === asked)
-      ? design.blocks
-      : [...(asked ? [{ id: asked, on: true, size: 'large' as const }] : []), ...design.blocks]
     const all = packs.map((pack): Label => {
       const cut = read.cuts.find((c) => c.cut.id === pack.cut) ?? null
       const names = read.flow.anatomy.cuts.find((c) => c.id === pack.cut)!.names
@@ -196,7 +229,18 @@ export const labels = paperKind({
         unit: farm.massUnit,
       }
       const of: Of = { about, pack, cut, names, shown }
-      const on = blocks.filter((b) => b.on || b.id === asked)
+      // What a rule asks for, and what people react to, stands there whatever the design says.
+      const must = [...new Set<LabelBlock>([...(asked ? [asked] : []), 'not-for-sale', 'contains'])]
+      const lacking = must.filter((id) => !design.blocks.some((b) => b.id === id))
+      const blocks = [
+        ...lacking.map((id) => ({
+          id,
+          on: true,
+          size: id === 'contains' ? ('small' as const) : ('large' as const),
+        })),
+        ...design.blocks,
+      ]
+      const on = blocks.filter((b) => b.on || must.includes(b.id))
       const said = on.flatMap(({ id, size }) => {
         const text = wordsOf(id, of)
         return text === null ? [] : [{ id, size, text }]
@@ -204,7 +248,7 @@ export const labels = paperKind({
       return {
         number: pack.number,
         code: on.some((b) => b.id === 'barcode') ? packCode(of, design) : null,
-        ...fitted(said, design.size, asked),
+        ...fitted(said, design.size, must),
       }
     })
     return { ok: true, value: { kind: 'labels' as const, ...headOf(about), size: design.size, labels: all } }

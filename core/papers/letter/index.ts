@@ -14,7 +14,7 @@ import {
 } from '#core/measure'
 import type { Share } from '#core/records'
 import { fromHanging, shownWeights, type CutFigure } from '#core/reading'
-import { cautionAt, ruleOf } from '#core/rules'
+import { cookingInShort, fleshOf, ruleOf } from '#core/rules'
 import { KITCHEN, KITCHEN_ORDER } from '../kitchen.ts'
 import { hangingWords, headed, headOf, headShape, numbered, paperKind, type About } from '../paper.ts'
 
@@ -205,7 +205,7 @@ export const letter = paperKind({
             : [{ name: LOSS_WORD[id], weight: `${went[i]! < 0 ? '+' : '−'}${show(Math.abs(went[i]!))}` }],
         ),
         words: [
-          cautionAt('labels', anatomy.species),
+          cookingInShort(fleshOf(anatomy.species, read.plan)),
           ...(rule ? [rule.says] : []),
           estimated
             ? 'What has no range is weighed; the rest is an estimate with the range it usually falls in. What is weighed into your boxes is what you get.'

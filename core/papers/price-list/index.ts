@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { issueOf, minorOf, priceIn, refuse, times } from '#core/measure'
 import { DESTINATIONS, unitPriceSchema } from '#core/records'
 import { allergensOf, finishedName } from '#core/plan'
-import { cautionAt, ruleOf } from '#core/rules'
+import { cookingInShort, fleshOf, ruleOf } from '#core/rules'
 import { KITCHEN, KITCHEN_ORDER } from '../kitchen.ts'
 import { headed, headOf, headShape, numbered, paperKind, type About } from '../paper.ts'
 
@@ -85,7 +85,7 @@ export const priceList = paperKind({
       }))
     const words = [
       rule.says,
-      cautionAt('labels', read.flow.anatomy.species),
+      cookingInShort(fleshOf(read.flow.anatomy.species, read.plan)),
       ...read.cuts.flatMap((c) => {
         const holds = allergensOf(c.finishes)
         return holds.length > 0 ? [`${says.name(c.cut.names)} contains ${holds.join(', ')}.`] : []

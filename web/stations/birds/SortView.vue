@@ -18,6 +18,7 @@ import { lookup } from '#core/anatomy'
 import { gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, type Outcome } from '#core/measure'
 import { refusalOf, takePath, type Plan } from '#core/plan'
 import { conventionsOf } from '#core/plan'
+import { endOf, fleshOf, sayHeat } from '#core/rules'
 import FigureInput from '../../pieces/FigureInput.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
@@ -87,6 +88,7 @@ function keep() {
 const NAMES = [['All'], ['Small', 'Large'], ['Small', 'Middle', 'Large']]
 const nameOf = (i: number) => NAMES[classes.value.length - 1]?.[i] ?? `Class ${i + 1}`
 /** Ways of the whole animal that can be taken. */
+const heat = computed(() => sayHeat(endOf(fleshOf(body.value.anatomy.species, read.value.plan), 'whole')!))
 const part = computed(() => body.value.anatomy.parts[0]!)
 const ways = computed(() =>
   lookup(body.value.anatomy)
@@ -243,8 +245,8 @@ function retains(value: number | null) {
           >
         </p>
         <p class="muted">
-          Each bag bears its weight, for the cook: 40 to 45 minutes a kilogram and 20 more up to 3 kg, to 74
-          °C (165 °F) in the thigh. Neck and giblets in sell as bird; some buyers want them, some do not.
+          Each bag bears its weight, for the cook: 40 to 45 minutes a kilogram and 20 more up to 3 kg, to
+          {{ heat }} in the thigh. Neck and giblets in sell as bird; some buyers want them, some do not.
         </p>
         <div class="row" data-testid="retained">
           <span>Water taken up in the chill, %</span>

@@ -2,6 +2,7 @@
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import { END_IDS, type End } from '#core/records'
+import { fleshOf, sayCooking } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useReading } from '../../state/lot.ts'
 import { END_WORDS } from '../../state/words.ts'
@@ -9,6 +10,7 @@ import { END_WORDS } from '../../state/words.ts'
 /** How the animal came to its end, and what follows: food or not, for whom; the rule, the fact, and where to change it. */
 const { read, note } = useReading()
 const ends = END_IDS.map((v) => ({ v, w: END_WORDS[v] }))
+const cooked = computed(() => sayCooking(fleshOf(read.value.flow.anatomy.species, read.value.plan), 'whole'))
 const reason = computed(() => (read.value.plan.end === 'hunted' ? read.value.plan.verdict.reasons[0] : null))
 const take = (value: End) => note({ kind: 'observation', what: 'end', value })
 </script>
@@ -35,8 +37,8 @@ const take = (value: End) => note({ kind: 'observation', what: 'end', value })
     </div>
     <CautionNote v-if="read.plan.end === 'hunted'"
       >Cut wide round a shot wound: lead and bone go far. Gloves: feral swine carry diseases that people
-      catch. Cool it at once, quarter it where it fell if need be. Cook wild boar to 71 °C (160 °F); never
-      cure it raw: its trichinae survive freezing. Ask your game authority about tags and tests.</CautionNote
+      catch. Cool it at once, quarter it where it fell if need be. {{ cooked }} Never cure it raw: its
+      trichinae survive freezing. Ask your game authority about tags and tests.</CautionNote
     >
   </div>
 </template>

@@ -17,6 +17,7 @@ import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useSheets } from '../../state/sheets.ts'
 import { useWords } from '../../state/words.ts'
+import LabelHolds from './LabelHolds.vue'
 import LabelPicture from './LabelPicture.vue'
 import PackTabs from './PackTabs.vue'
 
@@ -150,6 +151,16 @@ async function save() {
     ...(code.kind === 'gs1-128' && !coded.value
       ? [fieldIssue('gtin', `“${code.gtin}” is no GTIN: its last digit does not fit, or it is too short.`)]
       : []),
+    ...(draft.holds ?? []).flatMap(({ cut, says }) =>
+      says.trim() === ''
+        ? [
+            fieldIssue(
+              'holds',
+              `What goes into ${words.name(body.value.anatomy.cuts.find((c) => c.id === cut)?.names ?? { american: cut, commonwealth: cut })}? What people react to in it is chosen, and nothing is named.`,
+            ),
+          ]
+        : [],
+    ),
   ]
   if (issues.value.length > 0) return
   const next = JSON.parse(JSON.stringify(design.value)) as LabelSheet
@@ -240,6 +251,8 @@ const at = (field: string) => issues.value.filter((i) => i.field === field)
         <InputText id="label-gtin" v-model="code.gtin" inputmode="numeric" :invalid="at('gtin').length > 0" />
         <FieldIssues :issues="at('gtin')" />
       </div>
+      <LabelHolds v-model="draft.holds" />
+      <FieldIssues :issues="at('holds')" />
       <div class="field">
         <span class="label">What we say of our meat, and the record it stands on</span>
         <p v-for="(c, i) in draft.claims" :key="i" class="row">
@@ -261,7 +274,7 @@ const at = (field: string) => issues.value.filter((i) => i.field === field)
           ask your authority first.</small
         >
       </div>
-      <FieldIssues :issues="issues.filter((i) => !['prefix', 'gtin', 'claim'].includes(i.field))" />
+      <FieldIssues :issues="issues.filter((i) => !['prefix', 'gtin', 'claim', 'holds'].includes(i.field))" />
       <div class="row">
         <Button label="Keep these labels" @click="save" />
         <span class="good" role="status">{{ saved }}</span>

@@ -146,7 +146,7 @@ export const paths: Path[] = [
       way(`${m}-roasts`, 'R', 2, 'knife', 'Small roasts for 2–3 | Small joints for 2–3', 'leg-roast 95/69', 'Cap and silver skin off, tied.'),
       way(`${m}-steaks`, 'T', 3, 'knife', 'Steaks', 'leg-steak 92/48', 'Cut 15 mm across the grain.'),
       way(`${m}-cutlets`, 'T', 4, 'knife', 'Thin cutlets | Escalopes', 'cutlets 91/19', 'Cut 8 mm across the grain, beaten.'),
-      way(`${m}-cube`, 'T', 4, 'knife', 'Cube steak | Minute steak', 'cube-steak 94/26', 'Passed twice through the blades.', { caution: 'Bladed meat is not intact: label it so and cook it to 71 °C (160 °F).' }),
+      way(`${m}-cube`, 'T', 4, 'knife', 'Cube steak | Minute steak', 'cube-steak 94/26', 'Passed twice through the blades.', { caution: 'Bladed meat is not intact: it is cooked through as ground meat is, and its label says so.' }),
       way(`${m}-cubes`, 'B', 4, 'knife', 'Cubes | Diced', 'cubes 93/7', '30 mm cubes.'),
     ),
   ),

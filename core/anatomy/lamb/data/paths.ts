@@ -113,7 +113,7 @@ export const paths: Path[] = [
   ...of('trim',
     way('trim-ground', 'G', 4, 'grinder', 'All ground | All minced', 'ground 98/98/98/98', 'Sorted, ground cold, packed.', { perKg: 0.6, loss: '2/2/2/2' }),
     way('trim-sausage', 'G', 4, 'grinder', 'Spiced sausage in sheep casing', 'sausage 98/98/98/98', 'Seasoned, filled cold into sheep casing.', { perKg: 1.5, loss: '2/2/2/2' }),
-    way('trim-spit', 'G', 4, 'grinder', 'With beef, for the spit', 'spit-meat 98/98/98/98', '45 % lamb with 55 % beef, seasoned, pressed round the spit.', { perKg: 1.1, loss: '2/2/2/2', caution: 'Two species: both stand on the label, and the beef’s lot goes with it. Cook through to 71 °C (160 °F) as it is sliced.' }),
+    way('trim-spit', 'G', 4, 'grinder', 'With beef, for the spit', 'spit-meat 98/98/98/98', '45 % lamb with 55 % beef, seasoned, pressed round the spit.', { perKg: 1.1, loss: '2/2/2/2', caution: 'Two species: both stand on the label, and the beef’s lot goes with it. It is cooked through as it is sliced.' }),
     way('trim-stew', 'B', 6, 'knife', 'Best to stew, rest ground', 'stew 40/10; ground 58/88/98/98', 'The larger pieces cubed, the rest ground.', { loss: '2/2/2/2' }),
   ),
   ...of('fat',

@@ -31,7 +31,7 @@ const REAR = [{ part: 'tenderloin', from: ['short-loin-rear', 'sirloin', 'round'
 const ALL = [{ part: 'tenderloin' }]
 const SHREDS = 'The tenderloin is planned to come out whole, from its butt end forward; sawing T-bones behind would cut it.'
 const LONG = 'Long-bone steaks take the short-rib bones.'
-const BLADED = 'Bladed meat is not intact: label it so and cook it to 71 °C (160 °F).'
+const BLADED = 'Bladed meat is not intact: it is cooked through as ground meat is, and its label says so.'
 const DRY = 'Jerky: heat the meat to 71 °C (160 °F) before or while it dries; follow a tested process and the local rules.'
 
 /** A part thrown away, or left where the animal fell. */
