@@ -116,7 +116,9 @@ export function unknownFact(anatomy: Anatomy, fact: FactBody): Issue | null {
     case 'animal':
       return oddAnimal(anatomy, fact)
     case 'medicine':
-      return fact.until < fact.given ? issueOf('withdrawal-before', 'until', fact) : null
+      return fact.until !== null && fact.until < fact.given
+        ? issueOf('withdrawal-before', 'until', { name: fact.name, given: fact.given, until: fact.until })
+        : null
     case 'fee': {
       const ways = fact.on && 'ways' in fact.on ? fact.on.ways : []
       const strange = ways.find((id) => !lookup(anatomy).path(id))

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { checkSchema, closingSchema, faultSchema, workSchema } from './bench.ts'
+import { checkSchema, clockSchema, closingSchema, faultSchema, workSchema } from './bench.ts'
 import {
   downgradeSchema,
   lossSchema,
@@ -31,6 +31,7 @@ import {
   SIDES,
   TEMP_PLACES,
   type SideName,
+  WAIT_MEANINGS,
 } from './lists.ts'
 import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.ts'
 import { daySchema, instantSchema } from './time.ts'
@@ -136,12 +137,18 @@ export const feeSchema = z.object({
 })
 export type Fee = z.infer<typeof feeSchema>
 
-/** A medicine that was given, and the day its withdrawal period ends; `animal` is the ear number it was given to, of several. */
+/**
+ * A medicine that was given, and how long is waited; `animal` is the ear number it was given to, of several. `given` is the day of
+ * the last dose, day 0 of the wait. `until` is the last day of the wait, or the first clear one where it `means` that, from an hour
+ * on where one was said; null where nobody knows: given off its label, or a wait that is not on it.
+ */
 export const medicineSchema = z.object({
   kind: z.literal('medicine'),
   name: lineSchema(80),
   given: daySchema,
-  until: daySchema,
+  until: daySchema.nullable(),
+  means: z.enum(WAIT_MEANINGS).optional(),
+  hour: clockSchema.optional(),
   animal: lineSchema(40).nullable(),
 })
 export type Medicine = z.infer<typeof medicineSchema>

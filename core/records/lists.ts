@@ -290,6 +290,9 @@ export const FINISH_IDS = [
 ] as const
 export type FinishId = (typeof FINISH_IDS)[number]
 
+/** What the day of a withdrawal is: the last of the wait, as long as nobody says otherwise, or the first after it. */
+export const WAIT_MEANINGS = ['last', 'clear'] as const
+
 /** What must be named on food because people react to it (docs/sources.md: allergens). */
 export const ALLERGENS = [
   'wheat',

@@ -130,7 +130,10 @@ export function sayCooking(flesh: Flesh, good: Good): string {
       return 'Raw fat: render it, or cook it through.'
     case 'rendered':
       return 'Rendered: ready for the pan.'
-    default:
+    case 'whole':
+    case 'ground':
+    case 'sausage':
+    case 'offal':
       return cook
   }
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { ROUTE_IDS, type End, type Route } from '#core/records'
-import { exemptionOf, heldBack, ROUTES, routesFor, verdictOf } from './index.ts'
+import { exemptionOf, heldBack, lastOf, ROUTES, routesFor, sayClear, verdictOf } from './index.ts'
 
 type Case = readonly [
   says: string,
@@ -41,14 +41,8 @@ describe('may it be sold? (United States: 9 CFR 303.1, 309.3, 310.21, 352, 381.1
     ['died or put down: never food', 'inspected', 'died', null, false, 'never'],
     ['slaughtered while sick: never food', 'inspected', 'sick', null, false, 'never'],
     ['killed under withdrawal: never food', 'inspected', 'slaughtered', '2026-10-02', false, 'never'],
-    [
-      'killed on the day the withdrawal ends: food',
-      'inspected',
-      'slaughtered',
-      '2026-10-01',
-      true,
-      'by-the-piece',
-    ],
+    ['killed on the last day of the wait: never food', 'inspected', 'slaughtered', KILLED, false, 'never'],
+    ['killed the day after: food', 'inspected', 'slaughtered', '2026-09-30', true, 'by-the-piece'],
     ['withdrawal over long before: food', 'household', 'slaughtered', '2026-08-01', true, 'never'],
     ['nobody said how: as if it may', null, null, null, true, 'by-the-piece'],
   ])('%s', (_, route, end, until, food, sale) =>
@@ -67,7 +61,33 @@ describe('may it be sold? (United States: 9 CFR 303.1, 309.3, 310.21, 352, 381.1
     const { medicines } = known(null, null, '2026-12-01', null)
     expect(verdictOf(known('inspected', null, '2026-12-01', null)).food).toBe(true)
     expect(heldBack(medicines, '2026-11-30').map((m) => m.name)).toEqual(['a long-acting antibiotic'])
-    expect(heldBack(medicines, '2026-12-01')).toEqual([])
+    expect(heldBack(medicines, '2026-12-01')).toHaveLength(1)
+    expect(heldBack(medicines, '2026-12-02')).toEqual([])
+  })
+  it('the day on a label is the last of the wait, or the first clear one; with an hour it is clear from then on (common practice)', () => {
+    const m = { name: 'A', animal: null, until: '2026-06-03' }
+    const says = (more: object) => sayClear({ ...m, ...more })
+    expect(says({})).toBe('clear from 2026-06-04')
+    expect(says({ until: '2026-12-31' })).toBe('clear from 2027-01-01')
+    expect(says({ means: 'clear' })).toBe('clear from 2026-06-03')
+    expect(says({ hour: '14:00' })).toBe('clear from 2026-06-03, 14:00')
+    const held = (day: string, more: object) => heldBack([{ ...m, ...more }], day).length
+    expect([held('2026-06-03', {}), held('2026-06-04', {})]).toEqual([1, 0])
+    expect([held('2026-06-02', { means: 'clear' }), held('2026-06-03', { means: 'clear' })]).toEqual([1, 0])
+    // Nobody knows the hour of a kill: that day it is not clear yet.
+    expect([held('2026-06-03', { hour: '14:00' }), held('2026-06-04', { hour: '14:00' })]).toEqual([1, 0])
+  })
+  it('of two drugs the later rules; off its label no day clears it until the vet has said (FARAD: extra-label withdrawals, from memory)', () => {
+    const of = (name: string, until: string | null) => ({ name, until, animal: null })
+    const [early, late, unknown] = [of('A', '2026-09-01'), of('B', '2026-10-05'), of('C', null)]
+    const verdict = (...medicines: ReturnType<typeof of>[]) =>
+      verdictOf({ route: 'inspected', end: null, killed: KILLED, medicines })
+    expect(lastOf([late, early])!.name).toBe('B')
+    expect(verdict(late, early).reasons[0]!.fact).toMatch(/^B: clear from 2026-10-06; killed 2026-10-01/)
+    expect(verdict(early).food).toBe(true)
+    expect(verdict(early, unknown)).toMatchObject({ food: false, sale: 'never' })
+    expect(verdict(unknown, late).reasons[0]!.fact).toMatch(/^C: no day is known: ask the vet/)
+    expect(heldBack([unknown], '2099-01-01')).toHaveLength(1)
   })
   it('every route says what it allows of cuts, shares, label and place; only birds have the exemption', () => {
     for (const r of ROUTES)

@@ -7,8 +7,9 @@ export interface Known {
   /** Slaughtered, while nobody said otherwise. */
   end: End | null
   killed: string | null
-  medicines: readonly Pick<Medicine, 'name' | 'until' | 'animal'>[]
+  medicines: readonly Wait[]
 }
+type Wait = Pick<Medicine, 'name' | 'until' | 'means' | 'hour' | 'animal'>
 
 /** Why something may not be: the rule, the fact it rests on, and how that fact is changed where it is wrong. */
 export interface Reason {
@@ -22,6 +23,32 @@ export interface Verdict {
   food: boolean
   sale: SaleRule
   reasons: Reason[]
+}
+
+const DAY_MS = 24 * 60 * 60 * 1000
+const dayAfter = (day: string) => new Date(Date.parse(day) + DAY_MS).toISOString().slice(0, 10)
+/**
+ * The first day an animal may be killed after a medicine, with the hour where one was said; null where nobody knows. A day without
+ * its meaning is the last of the wait.
+ */
+export const clearOn = ({ until, means = 'last', hour }: Wait): { day: string; hour: string | null } | null =>
+  until === null ? null : { day: means === 'last' && !hour ? dayAfter(until) : until, hour: hour ?? null }
+
+/** Whether a medicine still holds an animal back on a day; on the very day it is clear from an hour on, nobody knows the hour of a kill. */
+const holds = (m: Wait, day: string): boolean => {
+  const clear = clearOn(m)
+  return clear === null || clear.day > day || (clear.day === day && clear.hour !== null)
+}
+/** "clear from 4 June" as the records write days; what to do where nobody knows. */
+export function sayClear(m: Wait): string {
+  const clear = clearOn(m)
+  if (!clear) return 'no day is known: ask the vet who gave it; until then it is not food'
+  return `clear from ${clear.day}${clear.hour ? `, ${clear.hour}` : ''}`
+}
+/** Of several the later rules, and one of which nobody knows above all; null where none was given. */
+export function lastOf<M extends Wait>(medicines: readonly M[]): M | null {
+  const from = (m: M) => (clearOn(m) ? `${clearOn(m)!.day} ${clearOn(m)!.hour ?? ''}` : '~')
+  return medicines.toSorted((a, b) => (from(a) < from(b) ? -1 : 1)).at(-1) ?? null
 }
 
 const AT_HANG = 'If that is wrong, correct it on Hang.'
@@ -46,12 +73,12 @@ export function verdictOf({ route, end, killed, medicines }: Known): Verdict {
       fact: 'It was sick when it was slaughtered.',
       change: AT_HANG,
     })
-  const late = medicines.find((m) => killed !== null && m.until > killed)
+  const late = killed === null ? null : lastOf(medicines.filter((m) => holds(m, killed)))
   if (late)
     return never({
       rule: 'Meat of an animal killed before a medicine’s withdrawal period was over is not food (United States: 9 CFR 310.21).',
-      fact: `${late.name}${late.animal ? ` (${late.animal})` : ''}: withdrawal until ${late.until}, killed ${killed!}.`,
-      change: 'If a day is wrong, correct it on Hang; otherwise ask your vet.',
+      fact: `${late.name}${late.animal ? ` (${late.animal})` : ''}: ${sayClear(late)}; killed ${killed!}.`,
+      change: 'If a day is wrong, correct it on Hang; otherwise ask the vet who gave it.',
     })
   if (end === 'hunted')
     return {
@@ -81,7 +108,7 @@ export function verdictOf({ route, end, killed, medicines }: Known): Verdict {
 }
 
 /** Medicines whose withdrawal is not over on a day: no slaughter before. */
-export const heldBack = (medicines: Known['medicines'], day: string) => medicines.filter((m) => m.until > day)
+export const heldBack = (medicines: Known['medicines'], day: string) => medicines.filter((m) => holds(m, day))
 
 /** Birds a small producer may slaughter himself in a year without inspection (9 CFR 381.10, from memory). */
 export const EXEMPT_BIRDS = { small: 1_000, large: 20_000 } as const

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { chainUnder } from '#core/carcass'
 import { conventionsOf } from '#core/plan'
+import { lastOf, sayClear } from '#core/rules'
 import FoldedPane from '../../pieces/FoldedPane.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -46,11 +47,7 @@ const measured = computed(() => {
 const medicines = computed(() => {
   const all = read.value.plan.medicines
   if (all.length === 0) return 'none given'
-  const last = all
-    .map((m) => m.until)
-    .toSorted()
-    .at(-1)!
-  return `${all.length} given; the last withdrawal ends ${last}`
+  return `${all.length} given; ${sayClear(lastOf(all)!)}`
 })
 const apart = computed(() => {
   const n = read.value.plan.animals.length

@@ -3,36 +3,52 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref } from 'vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
+import { clockSchema, type WAIT_MEANINGS } from '#core/records'
+import { lastOf, sayClear } from '#core/rules'
+import PickField from '../../pieces/PickField.vue'
+import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useWords } from '../../state/words.ts'
 
-/** Medicines given, each with the day its withdrawal ends: before that day no slaughter. */
+/** Medicines given, each with the day its withdrawal ends: until it is over no slaughter. */
+type Meaning = (typeof WAIT_MEANINGS)[number] | 'unknown'
+const MEANS: { v: Meaning; w: string }[] = [
+  { v: 'last', w: 'the last day of the wait' },
+  { v: 'clear', w: 'the first clear day' },
+  { v: 'unknown', w: 'not known: off its label' },
+]
 const { read, lot, note, withdraw, factOf } = useReading()
-const fresh = reactive({ name: '', given: '', until: '', animal: '' })
+const words = useWords()
+const blank = { name: '', given: '', means: 'last' as Meaning, until: '', hour: '', animal: '' }
+const fresh = reactive({ ...blank })
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
-const last = computed(
-  () =>
-    read.value.plan.medicines
-      .map((m) => m.until)
-      .toSorted()
-      .at(-1) ?? null,
-)
+const last = computed(() => lastOf(read.value.plan.medicines))
+const typed = computed(() => new Map(lot.value!.facts.map((f) => [f.id, f.at])))
 function add() {
-  const { name, given, until, animal } = fresh
+  const { name, given, means, animal } = fresh
+  const isKnown = means !== 'unknown'
+  const until = isKnown ? fresh.until : null
+  const hour = isKnown && fresh.hour.trim() ? clockSchema.safeParse(fresh.hour.trim()) : null
   issues.value = [
     ...(name.trim() ? [] : [fieldIssue('name', 'Which medicine? Type what stands on its label.')]),
     ...(given ? [] : [fieldIssue('given', 'On which day was it given?')]),
-    ...(until
-      ? []
-      : [fieldIssue('until', 'Until which day must be waited? It stands on the label, or the vet says it.')]),
+    ...(until === ''
+      ? [fieldIssue('until', 'Until which day must be waited? It stands on the label, or the vet says it.')]
+      : []),
+    ...(hour && !hour.success ? [fieldIssue('hour', `“${fresh.hour}” is no hour. Type it as 14:00.`)] : []),
     ...(given && until && until < given
       ? [fieldIssue('until', 'The withdrawal ends before it was given. Look at both days.')]
       : []),
   ]
   if (issues.value.length > 0) return
-  note({ kind: 'medicine', name: name.trim(), given, until, animal: animal.trim() || null })
-  Object.assign(fresh, { name: '', given: '', until: '', animal: '' })
+  note({
+    ...{ kind: 'medicine', name: name.trim(), given, until, animal: animal.trim() || null },
+    ...(isKnown && { means }),
+    ...(hour?.success && { hour: hour.data }),
+  })
+  Object.assign(fresh, blank)
 }
 </script>
 
@@ -40,18 +56,16 @@ function add() {
   <div class="stack">
     <p v-if="last && !read.plan.killed" class="caution" role="note">
       <i class="pi pi-clock" aria-hidden="true" />
-      <span
-        ><b>Not before {{ last }}.</b> Until then a withdrawal period runs: killed earlier, nothing of it is
-        food.</span
-      >
+      <span><b>{{ last.name }}: {{ sayClear(last) }}.</b> Killed before, nothing of it is food.</span>
     </p>
     <table v-if="read.plan.medicines.length > 0" class="plain">
       <thead>
         <tr>
           <th>Medicine</th>
           <th v-if="lot!.count > 1">Animal</th>
-          <th>Given</th>
-          <th>Withdrawal until</th>
+          <th>Last dose</th>
+          <th>Clear</th>
+          <th>Typed</th>
           <th><span class="visually-hidden">Take off</span></th>
         </tr>
       </thead>
@@ -60,7 +74,8 @@ function add() {
           <td>{{ m.name }}</td>
           <td v-if="lot!.count > 1">{{ m.animal ?? 'all' }}</td>
           <td>{{ m.given }}</td>
-          <td>{{ m.until }}</td>
+          <td>{{ sayClear(m) }}</td>
+          <td class="muted">{{ typed.get(m.id) ? words.instant(typed.get(m.id)!) : 'just now' }}</td>
           <td>
             <Button
               text
@@ -91,15 +106,24 @@ function add() {
         />
       </div>
       <div class="field">
-        <label for="medicine-given">Given on</label>
+        <label for="medicine-given">Last dose, day 0</label>
         <InputText id="medicine-given" v-model="fresh.given" size="small" type="date" />
         <FieldIssues :issues="at('given')" />
       </div>
-      <div class="field">
-        <label for="medicine-until">Withdrawal until</label>
-        <InputText id="medicine-until" v-model="fresh.until" size="small" type="date" />
-        <FieldIssues :issues="at('until')" />
-      </div>
+      <PickField id="medicine-means" v-model="fresh.means" label="The day on the label is" :options="MEANS" />
+      <template v-if="fresh.means !== 'unknown'">
+        <div class="field">
+          <label for="medicine-until">{{ fresh.means === 'last' ? 'Withdrawal until' : 'Clear from' }}</label>
+          <InputText id="medicine-until" v-model="fresh.until" size="small" type="date" />
+          <FieldIssues :issues="at('until')" />
+        </div>
+        <TextField
+          id="medicine-hour"
+          v-model="fresh.hour"
+          label="Hour it ends, if one is said"
+          :issues="at('hour')"
+        />
+      </template>
       <Button type="submit" size="small" outlined label="Add medicine" />
     </form>
   </div>
