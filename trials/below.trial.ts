@@ -10,6 +10,8 @@ const BELOW = join(import.meta.dirname, 'faulty/below.mjs')
 const FAULTS = ['EIO', 'ENOSPC', 'short'] as const
 /** A database that fails is said to have failed within this, however slow the machine. */
 const SAID_MS = 20_000
+/** A stop makes a copy first: half of what a service manager waits for it (systemd: 90 s, from memory). */
+const END_MS = 45_000
 
 interface Fault {
   at: number
@@ -42,7 +44,7 @@ async function lived(fault: Fault): Promise<Life> {
     }
     first.child.kill('SIGTERM')
   }
-  const code = await Promise.race([ended, wait(SAID_MS).then(() => 'late' as const)])
+  const code = await Promise.race([ended, wait(END_MS).then(() => 'late' as const)])
   if (code === 'late') {
     life.wrong.push('it did not end when asked')
     first.child.kill('SIGKILL')
