@@ -17,6 +17,8 @@ export interface ClassBilled {
 /** What a lot is billed by: its animals, its weights, what is packed, the time at the bench; ways taken and classes of cuts. */
 export interface Billed {
   count: number
+  /** Animals killed, where some were condemned after it. */
+  killed?: number
   hot: Kg
   hanging: Kg
   packs: number

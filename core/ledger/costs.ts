@@ -11,7 +11,7 @@ export interface CostFigures {
 }
 
 /** What a fee counts: heads, packs, or kilograms of the weight, the ways or the class of cuts it is for. */
-function countedBy({ per, basis, on }: Fee, billed: Billed): { heads: number; packs: number; kg: Kg } {
+function countedBy({ fee, per, basis, on }: Fee, billed: Billed): { heads: number; packs: number; kg: Kg } {
   if (on && 'ways' in on) {
     const ways = on.ways.flatMap((id) => billed.ways?.get(id) ?? [])
     return { heads: sumOf(ways, (w) => w.heads), packs: 0, kg: sumOf(ways, (w) => w.kg) }
@@ -27,7 +27,9 @@ function countedBy({ per, basis, on }: Fee, billed: Billed): { heads: number; pa
     cold: billed.cold ?? billed.hanging,
     hanging: billed.hanging,
   }
-  const { count: heads, packs } = billed
+  const { count, killed = count, packs } = billed
+  // A plant bills what it killed, food or not.
+  const heads = fee === 'kill' ? killed : count
   return { heads, packs, kg: per === 'kg' || per === 'lb' ? weights[basis ?? 'hot'] : kg(0) }
 }
 

@@ -25,6 +25,7 @@ export function finished(
   const minutes = allMinutes(bench)
   const billed: Billed = {
     count: of.count,
+    killed: of.killed,
     live: weights?.live ?? kg(0),
     cold: weights?.cold ?? kg(0),
     ways,

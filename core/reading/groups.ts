@@ -5,6 +5,7 @@ import { readFacts, tried, weighedApart, type CommandRow, type FactRow, type Sai
 import {
   animalsIn,
   childrenOf,
+  condemnedBy,
   constituentsOf,
   inForce,
   isGroupFact,
@@ -169,6 +170,9 @@ function stepFacts(lot: KeptLot, group: GroupRow): Of<FactRow>[] {
 /** What was lost of a group, and of those it was split from; of all of a lot, in every group of it. */
 const isLoss = ({ fact }: FactRow) => fact.kind === 'loss' || fact.kind === 'downgrade'
 
+const condemnedIn = (facts: readonly FactRow[]): number =>
+  inForce(facts).reduce((sum, { fact }) => sum + condemnedBy(fact), 0)
+
 /** A lot with as many animals in it and in its groups as are left. */
 function living(lot: KeptLot): KeptLot {
   const groups = livingOf(lot.groups, lot.facts)
@@ -191,7 +195,7 @@ function groupOf(lot: KeptLot, id: string): GroupState {
     name: group.name,
     half: group.half,
     count: animalsIn(group),
-    share: { before, of: animalsIn(whole) },
+    share: { before, of: animalsIn(whole), killed: animalsIn(whole) + condemnedIn(lot.facts) },
     weighings,
     shared: knownOf(lot, group).filter((e) => !own.has(e.stage)),
     commands: lineageOf(groups, id).flatMap((g) => lot.commands.filter((c) => c.group === g.id)),

@@ -40,7 +40,7 @@ export interface GroupState extends LotState {
   id: string
   name: string
   /** Its share of the lot: so many animals stand before it, of so many. It bears that share of what all cost. */
-  share: { before: number; of: number }
+  share: { before: number; of: number; killed: number }
   /** Weights that were taken of more than this group, as its share of them. */
   shared: readonly Evidence[]
 }
@@ -174,6 +174,8 @@ export interface Reckoning {
   /** The groups it is split into, and what each comes to: together they are this reading. Empty where it is one. */
   groups: readonly GroupRead[]
   count: number
+  /** Animals that were killed, those condemned after it too: what a plant bills and a year counts. */
+  killed: number
   farm: FarmFigures
   /** The flow of this very animal: with its own number of ribs. */
   flow: Flow

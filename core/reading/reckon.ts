@@ -1,4 +1,4 @@
-import { packedIn, type Station } from '#core/records'
+import { condemnedBy, packedIn, type Station } from '#core/records'
 import {
   animalOf,
   chainUnder,
@@ -148,11 +148,14 @@ function reckonOne(
     drawn,
     drawnNow,
   })
+  const condemned = plan.downgrades.reduce((sum, d) => sum + condemnedBy(d), 0)
+  const killed = isGroup(lot) ? (count * lot.share.killed) / lot.share.of : count + condemned
   const dayShare = isGroup(lot) ? count / lot.share.of : 1
   return finished(
     {
       groups: [],
       count,
+      killed,
       farm,
       flow,
       plan,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { KG_PER_LB, minor } from '#core/measure'
 import { takePath, type Said } from '#core/plan'
 import { ANATOMIES } from '#core/species'
-import type { FactBody } from '#core/records'
+import { goneBy, type FactBody, type Species } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { productsOf, progressOf, railOn, reckon, STANDINGS, type LotState } from './index.ts'
 import { FARM, lotOf, packOf } from './testing.ts'
@@ -91,5 +91,40 @@ describe('places on the rail', () => {
     expect(on('2026-11-23', 6)).toMatchObject({ taken: 2, free: 3 })
     expect(on('2026-11-22', 4)!.free).toBe(-2)
     expect(on('2026-11-22', null)).toBeNull()
+  })
+})
+
+describe('birds of a year under the exemption (9 CFR 381.10, from memory)', () => {
+  const EXEMPT = routed('poultry-exempt')
+  const fee: FactBody = { kind: 'fee', fee: 'kill', amount: minor(450), per: 'head', basis: null }
+  const condemned: FactBody = {
+    ...{ kind: 'downgrade', what: 'condemned', animals: 2, shown: null },
+    ...{ lost: minor(0), lesson: null },
+  }
+  const dead: FactBody = { kind: 'loss', day: '2026-11-01', animals: 3, cause: 'found-dead' }
+  const birds = (species: Species, ...said: FactBody[]) =>
+    progressOf(reckon(flowOf(species), lotOf(species, [EXEMPT, ...said]), FARM, 0)).exempt!.birds
+  it('counts birds killed, a turkey as four, and a box of backs as none', () => {
+    expect([birds('broiler'), birds('duck'), birds('turkey')]).toEqual([40, 40, 160])
+    const boxed: FactBody = {
+      kind: 'observation',
+      what: 'hangs',
+      value: { as: 'part', part: 'back' },
+    }
+    expect(birds('broiler', boxed)).toBe(0)
+  })
+  it('those condemned after the kill were killed: they count and the plant bills them; those dead before it do not', () => {
+    // As the server reads a lot: its count is of those that live to be food.
+    const of = (...said: FactBody[]) => {
+      const gone = said.reduce((sum, f) => sum + goneBy(f), 0)
+      const lot = lotOf('broiler', [EXEMPT, fee, ...said])
+      return reckon(flowOf('broiler'), { ...lot, count: lot.count - gone }, FARM, 0)
+    }
+    const exempt = (read: ReturnType<typeof of>) => progressOf(read).exempt!.birds
+    expect([of(), of(dead), of(condemned)].map((r) => [r.count, exempt(r), r.money.costs.total])).toEqual([
+      [40, 40, 40 * 450],
+      [37, 37, 37 * 450],
+      [38, 40, 40 * 450],
+    ])
   })
 })

@@ -1,5 +1,6 @@
 import type { Kg, Names } from '#core/measure'
 import { CLASS_OF } from '#core/records'
+import { birdsOf } from '#core/rules'
 import { cutOn, hungWords } from '#core/plan'
 import type { Reckoning, Uncovered } from './lot.ts'
 
@@ -73,10 +74,14 @@ export function progressOf(read: Reckoning): Progress {
     hangs: standing === 'hanging' ? hangsFor(read) : null,
     exempt:
       read.plan.route === 'poultry-exempt'
-        ? { birds: read.count, year: read.plan.killed?.slice(0, 4) ?? null }
+        ? { birds: exemptCount(read), year: read.plan.killed?.slice(0, 4) ?? null }
         : null,
   }
 }
+
+/** Birds it counts of a year: those killed, condemned ones too, in birds of the law; none of parts that another lot was cut into. */
+const exemptCount = ({ killed, plan, flow }: Reckoning): number =>
+  plan.hangs.as === 'whole' ? killed * birdsOf(flow.anatomy.species) : 0
 
 /** Birds and rabbits lie in ice or on trays, and a part in its box. */
 function hangsFor({ flow, plan }: Reckoning): Progress['hangs'] {

@@ -6,9 +6,11 @@ import type { Group } from './lots.ts'
 /** What is asked of a group to know where it stands among the others of its lot. */
 export type GroupRow = Pick<Group, 'id' | 'parent' | 'joins' | 'animals' | 'half' | 'name'>
 
+/** How many animals a fact says were condemned after the kill: they were killed, and are not food. */
+export const condemnedBy = (fact: FactBody): number =>
+  fact.kind === 'downgrade' && fact.what === 'condemned' ? fact.animals : 0
 /** How many animals of a group a fact says are gone: lost, or condemned on the day. */
-export const goneBy = (fact: FactBody): number =>
-  fact.kind === 'loss' || (fact.kind === 'downgrade' && fact.what === 'condemned') ? fact.animals : 0
+export const goneBy = (fact: FactBody): number => (fact.kind === 'loss' ? fact.animals : condemnedBy(fact))
 
 /** Groups with as many animals as are left of them: what was lost of a group is lost of those it was split from, too. */
 export function livingOf<G extends GroupRow>(

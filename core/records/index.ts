@@ -83,6 +83,7 @@ export {
   animalsIn,
   constituentsOf,
   childrenOf,
+  condemnedBy,
   goneBy,
   livingOf,
   isGroupFact,

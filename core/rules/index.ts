@@ -16,7 +16,7 @@ export {
 } from './goods.ts'
 export type { Flesh, Good } from './goods.ts'
 export { HANDLING, retainedWords, packageWords } from './labels.ts'
-export { clearOn, EXEMPT_BIRDS, exemptionOf, heldBack, lastOf, sayClear, verdictOf } from './sale.ts'
+export { birdsOf, clearOn, EXEMPT_BIRDS, exemptionOf, heldBack, lastOf, sayClear, verdictOf } from './sale.ts'
 export type { Reason, Verdict } from './sale.ts'
 import { CLASS_OF, type AnimalClass, type Species } from '#core/records'
 

@@ -1,4 +1,4 @@
-import type { End, Medicine, Route } from '#core/records'
+import type { End, Medicine, Route, Species } from '#core/records'
 import { ruleOf, type SaleRule } from './routes.ts'
 
 /** What is known of an animal that decides whether it is food, and for whom. Days are ISO 8601. */
@@ -113,11 +113,17 @@ export const heldBack = (medicines: Known['medicines'], day: string) => medicine
 /** Birds a small producer may slaughter himself in a year without inspection (9 CFR 381.10, from memory). */
 export const EXEMPT_BIRDS = { small: 1_000, large: 20_000 } as const
 
+/** How many birds one counts for: a turkey four (9 CFR 381.10, from memory: 250 turkeys are the 1,000, 5,000 the 20,000). */
+export const birdsOf = (species: Species): number => (species === 'turkey' ? 4 : 1)
+
 /** What so many birds in a year mean under the exemption. */
 export function exemptionOf(birds: number): { within: 'small' | 'large' | 'none'; says: string } {
   const count = birds.toLocaleString('en-US')
   if (birds <= EXEMPT_BIRDS.small)
-    return { within: 'small', says: `${count} of 1,000 birds this year under the exemption.` }
+    return {
+      within: 'small',
+      says: `${count} of 1,000 birds this year under the exemption; a turkey counts as four.`,
+    }
   if (birds <= EXEMPT_BIRDS.large)
     return {
       within: 'large',

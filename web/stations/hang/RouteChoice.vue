@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import RadioButton from 'primevue/radiobutton'
-import type { Route } from '#core/records'
+import { CLASS_OF, type Route } from '#core/records'
 import { routesFor } from '#core/rules'
 import { useExemptBirds } from '../../state/exemptBirds.ts'
 import { useReading } from '../../state/lot.ts'
@@ -49,6 +49,10 @@ const take = (value: Route) => note({ kind: 'observation', what: 'route', value 
           </template></span
         >
       </label>
+      <p v-if="CLASS_OF[body.anatomy.species] === 'rabbits'" class="muted">
+        Rabbits, like quail and other game birds, are under no federal poultry law: ask your state what a
+        small producer may sell, before the kill.
+      </p>
     </fieldset>
   </div>
 </template>
