@@ -47,7 +47,7 @@ interface IssueFigures {
   'loss-unusual': Band & { later: WeightAt; earlier: WeightAt; ratio: number }
   'unknown-id': { kind: string; id: string }
   'shut-out': { reason: string; part: string; path: string }
-  'door-closed': { wanted: string; is: string }
+  'door-closed': { wanted: string; is: string; age?: true }
   'both-sides': Nothing
   /** Asked of a side, a quarter or a part of an animal: what is not there. */
   'not-in-job': { part: Names }

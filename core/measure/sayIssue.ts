@@ -68,7 +68,7 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
     case 'shut-out':
       return issue.figures.reason
     case 'door-closed':
-      return `This needs the carcass ${issue.figures.wanted}; this one is ${issue.figures.is}.`
+      return `This needs the carcass ${issue.figures.wanted}; this one is ${issue.figures.is}.${issue.figures.age ? ' If that is wrong, correct its day of birth on Hang, by papers or teeth.' : ''}`
     case 'way-gone':
       return 'The figures this lot is read by have no such way.'
     case 'anatomy-unknown':

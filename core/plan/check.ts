@@ -9,7 +9,7 @@ import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { tried, type Log } from './history.ts'
 import { canBeHeld } from './holding.ts'
 import { heldBy, inOnePiece, isMovable } from './inOnePiece.ts'
-import { readPlan, refusalOf, type Plan } from './read.ts'
+import { AGE, readPlan, refusalOf, type Plan } from './read.ts'
 import { repeated } from './repeats.ts'
 import { canHang, extentOf, outsideKind, sidesIn } from '#core/carcass'
 
@@ -318,7 +318,7 @@ export function contradictionIn(anatomy: Anatomy, facts: readonly FactRow[], cou
   const months = monthsBetween(born, killed)
   const isOld = months >= CATTLE_MONTHS
   const said = conventions.under30
-  return anatomy.conventions.some((c) => c.id === 'under30') && said !== undefined && said === isOld
+  return anatomy.conventions.some((c) => c.id === AGE) && said !== undefined && said === isOld
     ? issueOf('age-contradicts', 'value', { born, killed, months, is: isOld ? 'older' : 'younger' })
     : null
 }

@@ -283,15 +283,22 @@ function closed(
   const found = unmet(anatomy, needs, conventions)
   if (!found) return null
   const { convention: c, wanted } = found
-  return issueOf('door-closed', 'path', { wanted: wanted ? c.on : c.off, is: wanted ? c.off : c.on })
+  return issueOf('door-closed', 'path', {
+    wanted: wanted ? c.on : c.off,
+    is: wanted ? c.off : c.on,
+    ...(c.id === AGE && { age: true }),
+  })
 }
 
 const leanOf = (lean: number | null): Pick<Choices, 'lean'> => (lean === null ? {} : { lean })
 
+/** The convention that is no way to dress but an age: nobody takes it to have a cut. */
+export const AGE = 'under30'
+
 /** Cattle whose days say they were old enough are read so, whatever nobody said. */
 function aged(anatomy: Anatomy, facts: Facts): Facts {
   const { born, killed, conventions } = facts
-  const door = anatomy.conventions.find((c) => c.id === 'under30')
+  const door = anatomy.conventions.find((c) => c.id === AGE)
   if (!door || born === null || killed === null || conventions.under30 !== undefined) return facts
   return { ...facts, conventions: { ...conventions, under30: monthsBetween(born, killed) < CATTLE_MONTHS } }
 }

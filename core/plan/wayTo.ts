@@ -2,7 +2,7 @@ import { lookup, type Anatomy, type SideName } from '#core/anatomy'
 import { SidedMap, unmet } from '#core/carcass'
 import type { Decision, FactBody } from '#core/records'
 import { inOnePiece } from './inOnePiece.ts'
-import { choicesWith, refusalOf, type Plan } from './read.ts'
+import { AGE, choicesWith, refusalOf, type Plan } from './read.ts'
 import { takePath } from './takePath.ts'
 
 /** What would have to change for a refused path: how the animal is dressed, and decisions. */
@@ -15,9 +15,13 @@ export interface WayTo {
   bothSides: boolean
 }
 
+/** What is so already and not open any more: how old it is, and once it was killed how it was said to be dressed. */
+const isSo = (plan: Plan, door: string): boolean =>
+  door === AGE || (plan.killed !== null && plan.conventions[door] !== undefined)
+
 /**
  * The shortest change that makes a refused path possible: the door reopened, both sides taken, the part that uses the
- * same bones cut another way. Null where nothing does: a tool is down, the part is cut. The path itself is the last of the decisions.
+ * same bones cut another way. Null where nothing does: a tool is down, the part is cut, or a fact would have to be another one. The path itself is the last of the decisions.
  */
 export function wayTo(
   anatomy: Anatomy,
@@ -52,6 +56,7 @@ export function wayTo(
       choices: choicesWith(anatomy, plan, taken, conventions),
     }
     const refusal = refusalOf(anatomy, after, part, wanted, pathId)
+    if (!refusal && way.conventions.some((c) => isSo(plan, c.id))) return null
     if (!refusal) {
       way.facts = way.conventions.map((c) => ({
         kind: 'observation',
