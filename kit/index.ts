@@ -6,6 +6,7 @@ import * as idb from './idb.ts'
 import { closeStreams, connect, files, papers, wishFor, type Wish } from './window.ts'
 
 export type { Found } from './find.ts'
+export { problem } from './window.ts'
 
 declare module 'vitest' {
   export interface ProvidedContext {

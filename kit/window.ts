@@ -78,7 +78,13 @@ export const papers: string[] = []
 export const files: { name: string; blob: Blob }[] = []
 
 /** What a test wants of a request: that nothing answers it, another answer, or the server’s. */
-export type Wish = (method: string, path: string) => 'away' | Response | undefined
+export type Wish = (method: string, path: string) => 'away' | Response | Promise<Response> | undefined
+/** An answer that says what was wrong. */
+export const problem = (status: number, title: string) =>
+  new Response(JSON.stringify({ type: '/problems/test', title, status }), {
+    status,
+    headers: { 'content-type': 'application/problem+json' },
+  })
 let wish: Wish = () => undefined
 export const wishFor = (next: Wish = () => undefined) => void (wish = next)
 

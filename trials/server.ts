@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import type { Home, Lot } from '#contracts'
+import type { Bundle, Home } from '#contracts'
 import { startServer } from '../scripts/browser.mjs'
 import { copyPrepared, scratchFolder } from '../scripts/prepared.mjs'
 import { FARM, lotBody, weighingBody } from '../server/testing.ts'
@@ -58,9 +58,8 @@ export async function client(url: string, name: string, heard: Told, until: () =
 
 /** What is wrong with what a server holds against what was acknowledged: missing, or doubled. */
 export async function faultsAgainst(url: string, heard: Told): Promise<string[]> {
-  const ask = async (path: string) => (await fetch(`${url}/api${path}`)).json()
-  const home = (await ask('/home')) as Home
-  const lots = (await Promise.all(home.lots.map((l) => ask(`/lots/${l.id}`)))) as Lot[]
+  // The rail gives the newest only: what is held is asked whole.
+  const { lots } = ((await (await fetch(`${url}/api/bundle`)).json()) as Bundle).content
   return [
     ...compare(
       'lot',

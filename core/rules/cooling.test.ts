@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { chestOf, coolingOf, packageWords, tooWarmToFreeze } from './index.ts'
+import { chestOf, coolingOf, packageWords, roomRule, tooWarmToFreeze } from './index.ts'
 
 const deep = (hours: number, c: number) => ({ hours, c, where: 'deep' as const })
 const state = (all: ReturnType<typeof coolingOf>) => Object.fromEntries(all.map((x) => [x.id, x.state]))
@@ -50,6 +50,14 @@ describe('cooling', () => {
     expect(tooWarmToFreeze([deep(20, 3), deep(10, 12)])).toBeNull()
     expect(tooWarmToFreeze([deep(10, 12)])).toEqual(deep(10, 12))
     expect(tooWarmToFreeze([])).toBeNull()
+  })
+})
+
+describe('the room meat is cut in', () => {
+  it('is kept by the rule of the farm’s own country: 10 °C in the United States, 12 in the European Union (Regulation 853/2004, annex III, from memory)', () => {
+    expect(roomRule('USD')).toBe('Room at or below 10 °C (50 °F), meat at or below 4 °C (40 °F).')
+    expect(roomRule('EUR')).toMatch(/12 °C.*7 °C.*authority/)
+    expect(roomRule('NZD')).toMatch(/10 °C.*authority/)
   })
 })
 

@@ -27,7 +27,7 @@ const CAUTIONS = {
   chill:
     'Surface at or below 4 °C (40 °F) within 24 h, deep in the leg at or below 7 °C (45 °F) within 48 h. Write temperatures down. The plant’s own plan comes first.',
   block:
-    'Room at or below 12 °C (54 °F), meat at or below 7 °C (45 °F): the rule of the European Union, where none of yours is stricter. One primal on the block, the rest back in the cold. Glove on the off hand; cut away from the body.',
+    'One primal on the block, the rest back in the cold. Glove on the off hand; cut away from the body.',
   pack: 'Cold meat only into the freezer: it takes about 1–1.4 kg per 28 L a day (2–3 lb per cubic foot); hold the rest at or below 2 °C (36 °F).',
 } as const
 
@@ -59,6 +59,18 @@ const ALSO: Record<AnimalClass, Partial<Record<Step, string>>> = {
   },
   goats: SHORTENS,
   sheep: SHORTENS,
+}
+
+/**
+ * How cold room and meat are kept while they are cut, by the money a farm counts in: United States as inspected rooms are kept (common
+ * practice, from memory); the European Union's hygiene rules (Regulation 853/2004, annex III, from memory), which the United Kingdom
+ * kept. Elsewhere the stricter of the two.
+ */
+export function roomRule(currency: string): string {
+  const room = ['EUR', 'GBP', 'DKK', 'SEK', 'PLN', 'CZK'].includes(currency)
+    ? 'Room at or below 12 °C (54 °F), meat at or below 7 °C (45 °F), birds and rabbits at or below 4 °C (40 °F).'
+    : 'Room at or below 10 °C (50 °F), meat at or below 4 °C (40 °F).'
+  return currency === 'USD' ? room : `${room} Your authority may ask for less or more.`
 }
 
 /** The caution that belongs to a step, for this species. */

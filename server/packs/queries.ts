@@ -153,7 +153,8 @@ export async function selectUsed(
   const rows = await many<Row>(
     tx,
     `select case when l.wrap is null
-         then (select count(*) from unit u where u.at > l.since and u.state <> 'corrected')
+         then (select count(*) from unit u where u.at > l.since and u.state <> 'corrected' and not exists
+              (select from pack_event e where e.number = u.number and e.at > l.since and e.what = 'label'))
             + (select count(*) from pack_event e where e.at > l.since and e.what = 'label')
          else (select count(*) from unit u join pack p on p.id = u.weigh_in
             where u.at > l.since and u.state <> 'corrected' and p.wrap = l.wrap

@@ -3,7 +3,7 @@ import Dialog from 'primevue/dialog'
 
 const emit = defineEmits<{ close: [] }>()
 const KEYS: [string, string][] = [
-  ['[  ]   or   ,  .', 'previous and next station'],
+  ['[  ]', 'previous and next station'],
   ['← → ↑ ↓', 'walk the parts of the carcass (on the Block)'],
   ['Page ↑  Page ↓', 'from one break line to the next; Enter opens its places, arrows move it'],
   ['1 – 9', 'take that way of cutting the part'],

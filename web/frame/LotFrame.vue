@@ -62,8 +62,6 @@ function step(by: number) {
 useKeys(() => ({
   '[': () => step(-1),
   ']': () => step(1),
-  ',': () => step(-1),
-  '.': () => step(1),
   u: undo,
   'Shift+U': redo,
   'Ctrl+z': undo,

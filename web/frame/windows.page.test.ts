@@ -1,18 +1,13 @@
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
 import type { FactBody } from '#core/records'
-import { fallowmere } from '#kit'
+import { fallowmere, problem } from '#kit'
 
 /** Another window is another device that asks the same server. */
 const page = fallowmere()
 const noteElsewhere = async (tag: string, fact: FactBody, corrects: string | null = null) =>
   page.ask('POST', `/lots/${await page.idOf(tag)}/facts`, {
     facts: [{ id: uuid(), corrects, stands: true, fact }],
-  })
-const problem = (status: number, title: string) =>
-  new Response(JSON.stringify({ type: '/problems/test', title, status }), {
-    status,
-    headers: { 'content-type': 'application/problem+json' },
   })
 
 describe('what another window did', () => {

@@ -17,7 +17,7 @@ import {
   type Task,
 } from '#core/hand'
 import { heldParts, shownRows, type Reckoning, type ShownRow } from '#core/reading'
-import { cautionAt } from '#core/rules'
+import { cautionAt, roomRule } from '#core/rules'
 import {
   animalsOf,
   dressingWords,
@@ -360,7 +360,7 @@ export const blockCard = paperKind({
     const rows = shownRows(read, farm.massUnit)
     const today = rows.filter((r) => !isLater(read.flow.anatomy, read.plan.held, r.slot.part, r.slot.side))
     const total = sumOf(today, (r) => r.shown)
-    const species = cautionAt('block', read.flow.anatomy.species)
+    const species = `${roomRule(farm.currency)} ${cautionAt('block', read.flow.anatomy.species)}`
     const cautions = [species, ...AT_THE_BENCH, ...notToday(read, says)]
     const work = orderedWork(read)
     const minutes = taskMinutes(read, work.tasks)

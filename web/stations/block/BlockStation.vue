@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { offeredParts } from '#core/reading'
-import { cautionAt } from '#core/rules'
+import { cautionAt, roomRule } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useKeys } from '../../state/keys.ts'
+import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import BlockTabs from './BlockTabs.vue'
 import CutTray from './CutTray.vue'
@@ -12,6 +13,7 @@ import PathTable from './PathTable.vue'
 import { usePathChoice } from './pathChoice.ts'
 
 const { central: read, body, part, sides } = useReading()
+const { currency } = useFarm().farm!
 const { choose, numbered } = usePathChoice()
 const order = computed(() => offeredParts(read.value))
 const move = (by: number) => {
@@ -43,8 +45,8 @@ useKeys(() => ({
       <section class="stack">
         <PathTable />
         <CautionNote
-          >{{ cautionAt('block', body.anatomy.species) }} The processor’s licence and local codes come
-          first.</CautionNote
+          >{{ roomRule(currency) }} {{ cautionAt('block', body.anatomy.species) }} The processor’s licence and
+          local codes come first.</CautionNote
         >
       </section>
     </div>

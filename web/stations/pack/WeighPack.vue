@@ -205,44 +205,54 @@ async function keep(stands = true, confirmed = false) {
       return
     }
   }
+  const typedNow = { text: text.value, pieces: pieces.value, packs: packs.value }
   issues.value = await pack({ ...row, confirmed })
   if (issues.value.length > 0) return
   armed.value = !isFromScale
   void countShelf()
   await nextTick()
   const made = state.value!.packs.find((p) => p.id === row.id)
-  const name = words
-    .name(expected.value?.cut.names ?? body.value.anatomy.cuts.find((c) => c.id === row.cut)!.names)
-    .toLowerCase()
+  const name = words.name(body.value.anatomy.cuts.find((c) => c.id === row.cut)!.names).toLowerCase()
   kept.value = stands
-    ? sayKept(name, shown.value, made?.number ?? null, farm.queue.isPending(row.id))
+    ? sayKept(name, row, made?.number ?? null, farm.queue.isPending(row.id))
     : 'The entry is withdrawn; it stays on record.'
   correcting.value = null
   outOf.value = []
-  text.value = ''
-  pieces.value = ''
-  packs.value = '1'
-  if (stands && labelled.value && hasPrinter.value && made?.number) {
-    const first = made.number
-    issues.value = await labelsOf(
-      lot.value!.id,
-      Array.from({ length: row.packs }, (_, i) => first + i),
-    )
-  }
+  // What was typed for the next one while this one was on its way stays.
+  if (text.value === typedNow.text) text.value = ''
+  if (pieces.value === typedNow.pieces) pieces.value = ''
+  if (packs.value === typedNow.packs) packs.value = '1'
   if (isFromScale) moveOn(row.cut)
   focus()
+  if (stands && labelled.value && hasPrinter.value && made?.number)
+    await printed(name, made.number, row.packs)
 }
-function sayKept(name: string, { value, unit }: TypedMass, number: number | null, waits: boolean): string {
-  const what = `${value} ${unit} of ${name} kept`
+/** Labels come when the printer has them: by then another cut may stand here, so it is said of which they were not. */
+async function printed(name: string, first: number, many: number) {
+  const numbers = Array.from({ length: many }, (_, i) => first + i)
+  const wrong = await labelsOf(lot.value!.id, numbers)
+  if (wrong.length > 0)
+    issues.value = wrong.map((w) => ({ ...w, detail: `Label of pack ${first}, ${name}: ${w.detail}` }))
+}
+function sayKept(
+  name: string,
+  { shown, packs: many }: { shown: TypedMass; packs: number },
+  number: number | null,
+  waits: boolean,
+): string {
+  const what = `${shown.value} ${shown.unit} of ${name} kept`
   if (waits) return `${what} on this device, and sent when the server answers.`
   if (number === null) return `${what}.`
-  const last = number + count.value - 1
+  const last = number + many - 1
   return last > number ? `${what}, packs ${number}–${last}.` : `${what}, pack ${number}.`
 }
-/** As many packs are weighed of it as are planned: the next cut stands there. */
+/** As many packs are weighed of it as are planned: the next cut stands there, unless another was chosen meanwhile. */
 function moveOn(of: string) {
   const now = read.value.cuts.find((c) => c.cut.id === of)
-  if (now && now.packs > 0 && now.weighedPacks >= now.packs && next.value[0]) cut.value = next.value[0].cut.id
+  const after = next.value[0]?.cut
+  if (cut.value !== of || !after || !now || now.packs === 0 || now.weighedPacks < now.packs) return
+  cut.value = after.id
+  kept.value += ` Next: ${words.name(after.names).toLowerCase()}.`
 }
 useKeys(() => ({ w: () => void keep() }))
 /** All of it is weighed: the next cut stands there. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { fallowmere, figure } from '#kit'
+import { fallowmere, figure, problem } from '#kit'
 
 const page = fallowmere()
 const put = (kg: number) =>
@@ -66,6 +66,33 @@ describe('the scale', () => {
     expect(await packsOf('bacon')).toBe(2)
     await page.open('tools', 'Clover')
     await page.getByText('498').waitFor()
+  })
+
+  it('what is shown when the key is pressed is what is kept, however long the printer takes', async () => {
+    await page.open('pack', 'Clover')
+    await row('hock').getByRole('button', { name: 'Weigh Hocks' }).click()
+    const planned = Number(/of (\d+) packs?/.exec(await row('hock').innerText())![1])
+    await page.getByLabel('Packs', { exact: true }).fill(`${planned - 1 - (await packsOf('hock'))}`)
+    await page.getByLabel('Weight on the scale').fill(`${(planned - 1) * 1.4} lb`)
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await expect.poll(() => packsOf('hock')).toBe(planned - 1)
+    let answer: (res: Response) => void = () => undefined
+    const printer = new Promise<Response>((resolve) => (answer = resolve))
+    page.answer((_, path) => (path.endsWith('/papers') ? printer : undefined))
+    await put(0)
+    await still('0.00')
+    await put(0.68)
+    await still('1.50')
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText(/of hocks kept, pack \d+\. Next: /).waitFor()
+    await row('liver').getByRole('button', { name: 'Weigh Liver' }).click()
+    answer(problem(409, 'The printer is away.'))
+    await page.getByText(/^Label of pack \d+, hocks: The printer is away/).waitFor()
+    page.answer()
+    await page.getByLabel('Weight on the scale').fill('2.2 lb')
+    await page.getByRole('button', { name: 'Keep weight' }).click()
+    await page.getByText(/^2\.2 lb of liver kept/).waitFor()
+    await put(0)
   })
 
   it('in floor mode cut and what is left of it stand beside the scale, and go down as it is weighed', async () => {

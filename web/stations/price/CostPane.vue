@@ -57,7 +57,7 @@ function add() {
       : [
           {
             field: 'label',
-            detail: `Say what was paid for: ${ideas.value[0]!.toLowerCase()}, feed, haulage…`,
+            detail: `Say what was paid for: ${(ideas.value[0] ?? 'the animal').toLowerCase()}, feed, haulage…`,
             confirmable: false,
           },
         ]),
@@ -80,8 +80,14 @@ const leaves = computed(() => {
 /** What is usually paid for, in the farm's words: a press writes it. */
 const ideas = computed(() => {
   const about = aboutOf(read.value.flow.anatomy.species)
-  return [...(about ? [words.name(about.young)] : []), 'Feed', 'Haulage', 'Own labour']
+  const all = [...(about ? [words.name(about.young)] : []), 'Feed', 'Haulage', 'Own labour']
+  return all.filter((w) => !read.value.plan.costs.some((c) => c.label === w))
 })
+/** A press writes the word, and the figure is typed next. */
+function take(label: string) {
+  fresh.label = label
+  document.getElementById('cost-amount')?.focus()
+}
 /** What the minutes are spent on; what takes none is not named. */
 const bench = computed(() => {
   const { hand, grind, finish, wrap, setUp } = read.value.bench
@@ -146,8 +152,8 @@ const bench = computed(() => {
         />
       </div>
       <Button type="submit" size="small" outlined label="Add cost" />
-      <div v-if="read.plan.costs.length === 0" class="row ideas">
-        <button v-for="w in ideas" :key="w" type="button" @click="fresh.label = w">{{ w }}</button>
+      <div v-if="ideas.length > 0" class="row ideas">
+        <button v-for="w in ideas" :key="w" type="button" @click="take(w)">{{ w }}</button>
       </div>
     </form>
     <FieldIssues :issues="issues" />
