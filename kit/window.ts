@@ -111,6 +111,8 @@ export function connect(server: string): void {
     fetch: (path: string, init?: RequestInit) => {
       const other = wish(init?.method ?? 'GET', path)
       if (other === 'away') return awaited(Promise.reject(new TypeError('no network')))
+      // What is held back on purpose is not waited for.
+      if (other instanceof Promise) return other
       return awaited(other ? Promise.resolve(other) : whole(plain(new URL(path, server), init)))
     },
   })
