@@ -76,6 +76,21 @@ describe('drawn bar codes, read back by a reader library', () => {
     expect(text).toMatch(/01\d{14}3202000234132611242100001234.?10Bramble$/)
     expect(readCode(text)).toBe(pack.number)
   })
+  it.each([
+    ['Lot #3', 'Lot-3'],
+    ['Ewe (late)', 'Ewe-late'],
+    ['Écru & Söhne, spring', 'cru-&-S-hne,-spring'],
+    ['№ 7', '7'],
+    ['豚', ''],
+    ['"%&\'*+,-./:;<=>?_', '"%&\'*+,-./:;<=>?_'],
+  ])(
+    'a lot called %s is drawn and read with signs of the standard’s 82 only (GS1 General Specifications, figure 7.11-1, from memory)',
+    (lot, read) => {
+      const code = codeOf({ ...pack, lot, as: { kind: 'gs1-128', gtin: '6291041500213' } })
+      const text = scanned(code).getText()
+      expect(text.split('2100001234')[1]!.replace(/^[^!-~]?(?:10)?/, '')).toBe(read)
+    },
+  )
 })
 
 const LOTS: [Species, Said[]][] = [

@@ -12,6 +12,12 @@ export interface Gs1Pack {
   number: number
 }
 
+/**
+ * Signs that an element string may not hold: the standard has 82 (GS1 General Specifications, figure 7.11-1). Brackets are among those it may,
+ * and are left out too: whoever reads the words below the bars takes them for the ends of an identifier.
+ */
+const NOT_IN_82 = /[^!"%&'*+,\-./0-9:;<=>?A-Z_a-z]+/g
+
 /** Six digits of a weight, with three decimals in kg (AI 3103) or two in lb (AI 3202); null where it has too many. */
 function netWeight({ value, unit }: TypedMass): { ai: string; text: string } | null {
   const places = unit === 'kg' ? 3 : 2
@@ -41,7 +47,7 @@ export function gs1Elements({
   const weight = netWeight(shown)
   if (!weight) return null
   const day = packed.slice(2, 10).replaceAll('-', '')
-  const batch = lot.replaceAll(/[^!-~]/g, '').slice(0, 20)
+  const batch = lot.replaceAll(NOT_IN_82, '-').slice(0, 20).replaceAll(/^-|-$/g, '')
   return [
     ['01', variable(gtin)],
     [weight.ai, weight.text],

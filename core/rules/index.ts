@@ -26,8 +26,7 @@ const CAUTIONS = {
     'Never plan an animal that died by itself, was sick, or is under a drug withdrawal period. Withdraw feed 12–24 h, water always there. Ask the inspector or a vet about anything unusual.',
   chill:
     'Surface at or below 4 °C (40 °F) within 24 h, deep in the leg at or below 7 °C (45 °F) within 48 h. Write temperatures down. The plant’s own plan comes first.',
-  block:
-    'One primal on the block, the rest back in the cold. Glove on the off hand; cut away from the body.',
+  block: 'One primal on the block, the rest back in the cold. Glove on the off hand; cut away from the body.',
   pack: 'Cold meat only into the freezer: it takes about 1–1.4 kg per 28 L a day (2–3 lb per cubic foot); hold the rest at or below 2 °C (36 °F).',
 } as const
 

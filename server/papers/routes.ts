@@ -2,7 +2,7 @@ import { Router } from 'express'
 import same from 'fast-deep-equal'
 import { askedPaperSchema, type IssuedPaper } from '#contracts'
 import { readBy, type LabelSheet } from '#core/records'
-import { notFound, parsed, taken } from '../problem.ts'
+import { notFound, parsed, Refusal, taken } from '../problem.ts'
 import { idOf, refusedIn, type Served } from '../served.ts'
 import type { Store } from '../store/store.ts'
 import { askedOf } from './operations.ts'
@@ -12,6 +12,15 @@ async function labelDesign(store: Store): Promise<LabelSheet | null> {
   const bodies = (await store.run('sheets', undefined)).map((s) => s.body)
   return bodies.find((b) => b.format === 'ekko-labels') ?? null
 }
+
+const notDrawn = () =>
+  new Refusal({
+    type: '/problems/not-drawn',
+    title: 'The bar codes of these labels cannot be drawn, so none was issued.',
+    status: 422,
+    detail:
+      'Print the pack’s number instead of a code with the lot in it (Pack, Labels), or name the lot in plain letters.',
+  })
 
 /** Papers as they were issued, and their forms. */
 export function paperRoutes({ store, papers, now }: Served): Router {
@@ -36,6 +45,11 @@ export function paperRoutes({ store, papers, now }: Served): Router {
     const drawn = await papers.draw({ kind, share, words, farm, lot, group, anatomy, design, at: issuedAt })
     if (!drawn.ok) throw await refusedIn(store, drawn.issues)
     const paper: IssuedPaper = { ...asked, data: { ...drawn.value }, issuedAt }
+    // Bars can be what cannot be drawn: nothing is issued that was not.
+    if (design)
+      await papers.pdf(paper).catch(() => {
+        throw notDrawn()
+      })
     const out = await store.run('keepPaper', paper)
     if (out.result === 'taken') throw taken(out)
     res.status(201).json(out.paper)
