@@ -25,6 +25,10 @@ export interface Billed {
   minutes: number
   live?: Kg
   cold?: Kg
+  /** What is packed and will be: products. */
+  packed?: Kg
+  /** Share of the lot that each animal is, by its own hot weight where all were weighed alone. */
+  heads?: readonly number[]
   ways?: ReadonlyMap<string, WayBilled>
   classes?: ReadonlyMap<Destination, ClassBilled>
   /** What follows from the cuts themselves: what goes on them, what is given of them. */

@@ -26,6 +26,7 @@ function countedBy({ fee, per, basis, on }: Fee, billed: Billed): { heads: numbe
     rebate: kg(billed.hot * REBATE),
     cold: billed.cold ?? billed.hanging,
     hanging: billed.hanging,
+    packed: billed.packed ?? kg(0),
   }
   const { count, killed = count, packs } = billed
   // A plant bills what it killed, food or not.
@@ -33,10 +34,18 @@ function countedBy({ fee, per, basis, on }: Fee, billed: Billed): { heads: numbe
   return { heads, packs, kg: per === 'kg' || per === 'lb' ? weights[basis ?? 'hot'] : kg(0) }
 }
 
+/** With its least: of the whole, or of each animal by what is its share of it. */
+function atLeast({ least = minor(0), leastPer = 'lot' }: Fee, amount: number, billed: Billed): number {
+  if (leastPer === 'lot') return Math.max(amount, least)
+  const n = Math.max(1, Math.round(billed.count))
+  const shares = billed.heads ?? Array.from({ length: n }, () => 1 / n)
+  return sumOf(shares, (share) => Math.max(amount * share, least))
+}
+
 function feeAmount(fee: Fee, billed: Billed): Minor {
   const { heads, packs, kg: mass } = countedBy(fee, billed)
   const many = fee.per === 'head' ? heads : fee.per === 'pack' ? packs : fromKg(mass, fee.per)
-  const amount = minor(many > 0 ? Math.max(fee.amount * many, fee.least ?? 0) : 0)
+  const amount = minor(many > 0 ? atLeast(fee, fee.amount * many, billed) : 0)
   return fee.credit ? minor(-amount) : amount
 }
 
@@ -83,7 +92,7 @@ export function costsOf(
 export function feePerKg(fees: Plan['fees']): { hot: number; hanging: number } {
   const slope = { hot: 0, hanging: 0 }
   for (const { amount, per, basis, on, credit } of Object.values(fees)) {
-    if (on || basis === 'live' || (per !== 'kg' && per !== 'lb')) continue
+    if (on || basis === 'live' || basis === 'packed' || (per !== 'kg' && per !== 'lb')) continue
     const rate = perKg(priceOf(amount, per)) * (credit ? -1 : 1) * (basis === 'rebate' ? REBATE : 1)
     slope[basis === 'hanging' || basis === 'cold' ? 'hanging' : 'hot'] += rate
   }

@@ -1,10 +1,10 @@
 import { fromKg, kg, minor, type Kg, type MassUnit, type Minor } from '#core/measure'
-import { FEE_BASES, type FeeBasis } from '#core/records'
+import { DEAL_BASES, type DealBasis } from '#core/records'
 import { REBATE, type Billed } from './billed.ts'
 
 /** A deal at one price, on one of the weights it may mean. */
 export interface DealRow {
-  basis: FeeBasis
+  basis: DealBasis
   kg: Kg
   /** What the price comes to on this weight, and beside the weight that was meant. */
   amount: Minor
@@ -22,16 +22,16 @@ export interface DealRow {
 export function dealOnEveryBasis(
   price: number,
   unit: MassUnit,
-  meant: FeeBasis,
+  meant: DealBasis,
   { live, hot, cold, hanging }: Pick<Billed, 'live' | 'hot' | 'cold' | 'hanging'>,
   takeHome: Kg,
 ): DealRow[] {
-  const weights: Record<FeeBasis, Kg> = {
+  const weights: Record<DealBasis, Kg> = {
     ...{ live: live ?? kg(0), hot, cold: cold ?? kg(0), hanging },
     rebate: kg(hot * REBATE),
   }
-  const on = (basis: FeeBasis) => minor(price * fromKg(weights[basis], unit))
-  return FEE_BASES.filter((basis) => weights[basis] > 0).map((basis) => {
+  const on = (basis: DealBasis) => minor(price * fromKg(weights[basis], unit))
+  return DEAL_BASES.filter((basis) => weights[basis] > 0).map((basis) => {
     const amount = on(basis)
     return {
       basis,

@@ -28,21 +28,48 @@ export const linesOf = (anatomy: Anatomy): CrossLine[] =>
 export const placeBy = (anatomy: Anatomy, line: string, setting?: string): number =>
   linePositions(anatomy, (l) => (l.id === line ? setting : undefined)).at[line]!
 
-/** The animal with one line at any place of the axis, oblique as its school has it, and every other where it lies. */
+/** The line a place is said by, where it lies as another one does: "=leg-line-2". */
+const tiedTo = (at: string): string | null => /^=(.*?)(?:[+-]\d*\.?\d+)?$/.exec(at)?.[1] ?? null
+
+/** A line, and those that lie where it does by the schools in force and so move with it; lines refer to those named before them. */
+function movingWith(anatomy: Anatomy, id: string): CrossLine[] {
+  const moving: CrossLine[] = []
+  for (const l of anatomy.lines) {
+    if (l.kind !== 'across') continue
+    const tied = tiedTo(l.settings.find((s) => s.id === l.fallback)!.at)
+    if (l.id === id || (tied !== null && moving.some((m) => m.id === tied))) moving.push(l)
+  }
+  return moving
+}
+
+/** The animal with one line at any place of the axis, oblique as its school has it; those tied to it move with it, every other stays. */
 function withLineAt(anatomy: Anatomy, id: string, at: number, setting?: string): Anatomy {
   const held = linePositions(anatomy, (l) => (l.id === id ? setting : undefined))
+  const moving = new Set(movingWith(anatomy, id).map((l) => l.id))
   const lines = anatomy.lines.map((l) => {
     if (l.kind !== 'across') return l
     const own =
       l.settings.find((s) => s.id === (l.id === id ? setting : undefined)) ??
       l.settings.find((s) => s.id === l.fallback)!
-    const place = l.id === id ? at : held.at[l.id]!
+    const place = held.at[l.id]! + (moving.has(l.id) ? at - held.at[id]! : 0)
     const bands = Object.fromEntries(
       Object.keys(own.bands ?? {}).map((b) => [b, `start+${held.bands[b]![l.id]! + place - held.at[l.id]!}`]),
     )
     return { ...l, settings: [{ ...own, at: `start+${place}`, bands }], fallback: own.id }
   })
   return { ...anatomy, lines }
+}
+
+/** Parts ahead of a line; where another moves with it nothing lies between the two, and what lies ahead of that one is it. */
+function aheadOf(anatomy: Anatomy, line: CrossLine): string[] {
+  const { ahead, behind } = besides(anatomy, line)
+  const moving = new Set(movingWith(anatomy, line.id).map((l) => l.id))
+  const through = anatomy.bands.flatMap(({ spans }) => {
+    const at = spans.findIndex((s) => s.until === line.id)
+    const first = spans.slice(0, Math.max(0, at)).findLastIndex((s) => !moving.has(s.until)) + 1
+    return at < 0 || !ahead.includes(spans[at]!.part) ? [] : spans.slice(first, at).map((s) => s.part)
+  })
+  return [...new Set([...ahead, ...through])].filter((p) => !behind.includes(p))
 }
 
 /** The carcass of a lot, cut with one line at any place of the axis and everything else as it is planned. */
@@ -61,7 +88,8 @@ const worthOf = (read: Reckoning, cutting: CutUp): number =>
 /** A line placed by hand, against where the school has it: what was off, and what it costs. */
 export function placedLine(read: Reckoning, line: CrossLine, at: number, setting?: string): Placed {
   const lies = placeBy(read.flow.anatomy, line.id, setting)
-  const { ahead } = besides(read.flow.anatomy, line)
+  const { anatomy } = read.flow
+  const ahead = aheadOf(anatomy, line)
   const kgAhead = (cutting: CutUp) => ahead.reduce((sum, p) => sum + cutting.partKg(p), 0)
   const usual = cutAt(read, line, lies, setting)
   const moved = (to: number) => {

@@ -44,6 +44,11 @@ describe('a line placed by hand', () => {
         expect([off.right, off.off], l.id).toEqual([false, 1])
         expect(off.kg, l.id).toBeCloseTo(off.perSegment.kg, 9)
         expect(off.kg, `${l.id}: what lies ahead grows`).toBeGreaterThan(0)
+        // The same joint the other way: less lies ahead of it, and no joint of a carcass is nothing.
+        // One that lies on another by its school, as the rib end on the shoulder line, has nothing ahead to lose.
+        if (l.settings.find((s) => s.id === l.fallback)!.at.startsWith('=')) continue
+        const back = placedLine(r, l, at - 1)
+        expect(back.kg / r.weights!.aged, `${l.id}: ahead shrinks`).toBeLessThan(-0.0005)
       }
     },
   )
@@ -53,11 +58,7 @@ describe('a line placed by hand', () => {
       const r = read(species)
       for (const l of linesOf(ANATOMIES[species]))
         for (const s of l.settings) {
-          // Other lines may lie where this one does; then a plan moves both, and a hand only one.
-          const follows = ANATOMIES[species].lines.some(
-            (o) => o.kind === 'across' && o.settings.some((x) => JSON.stringify(x).includes(`=${l.id}`)),
-          )
-          if (follows || s.id === l.fallback) continue
+          if (s.id === l.fallback) continue
           const lines = new SidedMap(
             (['left', 'right'] as const).map((side) => ({ id: l.id, side, value: s.id })),
           )
@@ -93,6 +94,20 @@ describe('a line placed by hand', () => {
     // A rib of prime rib that goes with the chuck (common practice).
     expect(placedLine(r, rib, at + 1).money).toBeLessThan(0)
     expect(placedLine(r, rib, at - 1).money).toBeGreaterThan(0)
+  })
+  it('the sirloin line of a steer and the leg line of a hog one joint forward cost kilograms, not nothing (common practice: a joint of sirloin)', () => {
+    // Of the weights a joint is told by: 680 lb of steer, 185 lb of hog.
+    const forward = (species: Species, id: string, lb: number, part: string) => {
+      const r = reckon(flowOf(species), lotOf(species, [], 'hot', lb), FARM, 0)
+      const [l, at] = [line(species, id), placeBy(ANATOMIES[species], id)]
+      expect(placedLine(r, l, at - 1).kg).toBeLessThan(-1)
+      return cutAt(r, l, at).partKg(part) - cutAt(r, l, at - 1).partKg(part)
+    }
+    const [steer, hog] = [
+      forward('steer', 'sirloin-line', 680, 'short-loin'),
+      forward('hog', 'leg-line', 185, 'loin'),
+    ]
+    expect([steer > 3.5 && steer < 4, hog > 1.9 && hog < 2.6], `${steer}, ${hog}`).toEqual([true, true])
   })
   it('half a rib is right, three quarters is not', () => {
     const at = placeBy(ANATOMIES.lamb, 'rack-end-line')

@@ -1,6 +1,6 @@
 import { dealOnEveryBasis, REBATE, type DealRow } from '#core/ledger'
 import { minor, type Interval, type Minor } from '#core/measure'
-import type { FeeBasis } from '#core/records'
+import type { DealBasis } from '#core/records'
 import type { Reckoning } from './lot.ts'
 
 /** A deal on a weight: while that is not weighed, what it and the amount likely lie between. */
@@ -10,12 +10,12 @@ export interface DealRead extends DealRow {
 }
 
 /** One price on every weight of a lot that it may mean (minor units a unit), each with its interval where it is an estimate. */
-export function dealOf(read: Reckoning, price: number, meant: FeeBasis): DealRead[] {
+export function dealOf(read: Reckoning, price: number, meant: DealBasis): DealRead[] {
   const { billed, worth, farm, stages } = read
   const range = (id: 'live' | 'hot' | 'hanging') => stages.find((s) => s.id === id)?.range ?? null
   const [live, hot, hanging] = [range('live'), range('hot'), range('hanging')]
   const scaled = (of: Interval | null, by: number) => of && { low: of.low * by, high: of.high * by }
-  const ranges: Record<FeeBasis, Interval | null> = {
+  const ranges: Record<DealBasis, Interval | null> = {
     ...{ live, hot, hanging, rebate: scaled(hot, REBATE) },
     // Nobody weighs it cold: it lies as far off as what hangs on the day of cutting.
     cold: scaled(hanging, (billed.cold ?? billed.hanging) / billed.hanging),

@@ -1,6 +1,6 @@
 import type { CutUp } from '#core/carcass'
 import { classesBilled, cutCosts, waysBilled, worthOf, type Billed } from '#core/ledger'
-import { kg, minus, plus, sumOf, type Kg } from '#core/measure'
+import { kg, minus, plus, sumOf, toKg, type Kg } from '#core/measure'
 import { allMinutes, type BenchMinutes } from '#core/plan'
 import type { CutFigure, PackRow, Reckoning } from './lot.ts'
 import { moneyOf } from './money.ts'
@@ -11,6 +11,13 @@ type Cut = Omit<
   Reckoning,
   'stages' | 'balance' | 'unweighedKg' | 'minutes' | 'worth' | 'money' | 'parts' | 'missing' | 'billed'
 >
+
+/** Share of the lot that each animal is by its own hot weight; none where not every one was weighed alone. */
+function headsOf(animals: Reckoning['plan']['animals'], count: number): { heads?: number[] } {
+  const hot = animals.flatMap((a) => (a.hot ? toKg(a.hot.value, a.hot.unit) : []))
+  const all = sumOf(hot, (x) => x)
+  return hot.length === count && all > kg(0) ? { heads: hot.map((x) => x / all) } : {}
+}
 
 /** Packs that will be billed of all cuts. */
 export const billedPacks = (cuts: readonly CutFigure[]): number => sumOf(cuts, (c) => c.billedPacks)
@@ -28,6 +35,8 @@ export function finished(
     killed: of.killed,
     live: weights?.live ?? kg(0),
     cold: weights?.cold ?? kg(0),
+    packed: sumOf(cuts, (c) => (c.cut.kind === 'product' ? c.kg : kg(0))),
+    ...headsOf(plan.animals, of.count),
     ways,
     classes: classesBilled(cuts.map((c) => ({ ...c, packs: c.billedPacks }))),
     hot: weights?.hot ?? kg(0),

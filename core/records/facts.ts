@@ -32,6 +32,7 @@ import {
   TEMP_PLACES,
   type SideName,
   WAIT_MEANINGS,
+  LEAST_PER,
 } from './lists.ts'
 import { hashSchema, idSchema, keySchema, lineSchema, textSchema } from './text.ts'
 import { daySchema, instantSchema } from './time.ts'
@@ -120,7 +121,7 @@ export type Cost = z.infer<typeof costSchema>
 /**
  * What the processor bills by a rate: minor units per head, per kg or lb of a weight, or per pack. A fee of its own has a
  * `label`; one that is only for some ways, or for a class of cuts, says so in `on`, and then bills what those are. `least` is
- * billed at the least wherever it is billed at all; a `credit` is taken off (a hide that is bought).
+ * billed at the least wherever it is billed at all, of the lot or (`leastPer`) of each animal; a `credit` is taken off (a hide that is bought).
  */
 export const feeSchema = z.object({
   kind: z.literal('fee'),
@@ -130,6 +131,7 @@ export const feeSchema = z.object({
     .union([z.object({ ways: z.array(keySchema).min(1).max(40) }), z.object({ to: z.enum(DESTINATIONS) })])
     .optional(),
   least: amountSchema.optional(),
+  leastPer: z.enum(LEAST_PER).optional(),
   credit: z.boolean().optional(),
   amount: amountSchema,
   per: z.enum(FEE_UNITS),

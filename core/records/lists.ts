@@ -260,9 +260,14 @@ export type CostShare = (typeof COST_SHARES)[number]
 export const FEE_IDS = ['kill', 'cut-wrap', 'pack'] as const
 export type FeeId = (typeof FEE_IDS)[number]
 export const FEE_UNITS = ['head', 'kg', 'lb', 'pack'] as const
-/** Weights a processor bills on: alive, hot, hot less a cooler rebate of 2 %, cold, and as it hangs on the day of cutting. */
-export const FEE_BASES = ['live', 'hot', 'rebate', 'cold', 'hanging'] as const
+/** Weights an animal is dealt on: alive, hot, hot less a cooler rebate of 2 %, cold, and as it hangs on the day of cutting. */
+export const DEAL_BASES = ['live', 'hot', 'rebate', 'cold', 'hanging'] as const
+export type DealBasis = (typeof DEAL_BASES)[number]
+/** Weights a processor bills on: those, and what is packed. */
+export const FEE_BASES = [...DEAL_BASES, 'packed'] as const
 export type FeeBasis = (typeof FEE_BASES)[number]
+/** What a least is the least of: the whole bill of the lot, or each animal of it. */
+export const LEAST_PER = ['lot', 'head'] as const
 
 /** Whose hands cut: every day, a few times a year, for the first time. */
 export const SKILLS = ['skilled', 'practised', 'beginner'] as const

@@ -4,7 +4,7 @@ import Select from 'primevue/select'
 import { computed, ref } from 'vue'
 import { sayIssue } from '#core/measure'
 import { dealOf } from '#core/reading'
-import { FEE_BASES, type FeeBasis } from '#core/records'
+import { DEAL_BASES, type DealBasis } from '#core/records'
 import MassRange from '../../pieces/MassRange.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -15,8 +15,8 @@ import { readMoney } from './figures.ts'
 const { read } = useReading()
 const words = useWords()
 const price = ref('')
-const meant = ref<FeeBasis>('hot')
-const bases = FEE_BASES.map((id) => ({ id, word: BASIS_SAYS[id] }))
+const meant = ref<DealBasis>('hot')
+const bases = DEAL_BASES.map((id) => ({ id, word: BASIS_SAYS[id] }))
 const typed = computed(() =>
   price.value.trim() === '' ? null : readMoney(words.currency.value)(price.value),
 )

@@ -7,6 +7,7 @@ import { computed, reactive, ref } from 'vue'
 import { sayIssue } from '#core/measure'
 import { FEE_BASES, FEE_IDS, type Fee, type FeeBasis } from '#core/records'
 import type { Destination } from '#core/anatomy'
+import PickField from '../../pieces/PickField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -20,7 +21,14 @@ const { read, body, note } = useReading()
 const words = useWords()
 type On = 'all' | 'way' | 'class'
 const fresh = reactive({
-  ...{ label: '', amount: '', least: '', credit: false, on: 'all' as On },
+  ...{
+    label: '',
+    amount: '',
+    least: '',
+    leastPer: 'lot' as NonNullable<Fee['leastPer']>,
+    credit: false,
+    on: 'all' as On,
+  },
   ...{ per: 'head' as Fee['per'], basis: 'hot' as FeeBasis, way: null as string | null },
   to: 'C' as Destination,
 })
@@ -31,6 +39,10 @@ const ONS: { id: On; word: string }[] = [
   { id: 'way', word: 'only for a way' },
   { id: 'class', word: 'only for what becomes' },
 ]
+const LEASTS = [
+  { v: 'lot', w: 'the whole bill' },
+  { v: 'head', w: 'each animal' },
+] as const
 const pers = computed(() =>
   (['head', words.unit.value, 'pack'] as const)
     .filter((p) => fresh.on !== 'way' || p !== 'pack')
@@ -85,7 +97,7 @@ function add() {
     basis: isByWeight.value && fresh.on === 'all' ? fresh.basis : null,
     ...(fresh.on === 'way' && fresh.way && { on: { ways: [fresh.way] } }),
     ...(fresh.on === 'class' && { on: { to: fresh.to } }),
-    ...(least?.ok && { least: least.value }),
+    ...(least?.ok && { least: least.value, leastPer: fresh.leastPer }),
     ...(fresh.credit && { credit: true }),
   })
   Object.assign(fresh, { label: '', amount: '', least: '', credit: false })
@@ -175,6 +187,13 @@ function add() {
       <InputText id="fee-least" v-model="fresh.least" size="small" inputmode="decimal" autocomplete="off" />
       <FieldIssues :issues="at('least')" />
     </div>
+    <PickField
+      v-if="fresh.least.trim() !== '' && read.count > 1"
+      id="fee-least-per"
+      v-model="fresh.leastPer"
+      label="at least of"
+      :options="LEASTS"
+    />
     <div class="last">
       <label class="tick"
         ><Checkbox v-model="fresh.credit" binary /> taken off the bill (a hide they buy)</label

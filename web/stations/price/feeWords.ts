@@ -7,4 +7,5 @@ export const BASIS_SAYS: Record<FeeBasis, string> = {
   rebate: 'hot weight less 2 %',
   cold: 'cold weight',
   hanging: 'weight as cut',
+  packed: 'packed weight',
 }
