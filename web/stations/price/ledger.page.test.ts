@@ -373,6 +373,7 @@ describe('what does not sell', () => {
     await given.fill('70')
     await given.press('Enter')
     await page.getByText(/40 % of .* kept and 70 % given are more than all of it/).waitFor()
+    await page.getByRole('button', { name: 'Drop' }).click()
     await given.fill('10')
     await given.press('Enter')
     await page.getByRole('row', { name: /^Help paid in meat/ }).waitFor()
