@@ -6,7 +6,7 @@ import { report } from './table.ts'
 
 const MOST_BYTES = 1024 ** 3
 const MOST_SECONDS = 20
-/** What a bundle takes that is as large as any true one: it is read to its end before it is refused. */
+/** What a bundle takes that is as large as a true one can be: it is read to its end before it is refused. */
 const LARGEST = 'as large as the largest'
 const LARGEST_BYTES = 1.5 * MOST_BYTES
 /** Clock ticks a second, as Linux counts a process's time. */
