@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import MultiSelect from 'primevue/multiselect'
 import { computed } from 'vue'
 import { putInto } from '#core/papers'
-import { ALLERGENS, type Allergen, type LabelSheet } from '#core/records'
+import type { LabelSheet } from '#core/records'
+import AllergensPick from '../../pieces/AllergensPick.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -49,15 +49,11 @@ function set(cut: string, change: Partial<Pick<Named, 'says' | 'allergens'>>) {
           autocomplete="off"
           @update:model-value="set(r.cut, { says: $event ?? '' })"
         />
-        <MultiSelect
+        <AllergensPick
           :model-value="r.named?.allergens ?? []"
-          :options="[...ALLERGENS]"
-          size="small"
-          display="comma"
-          :max-selected-labels="2"
-          placeholder="none of those"
-          :aria-label="`What people react to in ${r.name}`"
-          @update:model-value="set(r.cut, { allergens: $event as Allergen[] })"
+          none="none of those"
+          :label="`What people react to in ${r.name}`"
+          @update:model-value="set(r.cut, { allergens: $event })"
         />
       </span>
     </div>

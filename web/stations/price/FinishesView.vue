@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
-import MultiSelect from 'primevue/multiselect'
 import { computed, reactive, ref } from 'vue'
 import { priceIn, priceOf, toKg } from '#core/measure'
 import { canBeFinished, finishKind } from '#core/plan'
-import { ALLERGENS, FINISH_CHANGE, type Allergen, type Finish } from '#core/records'
+import { FINISH_CHANGE, type Finish } from '#core/records'
 import { finishesFor, leavesBetween, productsOf, takeFinishes, type FinishFigures } from '#core/reading'
+import AllergensPick from '../../pieces/AllergensPick.vue'
 import CautionNote from '../../pieces/CautionNote.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { finishOffersIn, worked } from '../../state/figures.ts'
@@ -172,16 +172,12 @@ const LACKS = { bone: 'has no bone', skin: 'has no rind', 'no-bone': 'has its bo
                   />
                 </td>
                 <td class="contains">
-                  <MultiSelect
+                  <AllergensPick
                     v-if="r.kind.seasons"
                     :model-value="r.figures.allergens"
-                    :options="[...ALLERGENS]"
-                    size="small"
-                    display="comma"
-                    :max-selected-labels="2"
-                    placeholder="nothing named"
-                    :aria-label="`What people react to in it, ${r.kind.word}`"
-                    @update:model-value="set(r, { allergens: $event as Allergen[] })"
+                    none="nothing named"
+                    :label="`What people react to in it, ${r.kind.word}`"
+                    @update:model-value="set(r, { allergens: $event })"
                   />
                 </td>
                 <td class="right nowrap leaves">
