@@ -227,23 +227,6 @@ describe('a connection that breaks', () => {
   })
 })
 
-describe('a page of an older build', () => {
-  it('that goes to a place whose script is gone says so', async () => {
-    const { page } = run
-    await page.reload()
-    await page.route('**/assets/PracticePlace-*.js', (route) => route.fulfill({ status: 404 }))
-    await page.evaluate(() => {
-      history.pushState(null, '', '/practice')
-      window.dispatchEvent(new PopStateEvent('popstate', { state: null }))
-    })
-    await page.getByText('A newer Ekko runs on this server').waitFor()
-    await page.unrouteAll()
-    await page.goto(run.url)
-    // The browser says so too.
-    expect(run.errors.splice(0).every((e) => e.includes('PracticePlace'))).toBe(true)
-  })
-})
-
 describe('by the Tab key', () => {
   it('the first way is fewer than 15 stops from the top of the page; arrows stay in the list of ways', async () => {
     const { page } = run

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
 import type { FactBody } from '#core/records'
+import { BUILD_HEADER } from '#contracts/wire'
 import { fallowmere, problem } from '#kit'
 
 /** Another window is another device that asks the same server. */
@@ -74,5 +75,33 @@ describe('what the server refuses', () => {
     await note.getByRole('button', { name: 'Send again' }).press('Enter')
     await expect.poll(() => way(wanted).getAttribute('aria-checked')).toBe('true')
     await note.waitFor({ state: 'detached' })
+  })
+})
+
+describe('a page of an older build', () => {
+  it('that goes to a place whose script is gone says so, and goes on saying it', async () => {
+    const { askAgainForStyles } = await import('../state/styles.ts')
+    const { isOutdated } = await import('../state/api.ts')
+    askAgainForStyles()
+    await page.open('farm')
+    const ofOneBuild = problem(422, 'Not so.')
+    ofOneBuild.headers.set(BUILD_HEADER, 'one')
+    page.answer((method, path) => {
+      if (method === 'HEAD' && path.endsWith('/assets/gone.js')) return problem(404, 'Not here')
+      return method === 'PUT' && path === '/api/farm' ? ofOneBuild : undefined
+    })
+    const gone = new Event('vite:preloadError')
+    Object.assign(gone, {
+      payload: new TypeError('Failed to fetch dynamically imported module: http://ekko/assets/gone.js'),
+    })
+    window.dispatchEvent(gone)
+    const note = page.getByText('A newer Ekko runs on this server')
+    await note.waitFor()
+    // A later answer of a server that never said another build.
+    await page.getByRole('button', { name: 'Save the farm' }).click()
+    await page.getByText('Not so.').waitFor()
+    expect(await note.count()).toBe(1)
+    page.answer()
+    isOutdated.value = false
   })
 })

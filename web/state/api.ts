@@ -22,7 +22,8 @@ let build: string | null = null
 function hearBuild(now: string | null) {
   if (now === null) return
   build ??= now
-  isOutdated.value = build !== now
+  // Never taken back: a script that is gone says it too, and the next answer knows nothing of that.
+  if (build !== now) isOutdated.value = true
 }
 
 /** Which history of the records this page knows; another one since a copy was brought back. */
