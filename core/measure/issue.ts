@@ -84,6 +84,7 @@ interface IssueFigures {
   'weighed-gone': { what: Names }
   'other-half': { part: Names }
   'step-done': { part: Names }
+  'part-packed': { part: Names }
   'part-above-carcass': { part: Names; typed: Kg; most: Kg }
   'cut-away-above-part': { part: Names; typed: Kg; most: Kg }
   'split-in-one': { part: Names }

@@ -133,6 +133,8 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return `The ${issue.figures.tool} is down. Say on the block card when it runs again.`
     case 'step-done':
       return `The ${small(issue.figures.part)} is ticked off as cut. Untick it on the block card first, if it is not.`
+    case 'part-packed':
+      return `Packs of the ${small(issue.figures.part)} are weighed already: it stays as it was cut.`
     case 'part-above-carcass': {
       const { part, typed, most } = issue.figures
       return `${says.mass(typed)} of ${small(part)} is more than the ${says.mass(most)} the rest of the carcass leaves for it. Check the figure, its side and its unit.`

@@ -86,12 +86,14 @@ export function readCutPlan(text: string): Outcome<CutPlan> {
 
 /**
  * The decisions that turn the lot's plan into this one, and what of it cannot be kept: ways and cuts the lot's anatomy
- * does not have, ways that the slaughter closed, and what is ticked off as cut. A plan of another species keeps nothing.
+ * does not have, ways that the slaughter closed, what is ticked off as cut and what packs came of. A plan of another
+ * species keeps nothing.
  */
 export function adoptPlan(
   anatomy: Anatomy,
   plan: Plan,
   wanted: CutPlan,
+  packed: Iterable<PartCut> = [],
 ): { decisions: Decision[]; leftOut: LeftOut[] } {
   if (wanted.species !== anatomy.species)
     return {
@@ -142,23 +144,27 @@ export function adoptPlan(
     kept.delete(part, side)
     leftOut.push({ what: find.path(path)!.names.american, why: sayIssue(refusal) })
   }
-  const stays = (names: Names) =>
+  const stays = (names: Names, why: 'step-done' | 'part-packed') =>
     void leftOut.push({
       what: names.american.toLowerCase(),
-      why: sayIssue(issueOf('step-done', 'path', { part: names })),
+      why: sayIssue(issueOf(why, 'path', { part: names })),
     })
-  for (const { id: part, side } of plan.steps) {
+  const cut = [
+    ...[...plan.steps].map((s) => ({ part: s.id, side: s.side, why: 'step-done' as const })),
+    ...[...packed].map((p) => ({ ...p, why: 'part-packed' as const })),
+  ]
+  for (const { part, side, why } of cut) {
     const names = find.part(part)?.names
     const [now, then] = [plan.choices.paths.get(part, side), kept.get(part, side)]
     if (!names || now === then) continue
-    stays(names)
+    stays(names, why)
     if (now) kept.set(part, side, now)
     else kept.delete(part, side)
   }
-  const splits = splitsOf(anatomy, plan, wanted, kept, leftOut)
-  const broken = [...plan.steps].some((s) => s.id === 'break' || s.id.startsWith('line-'))
+  const splits = splitsOf(anatomy, plan, wanted, kept, cut, leftOut)
+  const broken = cut.some((c) => c.why === 'part-packed' || c.part === 'break' || c.part.startsWith('line-'))
   if (broken && (differ(lines, plan.choices.lines) || differ(mm, plan.choices.mm)))
-    stays({ american: 'line', commonwealth: 'line' })
+    stays({ american: 'line', commonwealth: 'line' }, 'step-done')
   return {
     decisions: differences(plan, {
       paths: kept,
@@ -173,12 +179,19 @@ export function adoptPlan(
   }
 }
 
-/** The splits of a plan that can be had here; a part that is ticked off keeps its own. */
+/** A part that is cut already on a side. */
+export interface PartCut {
+  part: string
+  side: SideName
+}
+
+/** The splits of a plan that can be had here; a part that is cut already keeps its own. */
 function splitsOf(
   anatomy: Anatomy,
   plan: Plan,
   wanted: CutPlan,
   paths: Sided<string>,
+  cut: Iterable<PartCut>,
   leftOut: LeftOut[],
 ): SidedMap<Split> {
   const find = lookup(anatomy)
@@ -190,7 +203,7 @@ function splitsOf(
   }
   const { splits, dropped } = settleSplits(anatomy, paths, asked, plan.conventions)
   for (const d of dropped) leftOut.push({ what: find.path(d.path)!.names.american, why: sayIssue(d.issue) })
-  for (const { id: part, side } of plan.steps) {
+  for (const { part, side } of cut) {
     if (!find.part(part)) continue
     const now = plan.choices.splits?.get(part, side)
     if (now) splits.set(part, side, now)

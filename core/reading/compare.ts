@@ -2,7 +2,7 @@ import type { Cut, Names } from '#core/anatomy'
 import type { Flow } from '#core/carcass'
 import { afterBench, type Worth } from '#core/ledger'
 import { kg, minor, minus, type Kg, type Says } from '#core/measure'
-import { adoptPlan, tried, type LeftOut } from '#core/plan'
+import { adoptPlan, tried, type LeftOut, type PartCut } from '#core/plan'
 import type { CutPlan, Decision } from '#core/records'
 import type { LotState, Reckoning } from './lot.ts'
 import { reckon } from './reckon.ts'
@@ -15,12 +15,26 @@ export interface PlanFigures {
   leftOut: LeftOut[]
 }
 
-/** Reads the lot as a plan would have it, packs weighed so far apart: each plan is valued whole. No intervals. */
+/** Parts of which packs are weighed, where they came of nothing else: bones, fat and mince come of many. */
+export function packedParts({ cutting, cuts }: Pick<Reckoning, 'cutting' | 'cuts'>): PartCut[] {
+  const weighed = new Set(cuts.flatMap((c) => (c.weighedPacks > 0 ? [c.cut.id] : [])))
+  const parts = new Map<string, Set<string>>()
+  for (const slot of cutting.slots)
+    for (const { cut, green } of slot.rows)
+      if (cut && green > 0) parts.set(cut.id, (parts.get(cut.id) ?? new Set()).add(slot.part))
+  const of = new Set([...weighed].flatMap((id) => (parts.get(id)?.size === 1 ? [...parts.get(id)!] : [])))
+  return cutting.slots.filter((s) => s.holds && of.has(s.part)).map(({ part, side }) => ({ part, side }))
+}
+
+/**
+ * Reads the lot as a plan would have it from here, no intervals: what is weighed counts, and parts that packs came of stay
+ * as they were cut, so that it says what the Block will say once the plan is used.
+ */
 export function valuePlan(base: Flow, lot: LotState, now: Reckoning, plan: CutPlan | null): PlanFigures {
   const { decisions, leftOut } = plan
-    ? adoptPlan(now.flow.anatomy, now.plan, plan)
+    ? adoptPlan(now.flow.anatomy, now.plan, plan, packedParts(now))
     : { decisions: [], leftOut: [] }
-  const read = reckon(base, { ...lot, ...tried(lot, decisions), packs: [] }, now.farm, 0)
+  const read = reckon(base, { ...lot, ...tried(lot, decisions) }, now.farm, 0)
   return { read, worth: read.worth, decisions, leftOut }
 }
 
