@@ -83,6 +83,22 @@ describe('the engine of the day, against what is worked out elsewhere', () => {
     const johnson = end([2, 0, 3, 4, 1])
     expect(Math.min(...orders([0, 1, 2, 3, 4]).map(end))).toBe(johnson)
   })
+  it('wrapping of 375 minutes, one of two gone when half is done: 281.25; the other half left to a beginner: 328.125', () => {
+    const wrap: Job = { ...job('wrap'), shared: true }
+    const two: Hand[] = hands(2)
+    const gone = (h: Hand) => ({ ...h, until: 93.75 })
+    expect(finish(simulate([wrap], two, () => 375))).toBe(187.5)
+    expect(finish(simulate([wrap], [two[0]!, gone(two[1]!)], () => 375))).toBeCloseTo(281.25, 9)
+    const beginner = { id: 'b', from: 93.75, until: 1e9 }
+    const takes = (_: Job, h: Hand) => (h.id === 'b' ? 375 * 1.25 : 375)
+    expect(finish(simulate([wrap], [...two.map(gone), beginner], takes))).toBeCloseTo(328.125, 9)
+    // Whoever has to go before its end leaves the rest lying.
+    expect(simulate([wrap], two.map(gone), () => 375).left).toEqual(['wrap'])
+    // Who comes free joins; no work at all is done at once.
+    const busy = simulate([job('saw'), wrap], two, (j) => (j.id === 'saw' ? 10 : 30))
+    expect(finish(busy)).toBe(20)
+    expect(simulate([{ ...wrap }], two, () => 0).left).toEqual([])
+  })
   it('two of them are needed for one hoist, and wait for one another', () => {
     const day = simulate([job('cut'), job('hoist', [], null, 2)], hands(2), () => 5)
     expect(day.runs.map((r) => [r.job, r.from, r.hands.length])).toEqual([

@@ -80,27 +80,19 @@ export function forecast(read: Reckoning, { from, standing, paces, normal, draws
     .toSorted((a, b) => TAKES[a.skill] - TAKES[b.skill])
     .map((p) => ({ id: p.name, from: clockMinutes(p.from), until: clockMinutes(p.until) }))
   const places = left.filter((t) => work.at.get(t.id) !== null)
-  // Wrapping and washing down are done by all who are there, each a share.
-  const sharesOf = (t: Task | undefined) => (t?.kind === 'pack' || t?.kind === 'wash' ? hands.length : 1)
-  const byId = new Map(left.map((t) => [t.id, t]))
-  const jobs = places.flatMap((t) =>
-    Array.from({ length: sharesOf(t) }, (_, i): Job => ({
-      id: shareId(t.id, i),
-      needs: work.musts.flatMap((m) =>
-        m.then === t.id
-          ? Array.from({ length: sharesOf(byId.get(m.first)) }, (_, k) => shareId(m.first, k))
-          : [],
-      ),
-      station: work.at.get(t.id)!,
-      people: 1,
-    })),
-  )
+  const jobs = places.map((t): Job => ({
+    id: t.id,
+    needs: work.musts.flatMap((m) => (m.then === t.id ? [m.first] : [])),
+    station: work.at.get(t.id)!,
+    people: 1,
+    // Wrapping and washing down are done by all who are there.
+    shared: t.kind === 'pack' || t.kind === 'wash',
+  }))
   // What can be nowhere, and all that needs it, waits.
   const stuck = new Set(left.filter((t) => work.at.get(t.id) === null).map((t) => t.id))
-  const possible = jobs.filter((j) => !needsStuck(work, stuck, taskOf(j.id)))
-  const each = (id: string) => rest(taskOf(id)) / sharesOf(byId.get(taskOf(id)))
+  const possible = jobs.filter((j) => !needsStuck(work, stuck, j.id))
   const drawDay = (there: readonly Hand[], factor: (id: string) => number) =>
-    simulate(possible, there, (j, h) => each(j.id) * pace.get(h.id)! * factor(j.id), ROOMS, from)
+    simulate(possible, there, (j, h) => rest(j.id) * pace.get(h.id)! * factor(j.id), ROOMS, from)
   const day = drawDay(hands, () => 1)
   // How long it takes is asked of a day without an evening: who is there last stays until all is done.
   const last = Math.max(...hands.map((h) => h.until))
@@ -110,21 +102,16 @@ export function forecast(read: Reckoning, { from, standing, paces, normal, draws
     const own = new Map(possible.map((j) => [j.id, Math.exp(off + OF_THE_STEP * normal())]))
     return endOf(drawDay(staying, (id) => own.get(id)!)) ?? from
   })
-  const blocked = left.filter((t) => !possible.some((j) => taskOf(j.id) === t.id)).map((t) => t.id)
+  const blocked = left.filter((t) => !possible.some((j) => j.id === t.id)).map((t) => t.id)
   return {
     work,
     minutes,
-    day: { runs: day.runs, left: [...new Set([...day.left.map(taskOf), ...blocked])] },
+    day: { runs: day.runs, left: [...new Set([...day.left, ...blocked])] },
     finish: endOf(drawDay(staying, () => 1)),
     range: draws > 0 && day.runs.length > 0 ? interval(ends) : null,
     waits: waitsOf(read, work, day, standing),
   }
 }
-
-/** What several hands share is as many jobs: `pack`, `pack~1`. */
-const shareId = (id: string, i: number): string => (i === 0 ? id : `${id}~${i}`)
-/** The step that a job, or a share of one, is of. */
-export const taskOf = (job: string): string => job.split('~')[0]!
 
 /** A table takes as many as stand at it; rail and house too. Of a saw or a grinder there is one. */
 const ROOMS = new Map([

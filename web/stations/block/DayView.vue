@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
-import { crewOf, forecast, clockMinutes, OUT_AT_MOST, sayClock, taskOf } from '#core/clock'
+import { crewOf, forecast, clockMinutes, OUT_AT_MOST, sayClock } from '#core/clock'
 import { normalsOf } from '#core/carcass'
 import { useBench } from '../../state/bench.ts'
 import { useToday } from '../../state/today.ts'
@@ -32,7 +32,7 @@ const told = computed(() =>
     ...{ normal: normalsOf(), draws: DRAWS },
   }),
 )
-const nameOf = (job: string) => words.name(work.value.tasks.find((t) => t.id === taskOf(job))!.names)
+const nameOf = (job: string) => words.name(work.value.tasks.find((t) => t.id === job)!.names)
 const partName = (id: string) => words.name(body.value.anatomy.parts.find((p) => p.id === id)!.names)
 /** Who does what, in the order it is begun. */
 const rows = computed(() =>
@@ -104,7 +104,7 @@ const isWide = (minutes: number) => (minutes / (span.value.until - span.value.fr
         <div class="lane">
           <span
             v-for="run in r.runs"
-            :key="run.job"
+            :key="`${run.job} ${run.from}`"
             class="bar"
             :class="run.station ?? ''"
             :style="{
@@ -153,7 +153,7 @@ const isWide = (minutes: number) => (minutes / (span.value.until - span.value.fr
               </tr>
             </thead>
             <tbody>
-              <tr v-for="r in told.day.runs" :key="r.job">
+              <tr v-for="r in told.day.runs" :key="`${r.job} ${r.hands.join()}`">
                 <td>{{ sayClock(r.from) }}</td>
                 <td>{{ nameOf(r.job) }}</td>
                 <td>{{ r.station }}</td>
