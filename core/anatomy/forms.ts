@@ -6,7 +6,7 @@ import { withUncut } from './uncut.ts'
 import { validateAnatomy } from './validate.ts'
 
 /** The form anatomies are pinned in today. A pin is kept as it was written and brought up whenever it is read. */
-export const ANATOMY_FORM = 5
+export const ANATOMY_FORM = 6
 
 type Loose = Record<string, unknown>
 const list = (value: unknown): Loose[] => (Array.isArray(value) ? (value as Loose[]) : [])
@@ -191,6 +191,8 @@ const stepsUp = (today: Today) => ({
   2: (body: Loose) => ({ ...body, form: 3 }),
   3: fromThird,
   4: fromFourth(today),
+  // Form 5 knew stretches by shares only, and one chill for every weight: what it says is as it was.
+  5: (body: Loose) => ({ ...body, form: 6 }),
 })
 
 /**

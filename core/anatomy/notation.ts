@@ -184,10 +184,12 @@ export interface WayMore extends Partial<
   rest?: Partial<Kitchen['rest']>
 }
 
-/** `0-50`: the front half of a part's length; nothing: no length of its own. */
-function stretch(text: string): PathOutput['along'] {
+/** `0-50`: the front half of a part's length; `-110mm`: its last 110 mm; nothing: no length of its own. */
+function stretch(text: string): Pick<PathOutput, 'along' | 'last'> {
+  const last = /^-(\d+)mm$/.exec(text)
+  if (last) return { last: Number(last[1]) }
   const [from, to] = text.split('-').map((x) => Number(x) / 100)
-  return text === '' ? null : [from!, to!]
+  return { along: text === '' ? null : [from!, to!] }
 }
 
 /** `cut 92/30/90; cut@0-50 44/6; > part 5/4; …`: shares per tissue, and the stretch it is cut from; the remainder of each tissue goes to the kitchen's rest. */
@@ -206,10 +208,10 @@ function outputsOf(text: string, lost: TissueShares, kitchen: Kitchen, rest: Way
     return rows.get(id)!
   }
   for (const piece of text.split(';').filter((x) => x.trim())) {
-    const [, id, along, figures] = /^\s*((?:>\s*)?[\w-]+)(@[\d-]*)?\s+([\d./:]+)\s*$/.exec(piece)!
+    const [, id, along, figures] = /^\s*((?:>\s*)?[\w-]+)(@[\dm-]*)?\s+([\d./:]+)\s*$/.exec(piece)!
     const given = percents(figures!)
     for (const t of TISSUES) row(id!)[t] += given[t]
-    if (along) row(id!).along = stretch(along.slice(1))
+    if (along) Object.assign(row(id!), stretch(along.slice(1)))
   }
   for (const t of TISSUES) {
     const left = 1 - lost[t] - [...rows.values()].reduce((s, r) => s + r[t], 0)
@@ -266,7 +268,7 @@ export function animalType(
   rows: readonly [string, string],
   fat: string,
   dressing: readonly [mean: number, sd: number],
-  more: Partial<Pick<AnimalType, 'common' | 'expects' | 'perMm' | 'builds'>> = {},
+  more: Partial<Pick<AnimalType, 'common' | 'expects' | 'perMm' | 'builds' | 'hefts'>> = {},
 ): AnimalType {
   const [at, seam, kidney] = fat.split(/[ /]/).map(Number)
   return {

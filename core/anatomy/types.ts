@@ -122,6 +122,8 @@ export interface PathOutput extends TissueShares {
   process?: Process
   /** The stretch of the part's length it is cut from, shares from the front; all of it when not said, null: none. */
   along?: readonly [from: number, to: number] | null
+  /** Instead of shares: so many mm of the reference carcass up to the part's rear end, however long the part is. */
+  last?: number
   /** Between-cutter SD (log) of this share, where it is known apart from the species' own. */
   sd?: number
 }
@@ -170,6 +172,8 @@ export interface Convention {
   sd?: number
   removes?: { bands: string[] | 'all'; tissues: Tissue[] | 'all'; share: number }[]
   chill?: { mean: number; sd: number; inflow: string }
+  /** What a carcass dries in the cooler when it is not as usual, as a multiple of what it dries else. */
+  dries?: number
   /** What the unusual state shuts out or asks for. */
   says: string
 }
@@ -180,7 +184,8 @@ export interface ChainFigures {
   shrink: { mean: number; sd: number }
   dressing: { mean: number; sd: number }
   dressingPossible: { low: number; high: number }
-  chill: { mean: number; sd: number }
+  /** Of a carcass of `atKg` hot; a smaller one has more face for its weight and dries more. One that says no weight: alike. */
+  chill: { mean: number; sd: number; atKg?: number }
   /** Of these SDs, what all animals of a day and a plant have in common: not divided by their number. */
   common: { shrink: number; dressing: number; chill: number }
   ageingPerDay: { mean: number; sd: number }
@@ -223,6 +228,8 @@ export interface AnimalType {
   /** Points of carcass more fat outside for each mm more of fat. */
   perMm: number
   builds?: readonly Build[]
+  /** Lean of bands beside those of the anatomy, the whole of it staying as much: a bull's neck. */
+  hefts?: Readonly<Record<string, number>>
 }
 
 /**
@@ -295,7 +302,7 @@ export interface About {
 
 export interface Anatomy {
   /** Of the body, not of its figures: which rules it is written by (core/anatomy/forms.ts). */
-  form: 5
+  form: 6
   id: string
   species: Species
   version: number
@@ -303,6 +310,8 @@ export interface Anatomy {
   chain: ChainFigures
   /** Carcass weight at which the axis has the lengths given. */
   referenceKg: number
+  /** What its lengths grow with, as the third root: its bone, for fat makes nobody longer; not said, all of its weight. */
+  longBy?: 'bone'
   axis: Segment[]
   ribs: RibCount | null
   lines: Line[]

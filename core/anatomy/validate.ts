@@ -26,6 +26,9 @@ export function validateAnatomy(a: Anatomy): AnatomyFault[] {
   for (const id of Object.values(a.roles)) if (!isNamed(id)) fault('roles', `name unknown ${id}`)
   for (const id of Object.values(a.quarters ?? {}).flat())
     if (!a.parts.some((p) => p.id === id)) fault('quarters', `name unknown ${id}`)
+  for (const { id, hefts = {} } of a.types)
+    for (const name of Object.keys(hefts))
+      if (!a.bands.some((b) => b.id === name)) fault(id, `is heavy in unknown ${name}`)
   for (const { id, builds = [] } of a.types)
     for (const name of builds.flatMap((b) => [b.part, ...b.to]))
       if (!isNamed(name)) fault(id, `builds unknown ${name}`)
@@ -120,6 +123,7 @@ function paths(a: Anatomy, fault: Fault) {
     for (const o of path.outputs) {
       if (o.cut !== undefined && !cuts.has(o.cut)) fault(path.id, `makes unknown cut ${o.cut}`)
       if (o.part !== undefined) childOf(path, parts.get(o.part), o.part, parts.get(path.part), fault)
+      if (o.last !== undefined && !(o.last > 0)) fault(path.id, `takes ${o.cut ?? o.part} from no length`)
       if (o.along && !(o.along[0] >= 0 && o.along[0] < o.along[1] && o.along[1] <= 1))
         fault(path.id, `takes ${o.cut ?? o.part} from a stretch beyond its part`)
       if (TISSUES.some((t) => o[t] < 0)) fault(path.id, `gives a negative share to ${o.cut ?? o.part}`)

@@ -1,7 +1,8 @@
 import { DEPOTS, type Anatomy, type Band, type DepotShares, type Tissue } from '#core/anatomy'
 import { conventionIn, type Conventions } from './conventions.ts'
 
-export type DepotFactors = Readonly<DepotShares>
+/** On every depot, and on the lean of single bands where an animal is built otherwise. */
+export type DepotFactors = Readonly<DepotShares> & { readonly bands?: Readonly<Record<string, number>> }
 export const AS_WRITTEN: DepotFactors = Object.fromEntries(DEPOTS.map((d) => [d, 1])) as DepotShares
 
 export interface Grade {

@@ -77,9 +77,11 @@ export function animalOf(
       }, NONE),
     )
   const [usual, own] = [shares({}), shares(measured)]
-  const factors = Object.fromEntries(
+  const depots = Object.fromEntries(
     DEPOTS.map((d) => [d, written[d] > 0 ? own[d] / written[d] : 1]),
   ) as DepotShares
+  const bands = heftsOf(anatomy, types)
+  const factors = { ...depots, ...(bands && { bands }) }
   const isMeasured = Object.keys(measured).length > 0
   const spread = { ...anatomy.spread, fat: Math.hypot(anatomy.spread.fat, betweenTypes(types, at)) }
   const [light, heavy] = [
@@ -102,6 +104,15 @@ export function animalOf(
     spread: isMeasured ? onceMeasured(spread) : spread,
     beyond: whole <= 0 ? null : at < light * 0.8 ? 'lighter' : at > heavy * 1.2 ? 'heavier' : null,
   }
+}
+
+/** Factors on the lean of bands; all of the lean together stays what it is. None where every band is as written. */
+function heftsOf(anatomy: Anatomy, types: ReturnType<typeof typesOf>): Record<string, number> | null {
+  if (!types.some(({ type }) => type.hefts)) return null
+  const own = (id: string) => types.reduce((sum, { type, share }) => sum + share * (type.hefts?.[id] ?? 1), 0)
+  const lean = anatomy.bands.reduce((sum, b) => sum + b.tissue.lean, 0)
+  const more = anatomy.bands.reduce((sum, b) => sum + b.tissue.lean * own(b.id), 0)
+  return Object.fromEntries(anatomy.bands.map((b) => [b.id, (own(b.id) * lean) / more]))
 }
 
 /** How an animal is built: of a type that is not known, the mixture; a type that says nothing is built as written. */

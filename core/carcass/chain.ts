@@ -70,6 +70,24 @@ export function ageTrimOf({ ageTrimPerDay: perDay }: ChainFigures, days: number)
   return perDay && days > 0 ? { share: perDay.mean * days, sd: perDay.sd / perDay.mean } : NO_AGE_TRIM
 }
 
+/** What the latest weight in the chain says of one whole animal's hot weight, kg; null where nothing is known. */
+export function hotOfOne(
+  { shrink, dressing, chill }: ChainFigures,
+  evidence: readonly Evidence[],
+  animals: number,
+): Kg | null {
+  const last = evidence.at(-1)
+  if (!last || !(animals > 0)) return null
+  const to: Record<Stage, number> = {
+    live: shrink.mean * dressing.mean,
+    shrunk: dressing.mean,
+    hot: 1,
+    cold: 1 / chill.mean,
+    aged: 1 / chill.mean,
+  }
+  return kg((last.kg * to[last.stage]) / animals)
+}
+
 interface Step {
   mean: number
   variance: number

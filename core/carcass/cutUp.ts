@@ -126,12 +126,13 @@ export function cutUp(flow: Flow, choices: Choices, hung: Hung): CutUp {
   const dried = takeFace(flow, inputs, setting.ageTrim.share * hung.carcass)
   toWeighed(flow, setting.weighed, inputs, hung.carcass - dried)
   const each = kg(hung.carcass / setting.hangs / (hung.count ?? 1))
-  const stretches = lay(flow, setting, each, choices.portions ?? NO_PORTIONS, choices.kerf)
+  const scale = lengthScale(flow, each, hung.factors?.bone)
+  const stretches = lay(flow, setting, scale, choices.portions ?? NO_PORTIONS, choices.kerf)
   const out = hung.spoilt?.length
     ? moveSpoilt(flow, setting, inputs, hung.spoilt)
     : evaluate(flow, setting, inputs, newYield(flow))
   out.cutKg[flow[LAID].discardCut]! += dried
-  return new Cutting(flow, choices, setting, inputs, stretches, out, lengthScale(flow, each), kg(dried))
+  return new Cutting(flow, choices, setting, inputs, stretches, out, scale, kg(dried))
 }
 
 /** Takes so many kg of dried lean and fat off the carcass, wherever they lie, and answers what came off: no bone dries, and no offal. */

@@ -1,7 +1,7 @@
 /** What does an animal weigh at every stage, and where does every kilogram of its carcass go? */
 export { STAGES, ageTrimOf, basisNode, evidenceOf, sampleChain, solveChain, disagreements } from './chain.ts'
 export type { AgeTrim, ChainPoint, Evidence, Stage, Weighed } from './chain.ts'
-export { chainUnder, conventionIn, unmet } from './conventions.ts'
+export { chainOf, chainUnder, conventionIn, unmet } from './conventions.ts'
 export type { Conventions } from './conventions.ts'
 export { heaviestCarcass, judgeWeighing, outsideKind } from './judge.ts'
 export type { Job } from './judge.ts'

@@ -38,8 +38,12 @@ export function lengthOf(length: SlotLength, axisMm: Float64Array, at: Readonly<
   return { mm: Math.max(0, mmUpTo(axisMm, to) - mmUpTo(axisMm, from)), vertebrae: Math.max(0, to - from) }
 }
 
-/** How much longer an animal of so many kg is than the reference: lengths go with the third root of its weight. */
-export const lengthScale = (flow: Flow, each: Kg): number => Math.cbrt(each / flow.anatomy.referenceKg)
+/**
+ * How much longer an animal of so many kg is than the reference: lengths go with the third root of its weight, or of its
+ * bone, of which it has `bone` times what is written.
+ */
+export const lengthScale = ({ anatomy }: Flow, each: Kg, bone = 1): number =>
+  Math.cbrt((each * (anatomy.longBy === 'bone' ? bone : 1)) / anatomy.referenceKg)
 
 /** Slices of a length: as many as are whole, or, come out even, as many as come nearest to the thickness. */
 function slices(usable: number, sawn: Extract<Portion, { kind: 'sawn' }>, kerf: number): number {
@@ -48,20 +52,19 @@ function slices(usable: number, sawn: Extract<Portion, { kind: 'sawn' }>, kerf: 
 }
 
 /**
- * Lays the cuts of a plan along their parts, on a carcass of `each` kg (one animal): lengths go with its third root.
+ * Lays the cuts of a plan along their parts, lengths `scale` times those of the reference carcass.
  * `kerfs` is what a saw takes beside the usual. Every row takes its own stretch, so no length is cut twice. Answers by row; the share of a row that the saw turns to
  * dust, and ends that are opened for the trim, go into the setting. Anatomies older than types have their dust in the shares of their ways.
  */
 export function lay(
   flow: Flow,
   setting: FlowSetting,
-  each: Kg,
+  scale: number,
   portions: Portions,
   kerfs = 1,
 ): ReadonlyMap<number, Stretch> {
   const { anatomy } = flow
   const { slots, rowCut, lengths, axisMm } = flow[LAID]
-  const scale = lengthScale(flow, each)
   const out = new Map<number, Stretch>()
   const cutOff: CutOff[] = []
   slots.forEach((slot, s) => {
@@ -81,9 +84,10 @@ export function lay(
         const made = anatomy.cuts[rowCut[r]!]
         if (made?.kind !== 'product') continue
         const portion = portions.get(made.id) ?? made.portion
-        const along = path.outputs[r - start]?.along
+        const { along, last } = path.outputs[r - start] ?? {}
         if (along === null) continue
-        const from = first + (along?.[0] ?? 0) * (past - first)
+        const at = last === undefined ? (along?.[0] ?? 0) : Math.max(0, 1 - last / length.mm)
+        const from = first + at * (past - first)
         const to = first + (along?.[1] ?? 1) * (past - first)
         const whole = length.mm * scale * (to - from)
         const ends = ((from === 0 ? front : 0) + (to === 1 ? rear : 0)) * scale

@@ -1,5 +1,5 @@
 import same from 'fast-deep-equal/es6'
-import { depotOf, lookup, TISSUES, type Band } from '#core/anatomy'
+import { depotOf, lookup, TISSUES, type Band, type Tissue } from '#core/anatomy'
 import type { Kg } from '#core/measure'
 import { LAID, WHOLE, type Extent, type Flow, type FlowSetting, type Freed } from './flow.ts'
 import type { Conventions } from './conventions.ts'
@@ -48,7 +48,7 @@ export function pour(
       const all = sums[last * T + t]!
       if (all === 0) continue
       const tissue = TISSUES[t]!
-      const factor = (isWhole ? 1 : hanging(anatomy, band, tissue, state)) * factors[depotOf(band, tissue)]
+      const factor = (isWhole ? 1 : hanging(anatomy, band, tissue, state)) * factorOf(factors, band, tissue)
       if (factor === 0) continue
       total += all * factor
       for (const side of sides) pourSide(side, b, t, factor * 0.5)
@@ -170,3 +170,6 @@ function pourOffCarcass(
     TISSUES.forEach((name, t) => (inputs[s * T + t] = liveKg * slot.offCarcass * tissue[name]))
   })
 }
+
+const factorOf = (factors: DepotFactors, band: Band, tissue: Tissue): number =>
+  factors[depotOf(band, tissue)] * (tissue === 'lean' ? (factors.bands?.[band.id] ?? 1) : 1)

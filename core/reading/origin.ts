@@ -1,5 +1,5 @@
 import type { ChainFigures } from '#core/anatomy'
-import { chainUnder, STAGES, type Evidence, type Stage } from '#core/carcass'
+import { chainOf, shareHung, STAGES, type Evidence, type Stage } from '#core/carcass'
 import { formatPercent, kg, plus, type Kg, type Says } from '#core/measure'
 import type { Reckoning, StageFigure } from './lot.ts'
 
@@ -56,7 +56,8 @@ export function originOfStage(read: Reckoning, id: StageFigure['id'], says: Says
   if (!nearest) return null
   const from = STAGES.indexOf(nearest.stage)
   const between = STAGES.slice(Math.min(from, at) + 1, Math.max(from, at) + 1)
-  const chain = chainUnder(read.flow.anatomy, read.plan.conventions, read.plan.type)
+  const { flow, plan, evidence, count } = read
+  const chain = chainOf(flow.anatomy, plan, evidence, count * shareHung(flow, plan.hangs, plan.conventions))
   const steps = between.map((s) => stepWords(chain, read.plan.days, s)).filter((s) => s !== '')
   const direction = from < at ? 'Worked out' : 'Worked back'
   return {

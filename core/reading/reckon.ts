@@ -1,7 +1,7 @@
 import { condemnedBy, packedIn, type Station } from '#core/records'
 import {
   animalOf,
-  chainUnder,
+  chainOf,
   cutUp,
   disagreements,
   drawLot,
@@ -91,12 +91,12 @@ function reckonOne(
   const weighed = evidenceOf(lot.weighings)
   const shared = isGroup(lot) ? lot.shared : []
   const evidence = [...weighed, ...shared]
-  const chain = [chainUnder(flow.anatomy, plan.conventions, plan.type), plan.days, count] as const
+  const share = shareHung(flow, plan.hangs, plan.conventions)
+  const chain = [chainOf(flow.anatomy, plan, evidence, count * share), plan.days, count] as const
   // In the middle a share is taken as it is, so that the groups add up to what was weighed; how far it may lie off is drawn.
   const asTaken = [...weighed, ...shared.map((e) => ({ ...e, sd: 0 }))]
   const points = solveChain(...chain, asTaken)
   const asHung = points && weightsFrom(points)
-  const share = shareHung(flow, plan.hangs, plan.conventions)
   /** Of a side or a part, the animal it is of. */
   const one = (stage: 'cold' | 'hot') => kg((asHung?.[stage] ?? 0) / share / count)
   const animal = animalOf(flow.anatomy, plan, one('cold'), one('hot'))

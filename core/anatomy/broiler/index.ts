@@ -10,7 +10,7 @@ import { about } from './about.ts'
 
 /** The broiler, rough but whole: a bird has no sides. Base bird plucked, without neck, giblets and feet. */
 export const anatomy: Anatomy = {
-  form: 5,
+  form: 6,
   id: 'broiler',
   species: 'broiler',
   version: 1,

@@ -10,7 +10,7 @@ import { also, house } from './data/words.ts'
 
 /** The duck: parted as a broiler is, with a third of it skin and fat, worth rendering. Base bird plucked, without neck, giblets and feet. */
 export const anatomy: Anatomy = {
-  form: 5,
+  form: 6,
   id: 'duck',
   species: 'duck',
   version: 1,

@@ -18,7 +18,7 @@ export const anatomy: Anatomy = deriveAnatomy(lamb, {
   longer: 1.04,
   pace: 1,
   bands,
-  boned: { onBone: 0.05, sinew: 0.08 },
+  boned: { onBone: 0.05, sinew: 0.085 },
   words: [
     ['Leg (gigot)', 'Leg'],
     ['Spiced sausage in sheep casing', 'Spiced sausage'],

@@ -9,12 +9,13 @@ import { about } from './about.ts'
 
 /** The hog in full. Base carcass scalded, head off, feet on, leaf fat in. */
 export const anatomy: Anatomy = {
-  form: 5,
+  form: 6,
   id: 'hog',
   species: 'hog',
   version: 2,
   names: about.names,
   chain,
+  longBy: 'bone',
   referenceKg: 84,
   axis,
   ribs,

@@ -9,12 +9,13 @@ import { about } from './about.ts'
 
 /** The lamb, rough but whole. Base carcass with kidneys and their fat. */
 export const anatomy: Anatomy = {
-  form: 5,
+  form: 6,
   id: 'lamb',
   species: 'lamb',
   version: 2,
   names: about.names,
   chain,
+  longBy: 'bone',
   referenceKg: 20,
   axis,
   ribs,

@@ -9,7 +9,7 @@ import { also, house } from './data/words.ts'
 
 /** The rabbit: jointed by the knife, never sawn. Base carcass without head, feet, pelt and offal. */
 export const anatomy: Anatomy = {
-  form: 5,
+  form: 6,
   id: 'rabbit',
   species: 'rabbit',
   version: 1,

@@ -9,12 +9,13 @@ import { about } from './about.ts'
 
 /** The steer, rough but whole. Base carcass with kidney fat and hanging tender, kidneys out. */
 export const anatomy: Anatomy = {
-  form: 5,
+  form: 6,
   id: 'steer',
   species: 'steer',
   version: 1,
   names: about.names,
   chain,
+  longBy: 'bone',
   referenceKg: 320,
   axis,
   ribs,

@@ -10,7 +10,7 @@ import { also, house } from './data/words.ts'
 
 /** The turkey: parted as a broiler is, four times as heavy, with more breast. Base bird plucked, without neck, giblets and feet. */
 export const anatomy: Anatomy = {
-  form: 5,
+  form: 6,
   id: 'turkey',
   species: 'turkey',
   version: 1,

@@ -9,7 +9,7 @@ export const chain: ChainFigures = {
   shrink: { mean: 0.965, sd: 0.008 },
   dressing: { mean: 0.7, sd: 0.015 },
   dressingPossible: { low: 0.52, high: 0.84 },
-  chill: { mean: 0.985, sd: 0.005 },
+  chill: { mean: 0.985, sd: 0.004, atKg: 2 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.003, sd: 0.001 },
   days: { usual: 1, low: 0, high: 3 },

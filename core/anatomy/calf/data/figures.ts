@@ -10,7 +10,7 @@ export const chain: ChainFigures = {
   shrink: { mean: 0.965, sd: 0.012 },
   dressing: { mean: 0.58, sd: 0.03 },
   dressingPossible: { low: 0.44, high: 0.7 },
-  chill: { mean: 0.978, sd: 0.004 },
+  chill: { mean: 0.978, sd: 0.004, atKg: 110 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.004, sd: 0.001 },
   ageTrimPerDay: { mean: 0.0014, sd: 0.0006 },

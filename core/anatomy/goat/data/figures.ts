@@ -10,7 +10,7 @@ export const chain: ChainFigures = {
   shrink: { mean: 0.955, sd: 0.015 },
   dressing: { mean: 0.47, sd: 0.03 },
   dressingPossible: { low: 0.34, high: 0.62 },
-  chill: { mean: 0.975, sd: 0.005 },
+  chill: { mean: 0.975, sd: 0.005, atKg: 18 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.0045, sd: 0.001 },
   ageTrimPerDay: { mean: 0.0014, sd: 0.0006 },
@@ -30,7 +30,7 @@ export const bands: Fitted = {
   brisket: { lean: 1.1, fat: 1.1, bone: 1.1 },
   hind: { lean: 0.9, bone: 0.95, seam: 1 },
   'hind shank': { lean: 1.1, bone: 1.05 },
-  kidney: { lean: 0.9 },
+  kidney: { lean: 1.05 },
 }
 
 /** What is no carcass, % of fasted live weight: our own working figures (docs/sources.md: goat-live). */
@@ -47,9 +47,9 @@ export const live: LiveShare[] = (
     ['gut-fat', 'Gut fat', 2.5],
     ['spleen', 'Spleen', 0.15, 'spleen'],
     ['sweetbreads', 'Sweetbreads', 0.15, 'sweetbreads'],
-    ['testicles', 'Testicles, or udder', 0.35, 'testicles'],
+    ['testicles', 'Testicles, or udder', 0.75, 'testicles'],
     ['rest', 'Bladder and the rest', 0.45],
-    ['fill', 'What was in the gut', 15.5],
+    ['fill', 'What was in the gut', 15.1],
   ] as const
 ).map(([id, words, percent, part]) => ({ id, names: names(words), share: percent / 100, ...(part && { part }) }))
 

@@ -8,7 +8,7 @@ export const chain: ChainFigures = {
   shrink: { mean: 0.97, sd: 0.007 },
   dressing: { mean: 0.72, sd: 0.018 },
   dressingPossible: { low: 0.5, high: 0.86 },
-  chill: { mean: 0.98, sd: 0.003 },
+  chill: { mean: 0.98, sd: 0.003, atKg: 84 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.0025, sd: 0.0008 },
   ageTrimPerDay: { mean: 0.0005, sd: 0.0003 },
@@ -25,6 +25,7 @@ export const conventions: Convention[] = [
     usual: true,
     points: -4,
     sd: 0.02,
+    dries: 1.35,
     removes: [
       { bands: 'all', tissues: ['skin'], share: 1 },
       { bands: ['outer'], tissues: ['fat'], share: 0.07 },

@@ -89,8 +89,8 @@ export const bands: Band[] = fitBands([
   rows('fore shank', '1.9/0.15/1.6/0/0.25', 'foreshank'),
   rows('hind', '17.6/2/4.3/0/1.9', 'leg'),
   rows('hind shank', '1.4/0.12/1.3/0/0.18', 'leg'),
-  rows('kidney fat', '0/2.3', 'kidney-fat', undefined, { depot: 'kidney' }),
-  rows('kidney', '0.6', 'kidneys'),
+  rows('kidney fat', '0/2.15', 'kidney-fat', undefined, { depot: 'kidney' }),
+  rows('kidney', '0.85', 'kidneys'),
 ], fitted)
 
 export const parts: Part[] = [
@@ -99,14 +99,14 @@ export const parts: Part[] = [
   part('tenderloin', 'Tenderloin | Fillet', 'tenderloin-whole', { extraction: { band: 'psoas', order: 1 } }),
   part('rack', 'Rack | Best end', 'rack-frenched', { length: { from: 'shoulder-line', to: 'rack-end-line' } }),
   part('breast', 'Breast and spare ribs | Breast', 'breast-ribs'),
-  part('shoulder', 'Shoulder', 'shoulder-whole', { length: { mm: 150 } }),
+  part('shoulder', 'Shoulder', 'shoulder-whole', { length: { mm: 190 } }),
   part('foreshank', 'Foreshank | Fore shank', 'foreshank-whole'),
   part('neck', 'Neck | Scrag', 'neck-slices', { length: { from: 'start', to: 'neck-line' } }),
   part('kidney-fat', 'Kidney fat', 'kidney-fat-kept', { needs: ['kidney'] }),
   part('kidneys', 'Kidneys', 'kidneys-kept', { scope: 'animal', needs: ['kidney'] }),
   plucked('liver', 'Liver', 'liver-left', 1.7),
   plucked('heart', 'Heart', 'heart-left', 0.45),
-  ...pluck({ head: 4.5, feet: 2.2, spleen: 0.15, sweetbreads: 0.15, tract: 6.5, testicles: 0.3 }),
+  ...pluck({ head: 4.5, feet: 2.2, spleen: 0.15, sweetbreads: 0.15, tract: 6.5, testicles: 0.75 }),
   part('trim', 'Trim', 'trim-ground', { scope: 'animal' }),
   part('fat', 'Trimmed fat', 'fat-kept', { scope: 'animal' }),
   part('bones', 'Bones', 'bones-kept', { scope: 'animal' }),

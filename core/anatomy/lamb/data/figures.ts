@@ -8,7 +8,7 @@ export const chain: ChainFigures = {
   shrink: { mean: 0.96, sd: 0.012 },
   dressing: { mean: 0.5, sd: 0.025 },
   dressingPossible: { low: 0.36, high: 0.66 },
-  chill: { mean: 0.978, sd: 0.004 },
+  chill: { mean: 0.978, sd: 0.004, atKg: 20 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.004, sd: 0.001 },
   ageTrimPerDay: { mean: 0.001, sd: 0.0005 },
@@ -61,9 +61,9 @@ export const live: LiveShare[] = (
     ['gut-fat', 'Gut fat', 3],
     ['spleen', 'Spleen', 0.15, 'spleen'],
     ['sweetbreads', 'Sweetbreads', 0.15, 'sweetbreads'],
-    ['testicles', 'Testicles, or udder', 0.3, 'testicles'],
+    ['testicles', 'Testicles, or udder', 0.75, 'testicles'],
     ['rest', 'Bladder and the rest', 0.35],
-    ['fill', 'What was in the gut', 14.5],
+    ['fill', 'What was in the gut', 14.05],
   ] as const
 ).map(([id, words, percent, part]) => ({ id, names: names(words), share: percent / 100, ...(part && { part }) }))
 

@@ -68,6 +68,7 @@ export const birdDoors = (giblets: { points: number; sd: number }, tank: { mean:
     usual: true,
     points: -9,
     sd: 0.02,
+    dries: 1.5,
     removes: [{ bands: 'all', tissues: ['skin'], share: 0.92 }],
     says: 'A skinned bird is 8 to 10 points lower and roasts dry.',
   },
@@ -154,17 +155,26 @@ export type BirdShares = Record<
   string
 >
 
-/** What a species has beside: minutes beside a broiler's, where its fat and skin go, ways of its own. */
+/** What a species has beside: minutes, where its fat and skin go, giblets as they are sorted and as they lie loose, ways of its own. */
 interface BirdMore {
+  /** Of a bird, beside minutes as they are written. */
   pace?: number
   kitchen?: Partial<Kitchen>
+  backs?: string
+  giblets?: readonly [sorted: string, loose: string]
   more?: (inKitchen: ReturnType<typeof waysIn>) => Path[]
 }
 
 /** Ways of a bird; more of a species' own after them. */
 export function birdPaths(
   s: BirdShares,
-  { pace = 1, kitchen = {}, more = () => [] }: BirdMore = {},
+  {
+    pace = 0.45,
+    kitchen = {},
+    backs = 'backs 99/80/99/98',
+    giblets = ['livers 46; hearts-gizzards 50', 'livers 44; hearts-gizzards 44'],
+    more = () => [],
+  }: BirdMore = {},
 ): Path[] {
   const inKitchen = waysIn({ ...KITCHEN, pace, ...kitchen })
   const { way, of } = inKitchen
@@ -174,7 +184,7 @@ export function birdPaths(
     way('bird-halves', 'R', 2, 'knife', 'Halves', 'half-bird 99/98/98/99', 'Split down the back and through the keel.', CUT),
     way('bird-spatchcock', 'R', 2, 'knife', 'Spatchcock, back out', s['bird-spatchcock'], 'Both sides of the back cut through, keel pressed flat.', CUT),
     way('bird-quarters', 'R', 2, 'knife', 'Leg and breast quarters', s['bird-quarters'], 'Leg with its part of the back, breast with its wing.', CUT),
-    way('bird-eight', 'B', 3, 'knife', 'Eight pieces, back to stock', s['bird-eight'], 'Legs off at the hip, parted at the knee; wings off; breast off the back and split.', CUT),
+    way('bird-eight', 'B', 5, 'knife', 'Eight pieces, back to stock', s['bird-eight'], 'Legs off at the hip, parted at the knee; wings off; breast off the back and split.', CUT),
     way('bird-boned', 'R', 18, 'knife', 'Boned whole, stuffed, tied', 'boned-bird 95/85/0/95', 'Opened down the back, every bone out, filled cold, tied.', { caution: 'Fill and chill at once. It is cooked through to the middle of what is in it.' }),
     way('bird-parts', 'T', 3, 'knife', 'Parted: breast, legs, wings; oyster with the thigh', s['bird-parts'], 'Legs off with the oyster, wings off at the joint, breast lifted off the back.', CUT),
     way('bird-parts-oyster', 'T', 2, 'knife', 'Parted, oyster left on the back', s['bird-parts-oyster'], 'Legs pulled off at the hip, the oyster stays on the back for stock.', CUT),
@@ -200,7 +210,7 @@ export function birdPaths(
   ),
   ...of('back',
     way('back-stock', 'N', 0, 'none', 'Kept for stock', '> frames 100/100/100/100', 'With the frames.', none),
-    way('back-sold', 'N', 1, 'knife', 'Backs sold for stock', 'backs 99/80/99/98', 'Kidneys and lungs scraped out, fat pulled.', CUT),
+    way('back-sold', 'N', 1, 'knife', 'Backs sold for stock', backs, 'Kidneys and lungs scraped out, fat pulled.', CUT),
   ),
   ...of('tenders',
     way('tenders-kept', 'T', 0, 'none', 'As they come', 'tenders 100/100/100/100', 'Laid flat, packed.', none),
@@ -212,7 +222,7 @@ export function birdPaths(
   ),
   ...of('giblets',
     way('giblets-kept', 'O', 1, 'knife', 'Together', 'giblets 96', 'Gall off the liver, gizzard split and peeled.', { ...scraps, loss: '1' }),
-    way('giblets-sorted', 'O', 2, 'knife', 'Livers apart, hearts and gizzards', 'livers 46; hearts-gizzards 50', 'Gall off the liver, gizzard split and peeled, hearts drained.', { ...scraps, loss: '1' }),
+    way('giblets-sorted', 'O', 2, 'knife', 'Livers apart, hearts and gizzards', giblets[0], 'Gall off the liver, gizzard split and peeled, hearts drained.', { ...scraps, loss: '1' }),
   ),
   ...of('loose-neck',
     way('loose-neck-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left.', left),
@@ -221,7 +231,7 @@ export function birdPaths(
   ...of('loose-giblets',
     way('loose-giblets-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Left.', left),
     way('loose-giblets-kept', 'O', 1, 'knife', 'Kept together', 'giblets 88', 'Gall off the liver, gizzard split and peeled.', scraps),
-    way('loose-giblets-sorted', 'O', 2, 'knife', 'Livers apart, hearts and gizzards', 'livers 44; hearts-gizzards 44', 'Gall off the liver, gizzard split and peeled, hearts drained.', scraps),
+    way('loose-giblets-sorted', 'O', 2, 'knife', 'Livers apart, hearts and gizzards', giblets[1], 'Gall off the liver, gizzard split and peeled, hearts drained.', scraps),
   ),
   ...of('feet',
     way('feet-left', 'X', 0, 'none', 'Not kept', 'inedible 100/100/100/100', 'Off at the joint.', left),

@@ -8,7 +8,7 @@ export const chain: ChainFigures = {
   shrink: { mean: 0.968, sd: 0.01 },
   dressing: { mean: 0.54, sd: 0.025 },
   dressingPossible: { low: 0.42, high: 0.68 },
-  chill: { mean: 0.98, sd: 0.006 },
+  chill: { mean: 0.98, sd: 0.006, atKg: 1.4 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.004, sd: 0.001 },
   days: { usual: 1, low: 0, high: 3 },

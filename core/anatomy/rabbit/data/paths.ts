@@ -3,6 +3,7 @@ import type { Path } from '../../types.ts'
 
 /** Processes: what goes in, as shares of green weight, and what is left at the end (docs/sources.md: rabbit-process). */
 const kitchen: Kitchen = {
+  pace: 0.45,
   rest: { lean: '> trim', fat: '> fat', bone: '> frames', skin: 'inedible' },
   loss: 'cutting-loss',
   processes: {

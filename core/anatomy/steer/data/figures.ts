@@ -8,7 +8,7 @@ export const chain: ChainFigures = {
   shrink: { mean: 0.96, sd: 0.012 },
   dressing: { mean: 0.62, sd: 0.018 },
   dressingPossible: { low: 0.44, high: 0.72 },
-  chill: { mean: 0.98, sd: 0.003 },
+  chill: { mean: 0.98, sd: 0.003, atKg: 320 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.0025, sd: 0.0008 },
   ageTrimPerDay: { mean: 0.0014, sd: 0.0006 },

@@ -1,12 +1,12 @@
 import { animalType } from '../../notation.ts'
 import type { AnimalType } from '../../types.ts'
 
-const perMm = 0.7
+const perMm = 0.95
 const kph = (light: number, heavy: number) => [[200, light], [400, heavy]] as const
 
 /** Kidney fat in. Our own working figures, from memory (docs/sources.md: steer-types). */
 export const types: AnimalType[] = [
-  animalType('grain', 'Grain-finished steer', 'Finished on grain: the charts are drawn from it.', ['200 62/19/18/0', '400 54/31/14/0'], '320 47/11', [62, 1.8], {
+  animalType('grain', 'Grain-finished steer', 'Finished on grain: the charts are drawn from it.', ['200 62.5/19/17/0', '400 54.3/31/13.3/0'], '320 47/11', [62, 1.8], {
     common: 2,
     perMm,
     expects: { 'fat-depth': [[200, 6], [320, 12], [400, 17]], 'eye-area': [[250, 70], [320, 80], [400, 90]], 'kidney-fat': kph(2.3, 3.2) },
@@ -30,11 +30,12 @@ export const types: AnimalType[] = [
     perMm,
     expects: { 'fat-depth': [[60, 1], [150, 3]], 'eye-area': [[60, 26], [150, 48]], 'kidney-fat': [[60, 2], [150, 3]] },
   }),
-  animalType('cow', 'Cull cow', 'Lean or fat by her last months; mince and roasts of long cooking.', ['200 63/15/21/0', '400 54/29/16/0'], '300 52/13', [50, 3], {
+  animalType('cow', 'Cull cow', 'Lean or fat by her last months; mince and roasts of long cooking.', ['180 67.2/9.5/21.5/0', '400 55/28/16/0'], '300 52/13', [50, 3], {
     perMm,
     expects: { 'fat-depth': [[200, 3], [400, 14]], 'eye-area': [[200, 56], [400, 82]], 'kidney-fat': kph(2, 4) },
   }),
-  animalType('bull', 'Bull', 'Heavy in the neck and shoulder, lean, dark and firm.', ['220 68/12/19/0', '460 65/18/16/0'], '350 52/9', [60, 2], {
+  animalType('bull', 'Bull', 'Heavy in the neck and shoulder, lean, dark and firm.', ['220 71/8/19.5/0', '460 73.6/10.5/14.5/0'], '350 52/9', [60, 2], {
+    hefts: { fore: 1.35 },
     perMm,
     expects: { 'fat-depth': [[220, 2], [460, 5]], 'eye-area': [[220, 72], [460, 112]], 'kidney-fat': kph(1.2, 1.8) },
   }),

@@ -6,8 +6,8 @@ export const axis = birdAxis(420)
 export const lines: Line[] = []
 
 /** % of the ready-to-cook bird without neck and giblets. Our own working figures, from memory (docs/sources.md: turkey-cells). */
-export const bands = birdBands(axis, '65.5/3.5/21.5/9.5', '1.1/0.15/0.8/0.25', '3.2')
-export const parts = birdParts({ neck: 1.7, giblets: 2.4, feet: 2.6 })
+export const bands = birdBands(axis, '65.5/3.5/21.5/9.5', '1.7/0.25/1.2/0.35', '3.5')
+export const parts = birdParts({ neck: 2.6, giblets: 2.6, feet: 2.6 })
 
 const product = cutOf('product')
 export const cuts: Cut[] = [

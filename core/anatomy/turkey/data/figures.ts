@@ -9,14 +9,14 @@ export const chain: ChainFigures = {
   shrink: { mean: 0.968, sd: 0.008 },
   dressing: { mean: 0.74, sd: 0.02 },
   dressingPossible: { low: 0.56, high: 0.86 },
-  chill: { mean: 0.985, sd: 0.005 },
+  chill: { mean: 0.985, sd: 0.004, atKg: 9 },
   common: { shrink: 0.005, dressing: 0.008, chill: 0.003 },
   ageingPerDay: { mean: 0.003, sd: 0.001 },
   days: { usual: 1, low: 0, high: 3 },
   tapeDivisor: null,
 }
 
-export const conventions = birdDoors({ points: 4.1, sd: 0.02 }, { mean: 1.04, sd: 0.014 })
+export const conventions = birdDoors({ points: 5.2, sd: 0.02 }, { mean: 1.04, sd: 0.014 })
 
 /** What is no carcass, % of fasted live weight: our own working figures (docs/sources.md: turkey-live). */
 export const live: LiveShare[] = (
@@ -25,9 +25,9 @@ export const live: LiveShare[] = (
     ['feathers', 'Feathers', 5.5],
     ['head', 'Head', 2.2],
     ['feet', 'Feet', 2.6, 'feet'],
-    ['neck', 'Neck', 1.7, 'loose-neck'],
-    ['giblets', 'Heart, liver and gizzard', 2.4, 'loose-giblets'],
-    ['fill', 'Guts and what was in them', 8.1],
+    ['neck', 'Neck', 2.6, 'loose-neck'],
+    ['giblets', 'Heart, liver and gizzard', 2.6, 'loose-giblets'],
+    ['fill', 'Guts and what was in them', 7],
   ] as const
 ).map(([id, words, percent, part]) => ({ id, names: names(words), share: percent / 100, ...(part && { part }) }))
 
