@@ -9,7 +9,7 @@ import {
   storedSheetSchema,
 } from '#core/records'
 
-export const BUNDLE_VERSION = 11
+export const BUNDLE_VERSION = 12
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),

@@ -22,7 +22,7 @@ describe('by command', () => {
   it('a bundle restores the whole farm into an empty folder; a damaged one changes nothing; a second process is refused', async () => {
     const folder = newFolder()
     const bundle = gunzipSync(
-      readFileSync(new URL('./specimens/bundle-11.json.gz', import.meta.url)),
+      readFileSync(new URL('./specimens/bundle-12.json.gz', import.meta.url)),
     ).toString('utf8')
     const file = join(folder, 'farm.json')
     writeFileSync(file, bundle)

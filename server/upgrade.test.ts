@@ -23,7 +23,7 @@ const read = (name: string) => {
 /** As JSON would have it: brands and absent keys aside. */
 const plain = (value: unknown) => JSON.parse(JSON.stringify(value)) as unknown
 
-const SPECIMENS = [1, '2-first', 2, 3, 4, 5, 6, 7, 8, 9, 10, 11].map((n) => `bundle-${n}`)
+const SPECIMENS = [1, '2-first', 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].map((n) => `bundle-${n}`)
 
 /** The folder that each bundle was restored into. */
 const restored = new Map<string, string>()

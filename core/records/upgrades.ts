@@ -37,6 +37,8 @@ export const CONTENT_STEPS: Readonly<Record<number, Step>> = {
   9: (content) => content,
   // It knew nothing of batches: what is lost of them, samples, their day, scald and downgrades.
   10: (content) => content,
+  // It knew a wait by its last day only, a least fee a lot, no packed weight, nothing that is put into a cut; anatomies of form 5.
+  11: (content) => content,
 }
 
 /** Packs had no numbers: they get them in the order they were weighed, as the database gives them (014-packs.sql). */

@@ -98,7 +98,7 @@ export const trim: TrimFigures = {
  * Common factors between animals and what is left between cutters, as log SDs: set so that total saleable
  * share varies by about 2 points of carcass (docs/sources.md: hog-spread).
  */
-export const spread: Anatomy['spread'] = { fat: 0.15, lean: 0.03, bone: 0.07, place: 0.036, cutter: 0.16, toTrim: 0.105, besideMm: 5 }
+export const spread: Anatomy['spread'] = { fat: 0.153, lean: 0.03, bone: 0.07, place: 0.037, cutter: 0.165, toTrim: 0.107, besideMm: 5 }
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const LINE = { line: 'belly-line' } as const

@@ -72,7 +72,7 @@ export const trim: TrimFigures = {
 }
 
 /** Log SDs set so that total saleable share varies by about 2.5 points of carcass (docs/sources.md: steer-spread). */
-export const spread: Anatomy['spread'] = { fat: 0.1, lean: 0.03, bone: 0.06, place: 0.037, cutter: 0.085, toTrim: 0.11, besideMm: 6 }
+export const spread: Anatomy['spread'] = { fat: 0.1, lean: 0.03, bone: 0.06, place: 0.036, cutter: 0.082, toTrim: 0.11, besideMm: 5.8 }
 
 const mid = (share: number) => ({ from: 'back', to: 'belly', share }) as const
 const PLATE = { line: 'plate-line' } as const
