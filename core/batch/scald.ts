@@ -1,13 +1,5 @@
+import { SCALD } from '#core/plan'
 import { DOWNGRADES, SCALD_SCHOOLS, type Downgrade, type Scald, type ScaldSchool } from '#core/records'
-
-/** A school of the scald: °C, seconds (common practice; docs/sources.md: scald-schools). */
-export const SCALD: Readonly<
-  Record<ScaldSchool, { c: readonly [number, number]; seconds: readonly [number, number] }>
-> = {
-  soft: { c: [52, 54], seconds: [90, 120] },
-  medium: { c: [58, 60], seconds: [60, 90] },
-  hard: { c: [63, 66], seconds: [45, 75] },
-}
 
 /** What is off about a load: hotter or cooler than its school, longer or shorter in it. */
 export type ScaldOff = 'hotter' | 'cooler' | 'longer' | 'shorter'

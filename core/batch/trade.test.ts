@@ -4,7 +4,8 @@ import { chillHours, retainedWords } from '#core/rules'
 import type { Downgrade, Scald } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { FARM, lotOf } from '../reading/testing.ts'
-import { bySchool, decideFor, downgraded, HOUSEHOLDS, offOfScald, packsFor, SCALD } from './index.ts'
+import { bySchool, decideFor, downgraded, HOUSEHOLDS, offOfScald, packsFor } from './index.ts'
+import { SCALD, SCHOOL_WORDS } from '#core/plan'
 
 const load = (more: Partial<Scald> = {}): Scald => ({
   ...{ kind: 'scald', when: '2026-11-04T13:10:00Z', school: 'medium', target: 59, c: 59, seconds: 75 },
@@ -21,6 +22,11 @@ describe('the scald', () => {
     expect(SCALD.soft).toEqual({ c: [52, 54], seconds: [90, 120] })
     expect(SCALD.medium.c).toEqual([58, 60])
     expect(SCALD.hard).toEqual({ c: [63, 66], seconds: [45, 75] })
+    // The school of the line is the hard scald's two halves: one list.
+    expect(Object.values(SCHOOL_WORDS.scald.ways).map((w) => w.word)).toEqual([
+      '63–64.5 °C, 60–75 s',
+      '64.5–66 °C, 45–60 s',
+    ])
   })
   it('says what is off about a load, and nothing of one as its school has it', () => {
     expect(offOfScald(load())).toEqual([])

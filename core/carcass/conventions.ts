@@ -1,4 +1,11 @@
-import { compositionAt, dressingOf, typesOf, type Anatomy, type ChainFigures, type Convention } from '#core/anatomy'
+import {
+  compositionAt,
+  dressingOf,
+  typesOf,
+  type Anatomy,
+  type ChainFigures,
+  type Convention,
+} from '#core/anatomy'
 import { kg, type Kg } from '#core/measure'
 import { hotOfOne, type Evidence } from './chain.ts'
 
@@ -47,7 +54,9 @@ export function chainUnder(
       mean: dressing.mean + unusual.reduce((s, c) => s + c.points / 100, 0),
       sd: Math.max(dressing.sd, ...unusual.map((c) => c.sd ?? 0)),
     },
-    chill: anatomy.conventions.find((c) => c.chill && conventionIn(c, state))?.chill ?? driedIn(anatomy, unusual, type, hot),
+    chill:
+      anatomy.conventions.find((c) => c.chill && conventionIn(c, state))?.chill ??
+      driedIn(anatomy, unusual, type, hot),
   }
 }
 

@@ -69,7 +69,10 @@ export function simulate(
       }
       done.add(id)
       shares.delete(id)
-      waiting.splice(waiting.findIndex((j) => j.id === id), 1)
+      waiting.splice(
+        waiting.findIndex((j) => j.id === id),
+        1,
+      )
     }
   }
 
@@ -82,7 +85,9 @@ export function simulate(
       const busy = new Set(running.flatMap((r) => r.hands))
       if (job.shared) {
         const room = (job.station === null ? Infinity : (rooms.get(job.station) ?? 1)) - inUse
-        for (const h of hands.filter((x) => x.from <= now && x.until > now && !busy.has(x.id)).slice(0, room)) {
+        for (const h of hands
+          .filter((x) => x.from <= now && x.until > now && !busy.has(x.id))
+          .slice(0, room)) {
           const run = { job: job.id, station: job.station, hands: [h.id], from: now, until: h.until }
           if (!shares.has(job.id)) shares.set(job.id, new Shared())
           shares.get(job.id)!.join(run, takes(job, h), h.until)

@@ -1,7 +1,6 @@
-import { kg, minor, sumOf, toKg, type Kg, type Minor } from '#core/measure'
+import { apportion, kg, minor, sumOf, toKg, type Kg, type Minor } from '#core/measure'
 import type { CostLine, Plan } from '#core/plan'
 import { COST_KINDS, goneBy, type CostKind, type CostShare, type Overhead } from '#core/records'
-import { apportion } from './joint.ts'
 
 /** A word for what money is spent on. */
 export const COST_WORDS: Record<CostKind, string> = {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { kg, minor, sumOf } from '#core/measure'
-import { apportion, JOINT_METHODS, shareJoint, type JointMethod, type JointProduct } from './index.ts'
+import { apportion, kg, minor, sumOf } from '#core/measure'
+import { JOINT_METHODS, shareJoint, type JointMethod, type JointProduct } from './index.ts'
 
 const product = (
   id: string,

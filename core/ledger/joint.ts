@@ -1,4 +1,4 @@
-import { minor, minus, refuse, sumOf, type Kg, type Minor, type Outcome } from '#core/measure'
+import { apportion, minor, minus, refuse, sumOf, type Kg, type Minor, type Outcome } from '#core/measure'
 
 /** A product of one animal, as joint cost is shared over it. */
 export interface JointProduct {
@@ -23,17 +23,6 @@ export interface JointShare {
   cost: Minor
   /** What it brings less that. */
   margin: Minor
-}
-
-/** Whole minor units in proportion to weights, which add up to the amount exactly: the largest remainders get what is left over. */
-export function apportion(amount: Minor, weights: readonly number[]): Minor[] {
-  const total = weights.reduce((sum, w) => sum + w, 0)
-  const exact = weights.map((w) => (amount * w) / total)
-  const whole = exact.map(Math.floor)
-  const left = amount - whole.reduce((sum, x) => sum + x, 0)
-  const byRest = [...exact.keys()].sort((a, b) => exact[b]! - whole[b]! - (exact[a]! - whole[a]!) || a - b)
-  for (const i of byRest.slice(0, Math.round(left))) whole[i]! += 1
-  return whole.map(minor)
 }
 
 /**

@@ -1,3 +1,6 @@
+import { fromKg, massDigits, toKg } from './mass.ts'
+import { minor, sumOf, type Kg, type MassUnit, type Minor } from './units.ts'
+
 /** "72.3 %": a ratio as a percentage. */
 export const formatPercent = (ratio: number, digits = 0) => `${(ratio * 100).toFixed(digits)} %`
 
@@ -28,4 +31,30 @@ export function roundToSum(
     missing += 1
   }
   return steps.map((n) => Number((n * step).toFixed(digits)))
+}
+
+/** Whole minor units in proportion to weights, which add up to the amount exactly. */
+export function apportion(amount: Minor, weights: readonly number[]): Minor[] {
+  const total = weights.reduce((sum, w) => sum + w, 0)
+  return roundToSum(
+    weights.map((w) => (amount * w) / total),
+    0,
+    amount,
+  ).map(minor)
+}
+
+/** Masses as a unit shows them, so that they add up to their sum as it is shown. */
+export function massesToSum(masses: readonly Kg[], unit: MassUnit): Kg[] {
+  const digits = massDigits(unit)
+  const sum = Number(
+    fromKg(
+      sumOf(masses, (m) => m),
+      unit,
+    ).toFixed(digits),
+  )
+  return roundToSum(
+    masses.map((m) => fromKg(m, unit)),
+    digits,
+    sum,
+  ).map((x) => toKg(x, unit))
 }

@@ -38,7 +38,7 @@ export {
 } from './money.ts'
 export type { UnitPrice } from './money.ts'
 export { parseMasses, parseTemperature, parseWhole } from './typed.ts'
-export { formatPercent, roundToSum } from './figures.ts'
+export { apportion, formatPercent, massesToSum, roundToSum } from './figures.ts'
 export { normalQuantile, normalShare, studentQuantile } from './chance.ts'
 export { interval, quantilesOf } from './interval.ts'
 export type { Interval } from './interval.ts'

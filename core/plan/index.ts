@@ -69,5 +69,5 @@ export {
   unknownIn,
   WHOLE_STEPS,
 } from './check.ts'
-export { schoolOf, SCHOOL_WORDS, schoolsFor, takesBy } from './schools.ts'
+export { SCALD, schoolOf, SCHOOL_WORDS, schoolsFor, takesBy } from './schools.ts'
 export type { School, Schools } from './schools.ts'

@@ -4,6 +4,7 @@ import {
   SCHOOL_IDS,
   SCHOOLS,
   type AnimalClass,
+  type ScaldSchool,
   type SchoolId,
   type Species,
   type Tool,
@@ -25,6 +26,23 @@ export interface School {
 const CARCASSES: AnimalClass[] = ['swine', 'sheep', 'goats', 'cattle']
 const FOWL: AnimalClass[] = ['poultry']
 const ALL: AnimalClass[] = [...CARCASSES, 'rabbits', 'poultry']
+
+/** A school of the scald: °C, seconds (common practice; docs/sources.md: scald-schools). */
+export const SCALD: Readonly<
+  Record<ScaldSchool, { c: readonly [number, number]; seconds: readonly [number, number] }>
+> = {
+  soft: { c: [52, 54], seconds: [90, 120] },
+  medium: { c: [58, 60], seconds: [60, 90] },
+  hard: { c: [63, 66], seconds: [45, 75] },
+}
+/** The cooler or the hotter half of the hard scald: cooler water takes longer. */
+function sayHard(half: 'cooler' | 'hotter'): string {
+  const { c, seconds } = SCALD.hard
+  const [warm, time] = [(c[0] + c[1]) / 2, (seconds[0] + seconds[1]) / 2]
+  return half === 'cooler'
+    ? `${c[0]}–${warm} °C, ${time}–${seconds[1]} s`
+    : `${warm}–${c[1]} °C, ${seconds[0]}–${time} s`
+}
 
 /** Common practice; what a saw or a second pass takes beside the usual is our own figure (docs/sources.md: schools). */
 export const SCHOOL_WORDS: { readonly [S in SchoolId]: School } = {
@@ -153,9 +171,12 @@ export const SCHOOL_WORDS: { readonly [S in SchoolId]: School } = {
     word: 'Scald',
     on: FOWL,
     ways: {
-      cooler: { word: '63–65 °C', says: 'Until toe skin and a wing feather come: slower, the skin stays.' },
+      cooler: {
+        word: sayHard('cooler'),
+        says: 'Until toe skin and a wing feather come: slower, the skin stays.',
+      },
       hotter: {
-        word: '66–67 °C, 30–45 s',
+        word: sayHard('hotter'),
         says: 'Until the tail feather comes: quick, and over-scald is near.',
       },
     },

@@ -1,5 +1,5 @@
 import { evidenceOf, type Stage } from '#core/carcass'
-import { kg, minus, sumOf, type Kg } from '#core/measure'
+import { kg, massesToSum, minus, roundToSum, sumOf, type Kg, type MassUnit } from '#core/measure'
 import type { LotState, Reckoning, StageFigure } from './lot.ts'
 
 /** What one group of a lot comes to, or all of it. */
@@ -21,9 +21,41 @@ const figuresOfRead = (read: Reckoning): GroupFigures => ({
   minutes: read.minutes,
 })
 
-/** A lot that is split as a table: its groups, what was packed of it and of no group, and all of it, their sum. */
-export function groupTable(read: Reckoning) {
-  const groups = read.groups.map((g) => ({ id: g.id, name: g.name, ...figuresOfRead(g.read) }))
+/** A column of groups in figures that add up to what is shown of all; what was weighed stays as it was. */
+function column(figures: readonly (StageFigure | null)[], unit: MassUnit): (StageFigure | null)[] {
+  if (figures.some((f) => !f || f.weighed)) return [...figures]
+  const shown = massesToSum(
+    figures.map((f) => f!.kg),
+    unit,
+  )
+  return figures.map((f, i) => ({ ...f!, kg: shown[i]! }))
+}
+
+/**
+ * A lot that is split as a table: its groups, what was packed of it and of no group, and all of it, their sum: in the
+ * figures of a unit that can be added by hand.
+ */
+export function groupTable(read: Reckoning, unit: MassUnit) {
+  const own = read.groups.map((g) => ({ id: g.id, name: g.name, ...figuresOfRead(g.read) }))
+  const hanging = column(
+    own.map((g) => g.hanging),
+    unit,
+  )
+  const products = column(
+    own.map((g) => g.products),
+    unit,
+  )
+  const minutes = roundToSum(
+    own.map((g) => g.minutes),
+    0,
+    Math.round(read.minutes),
+  )
+  const groups = own.map((g, i) => ({
+    ...g,
+    hanging: hanging[i]!,
+    products: products[i]!,
+    minutes: minutes[i]!,
+  }))
   const all = figuresOfRead(read)
   const apart = minus(
     all.packed,

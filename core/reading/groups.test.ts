@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { gramsOf, kgOf, plus, sayIssue, sumOf } from '#core/measure'
+import { KG_PER_LB, gramsOf, kgOf, plus, sayIssue, sumOf } from '#core/measure'
 import type { Decision, FactBody, GroupRow } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import {
@@ -120,7 +120,11 @@ describe('a lot that is split into groups', () => {
       r.groups.reduce((sum, g) => sum + cut(g.read, 'whole-bird')!.kg, 0),
       9,
     )
-    const table = groupTable(r)
+    const table = groupTable(r, 'lb')
+    const lb = (x: number) => (x / KG_PER_LB).toFixed(1)
+    for (const of of ['hanging', 'products'] as const)
+      expect(lb(sumOf(table.groups, (g) => g[of]!.kg)), of).toBe(lb(table.all[of]!.kg))
+    expect(table.groups.reduce((n, g) => n + g.minutes, 0)).toBe(Math.round(r.minutes))
     expect(table.packedApart).toBeCloseTo(kgOf(packOf('whole-bird', 22).grams), 9)
     expect(
       plus(

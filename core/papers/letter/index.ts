@@ -130,13 +130,16 @@ export const letter = paperKind({
     const cut = stage('cut')
     const likely = (range: Interval | null) =>
       range ? `${mine(kg(range.low)).toFixed(digits)}–${show(mine(kg(range.high)))}` : ''
-    const rows = products.map((c, i) => ({
-      destination: c.cut.destination,
-      name: says.name(c.cut.names),
-      weight: show(figures[i]!),
-      likely: c.done ? '' : likely(c.range),
-      packs: packsOf(c, parts),
-    }))
+    // What does not show in the share's figures is no line of it: "0.0 lb, 1 pack" is nothing a buyer can find.
+    const rows = products
+      .flatMap((c, i) => (figures[i]! > 0 ? [{ c, figure: figures[i]! }] : []))
+      .map(({ c, figure }) => ({
+        destination: c.cut.destination,
+        name: says.name(c.cut.names),
+        weight: show(figure),
+        likely: c.done ? '' : likely(c.range),
+        packs: packsOf(c, parts),
+      }))
     const from = round(mine(read.weights!.aged))
     const steps = fromHanging(read)
       .map(({ id, kg: went }) => ({ id, x: mine(went) }))

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { computed, reactive, ref } from 'vue'
 import { chillMinutes, freezing, type DayForecast } from '#core/line'
-import { kg, parseMass, parseTemperature, sayIssue, sumOf, type TypedMass } from '#core/measure'
+import { kg, massesToSum, parseMass, parseTemperature, sayIssue, sumOf, type TypedMass } from '#core/measure'
 import { chillHours } from '#core/rules'
 import type { Chill } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
@@ -30,6 +30,10 @@ const fresh = reactive({
 })
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
+const heats = computed(() => {
+  const { cool, water, reserve } = line.value.ice
+  return massesToSum([cool, water, reserve], words.unit.value)
+})
 const allowed = computed(() => chillHours(body.value.anatomy.species, line.value.carcass))
 const takes = computed(() => chillMinutes(plan.value.chill.how, line.value.carcass) / 60)
 const packed = computed(() =>
@@ -98,15 +102,15 @@ function keep() {
     <tbody>
       <tr>
         <th scope="row">Heat of the birds</th>
-        <td class="right">{{ words.mass(line.ice.cool) }}</td>
+        <td class="right">{{ words.mass(heats[0]!) }}</td>
       </tr>
       <tr>
         <th scope="row">Heat of the water they lie in</th>
-        <td class="right">{{ words.mass(line.ice.water) }}</td>
+        <td class="right">{{ words.mass(heats[1]!) }}</td>
       </tr>
       <tr>
         <th scope="row">For tub, air and holding</th>
-        <td class="right">{{ words.mass(line.ice.reserve) }}</td>
+        <td class="right">{{ words.mass(heats[2]!) }}</td>
       </tr>
     </tbody>
     <tfoot>

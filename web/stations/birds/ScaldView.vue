@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, reactive, ref } from 'vue'
-import { bySchool, downgraded, offOfScald, SCALD } from '#core/batch'
+import { bySchool, downgraded, offOfScald } from '#core/batch'
+import { SCALD } from '#core/plan'
 import { parseTemperature, parseWhole } from '#core/measure'
 import { SCALD_SCHOOLS, type ReadySign, type ScaldSchool } from '#core/records'
 import CautionNote from '../../pieces/CautionNote.vue'

@@ -1,4 +1,4 @@
-import { SCALD } from '#core/batch'
+import { SCALD } from '#core/plan'
 import type { Downgrade, FeedPhase, Loss } from '#core/records'
 import {
   DOWNGRADES,

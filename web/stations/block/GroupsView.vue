@@ -21,7 +21,7 @@ const { lot, state, read, body, group, split, join } = useReading()
 const words = useWords()
 const router = useRouter()
 const leaves = computed(() => leavesOf(livingOf(lot.value!.groups, lot.value!.facts)))
-const table = computed(() => groupTable(read.value))
+const table = computed(() => groupTable(read.value, words.unit.value))
 const differing = computed(() => weighedTwice(read.value, state.value!))
 const animalWord = computed(() => words.name(body.value.anatomy.names).toLowerCase())
 
