@@ -2,7 +2,7 @@ import { cumulativeStdNormalProbability, mean, quantile, standardDeviation } fro
 import { describe, expect, it } from 'vitest'
 import { normalsOf } from '#core/carcass'
 import { cameOf } from '#core/ledger'
-import { kg, minor, normalShare } from '#core/measure'
+import { readSample, kg, minor, normalShare } from '#core/measure'
 import type { CostLine } from '#core/plan'
 import { reckon } from '#core/reading'
 import type { Sample } from '#core/records'
@@ -21,7 +21,6 @@ import {
   growthOfBatch,
   keepADay,
   pricesPaid,
-  readSample,
   readyDay,
   sizeClasses,
   weightAt,

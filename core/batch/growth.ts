@@ -1,9 +1,8 @@
-import { gramsOf, kg, kgOf, type Interval, type Kg, normalQuantile } from '#core/measure'
+import { CATCH, gramsOf, kg, kgOf, readSample, type Interval, type Kg, normalQuantile } from '#core/measure'
 import { cameOf } from '#core/ledger'
 import type { Plan } from '#core/plan'
 import type { Sample, Species } from '#core/records'
 import { curveOf, dayAt, weightAt, type Curve } from './curves.ts'
-import { CATCH, readSample } from './sample.ts'
 
 /** How a flock drifts from its curve from one day to the next: log SD a day, as a walk (our own; docs/sources.md: growth-curves). */
 const DRIFT = 0.011

@@ -1,8 +1,6 @@
 /** How does a batch grow, when is it ready, what did it cost, and how does it sort? Many animals with a spread of weights. */
 export { curveOf, dayAt, feedTo, weightAt } from './curves.ts'
 export type { Curve } from './curves.ts'
-export { readSample } from './sample.ts'
-export type { SampleRead } from './sample.ts'
 export { batchOf, dayAfter, daysBetween, growthOfBatch, raisedTo, readyDay } from './growth.ts'
 export type { Batch, BatchGrowth, ReadyDay, WeighedAll } from './growth.ts'
 export { extremes, sizeClasses } from './sort.ts'

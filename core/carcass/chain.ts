@@ -1,6 +1,13 @@
 import type { ChainFigures } from '#core/anatomy'
-import { kg, kgOf, type Kg } from '#core/measure'
-import { inForce, type HangingBasis, type Source, type WeighedStage, type Weighing } from '#core/records'
+import { CATCH, kg, kgOf, readSample, type Kg } from '#core/measure'
+import {
+  inForce,
+  type HangingBasis,
+  type Sample,
+  type Source,
+  type WeighedStage,
+  type Weighing,
+} from '#core/records'
 
 /** Weights of the chain in order; `shrunk` is live after fasting and haulage, `aged` is what hangs on the day of cutting. */
 export const STAGES = ['live', 'shrunk', 'hot', 'cold', 'aged'] as const
@@ -11,6 +18,8 @@ export interface Evidence {
   kg: Kg
   sd: number
   id: string
+  /** Of some of a flock, for all of it. */
+  sampled?: true
 }
 
 /** A solved stage: the log-normal's median and log SD. An SD of 0 is a weighed figure. */
@@ -57,6 +66,23 @@ export function evidenceOf(weighings: readonly Weighed[]): Evidence[] {
     if (!held || e.sd <= held.sd) best.set(stage, e)
   }
   return STAGES.flatMap((s) => best.get(s) ?? [])
+}
+
+/**
+ * Where nothing of a flock was weighed whole, the newest sample of it is its live weight: its mean for each of `count`, as
+ * closely as so many that were caught say it.
+ */
+export function withSample(
+  evidence: readonly Evidence[],
+  samples: readonly (Pick<Sample, 'of' | 'day' | 'shown'> & { id: string })[],
+  count: number,
+): Evidence[] {
+  if (evidence.length > 0) return [...evidence]
+  const newest = samples.filter((s) => s.of === 'live').toSorted((a, b) => (a.day < b.day ? 1 : -1))[0]
+  if (!newest) return []
+  const { mean, cv, n } = readSample(newest.shown)
+  const sd = Math.hypot(cv / Math.sqrt(n), CATCH)
+  return [{ stage: 'live', kg: kg(mean * count), sd, id: newest.id, sampled: true }]
 }
 
 /** What is cut off of what hangs as dried face on the day of cutting: a share of it, and its log SD. */

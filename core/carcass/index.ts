@@ -1,5 +1,14 @@
 /** What does an animal weigh at every stage, and where does every kilogram of its carcass go? */
-export { STAGES, ageTrimOf, basisNode, evidenceOf, sampleChain, solveChain, disagreements } from './chain.ts'
+export {
+  STAGES,
+  ageTrimOf,
+  basisNode,
+  evidenceOf,
+  withSample,
+  sampleChain,
+  solveChain,
+  disagreements,
+} from './chain.ts'
 export type { AgeTrim, ChainPoint, Evidence, Stage, Weighed } from './chain.ts'
 export { chainOf, chainUnder, conventionIn, unmet } from './conventions.ts'
 export type { Conventions } from './conventions.ts'

@@ -9,6 +9,8 @@ export interface Job {
   hangs: Hangs
   share: number
   type: string | null
+  /** What a sample of the flock says of its live weight. */
+  sample?: Evidence | undefined
 }
 
 /** A weighing to be judged: what it says to the chain, and how it was shown. */
@@ -47,6 +49,11 @@ export function judgeWeighing(
     }
     const issue = judgePair(anatomy, chain, early, late, field, count)
     if (issue) return [issue]
+  }
+  if (job.sample && STAGES.indexOf(own.stage) > STAGES.indexOf('live')) {
+    // Some of a flock are not all of it: asked, never refused.
+    const issue = judgePair(anatomy, chain, job.sample, own, field, count)
+    if (issue) return [{ ...issue, confirmable: true }]
   }
   const alone = evidence.every((e) => e === own || !scale(e))
   const half = alone ? perhapsSide(anatomy, own, job, field) : null
@@ -154,7 +161,7 @@ function judgePair(
     if (shrunkRatio < dressingPossible.low || shrunkRatio > dressingPossible.high)
       return issueOf('dressing-impossible', field, { ...figures, ...dressingPossible })
     const fasted = early.stage === 'live' ? groupSd(chain, 'shrink', count) : 0
-    const sd = Math.hypot(groupSd(chain, 'dressing', count), fasted)
+    const sd = Math.hypot(groupSd(chain, 'dressing', count), fasted, early.sd)
     if (Math.abs(shrunkRatio - dressing.mean) <= 3 * sd) return null
     const band = { low: dressing.mean - 3 * sd, high: dressing.mean + 3 * sd }
     return { ...issueOf('dressing-unusual', field, { ...figures, ...band }), confirmable: true }

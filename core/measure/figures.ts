@@ -58,3 +58,9 @@ export function massesToSum(masses: readonly Kg[], unit: MassUnit): Kg[] {
     sum,
   ).map((x) => toKg(x, unit))
 }
+
+/** "12 min", or "40 s" of what takes less than a minute, to five seconds: a step that takes time is never none. */
+export function sayMinutes(minutes: number): string {
+  const seconds = Math.round((minutes * 60) / 5) * 5
+  return seconds > 0 && seconds < 60 ? `${seconds} s` : `${Math.round(minutes)} min`
+}

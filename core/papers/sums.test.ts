@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { KG_PER_LB, KG_PER_LB } from '#core/measure'
+import { orderedWork } from '#core/hand'
+import { KG_PER_LB } from '#core/measure'
 import { reckon, shownWeights } from '#core/reading'
 import { SHARES } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
@@ -43,7 +44,8 @@ describe('what a paper says adds up, over any plan and any packs', () => {
           expect(number(l.total)).toBeGreaterThanOrEqual(Number(low) - 0.1 - 0.01 * number(l.total))
           expect(number(l.total)).toBeLessThanOrEqual(Number(high) + 0.1 + 0.01 * number(l.total))
         }
-        for (const row of l.groups.flatMap((g) => g.rows)) expect(number(row.weight), row.name).toBeGreaterThan(0)
+        for (const row of l.groups.flatMap((g) => g.rows))
+          expect(number(row.weight), row.name).toBeGreaterThan(0)
         const done = read.cuts.filter((c) => c.done && c.cut.kind === 'product')
         for (const c of done) {
           const row = l.groups.flatMap((g) => g.rows).find((r) => r.name === c.cut.names.american)
@@ -66,6 +68,9 @@ describe('what a paper says adds up, over any plan and any packs', () => {
         const out = drawUp('block-card', { ...about, read, share: 1 })
         if (!out.ok) throw new Error(out.issues[0]!.code)
         const card = out.value as BlockCard
+        // The same steps as the order and the day.
+        const onCard = card.steps.map((s) => s.marks[0]!.target)
+        expect(new Set(onCard)).toEqual(new Set(orderedWork(read).tasks.map((t) => t.id)))
         const written = card.steps.flatMap((s) => s.cuts.map((c) => number(c.weight)))
         expect(sum(written)).toBeCloseTo(number(card.total), 6)
         const planned = new Set(

@@ -41,7 +41,6 @@ const UNWEIGHED: ReadonlySet<FactBody['kind']> = new Set<FactBody['kind']>([
   'icing',
   // Of these only how many are left moves anything, and that is the count.
   'loss',
-  'sample',
   'scald',
   'downgrade',
   'passed',

@@ -19,8 +19,12 @@ const WORDS: Record<Stage, string> = {
 }
 const FROM_MEMORY = 'These ratios are our own, from memory of the trade: weak, until a scale says better.'
 
-const how = ({ sd }: Evidence): string =>
-  sd === 0 ? 'weighed' : `estimated by eye or tape, ± ${formatPercent(sd)}`
+const how = ({ sd, sampled }: Evidence): string =>
+  sd === 0
+    ? 'weighed'
+    : sampled
+      ? `by a sample that was weighed, ± ${formatPercent(sd)}`
+      : `estimated by eye or tape, ± ${formatPercent(sd)}`
 
 /** What happens between a stage and the next, and by how much. */
 function stepWords(chain: ChainFigures, days: number, to: Stage): string {

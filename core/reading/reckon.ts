@@ -13,6 +13,7 @@ import {
   seedOf,
   shareHung,
   solveChain,
+  withSample,
   type ChainPoint,
   type Flow,
 } from '#core/carcass'
@@ -88,7 +89,7 @@ function reckonOne(
   const read = readPlan(base.anatomy, lot)
   const plan = withDown(isGroup(lot) ? costsShared(read, lot) : read, farm.down ?? [])
   const flow = flowWithRibs(base, plan.ribs)
-  const weighed = evidenceOf(lot.weighings)
+  const weighed = withSample(evidenceOf(lot.weighings), plan.samples, count)
   const shared = isGroup(lot) ? lot.shared : []
   const evidence = [...weighed, ...shared]
   const share = shareHung(flow, plan.hangs, plan.conventions)

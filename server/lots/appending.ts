@@ -1,6 +1,6 @@
 import same from 'fast-deep-equal'
 import type { Append, Author, Clash, Facts, Join, Lot, NewPack, NewWeighing, Split } from '#contracts'
-import { chainUnder, judgeWeighing, shareHung } from '#core/carcass'
+import { chainUnder, judgeWeighing, shareHung, withSample } from '#core/carcass'
 import { gramsOf, issueOf, type Issue } from '#core/measure'
 import {
   checkDecisions,
@@ -127,7 +127,8 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }, { lots }
     const chain = chainUnder(anatomy, plan.conventions, plan.type)
     const { hangs, type, conventions } = plan
     const share = shareHung(flowOf(anatomy), hangs, conventions)
-    const job = { count: animalsIn(group), hangs, type, share }
+    const count = animalsIn(group)
+    const job = { count, hangs, type, share, sample: withSample([], plan.samples, count)[0] }
     const beside = judgeGroupWeight(lot, { ...added, group: group.id, at: to.at })
     const issues = [...judgeWeighing(anatomy, chain, job, weighings, added), ...(beside ? [beside] : [])]
     if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed)) return refusedFor(...issues)

@@ -48,9 +48,14 @@ export function useBench() {
   const now = useNow({ interval: 15_000 })
   const work = computed(() => orderedWork(open.central.value))
   const standing = computed(() => standings(work.value.tasks, open.central.value.plan, now.value.getTime()))
+  /** Steps that are done, and all there are: the same on the card, in the order and by the clock. */
+  const tally = computed(() => ({
+    done: [...standing.value.values()].filter((s) => s.state === 'done').length,
+    of: work.value.tasks.length,
+  }))
   const species = computed(() => open.body.value.anatomy.species)
   const paces = computed<ReadonlyMap<string, Pace>>(() => pacesOf(tookOf(species.value)))
-  return { ...open, rows, faults, now, work, standing, species, paces }
+  return { ...open, rows, faults, now, work, standing, tally, species, paces }
 }
 
 /** Stations that something of the register makes, and nothing of it that works: they are not to be had. */

@@ -10,12 +10,11 @@ import {
   extremes,
   HOUSEHOLDS,
   packsFor,
-  readSample,
-  sizeClasses,
+    sizeClasses,
   type Spreading,
 } from '#core/batch'
 import { lookup } from '#core/anatomy'
-import { gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, type Outcome } from '#core/measure'
+import { readSample, gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, type Outcome } from '#core/measure'
 import { refusalOf, takePath, type Plan } from '#core/plan'
 import { conventionsOf } from '#core/plan'
 import { endOf, fleshOf, sayHeat } from '#core/rules'

@@ -6,7 +6,7 @@ import { computed } from 'vue'
 import { taskMinutes } from '#core/hand'
 import { drawUp, isLine, stepDone, type BlockCard, type CardStep } from '#core/papers'
 import { CLASS_OF, type FactBody } from '#core/records'
-import { kg, PLAIN } from '#core/measure'
+import { kg, PLAIN, sayMinutes } from '#core/measure'
 import PaperButtons from '../../pieces/PaperButtons.vue'
 import { initials, useBench } from '../../state/bench.ts'
 import { useWords } from '../../state/words.ts'
@@ -21,7 +21,7 @@ import ReplanPane from './ReplanPane.vue'
 import StepClock from './StepClock.vue'
 
 /** The plan as steps in the order of the bench, ticked off as they are done; large, for wet hands, in floor mode. */
-const { lot, read, note, withdraw, factOf, work, standing, paces, faults } = useBench()
+const { lot, read, note, withdraw, factOf, work, standing, tally, paces, faults } = useBench()
 const words = useWords()
 const store = useFarm()
 const { chosen, floor } = useFloorMode()
@@ -48,7 +48,6 @@ const card = computed<BlockCard | null>(() => {
 })
 const steps = computed(() => card.value?.steps ?? [])
 const done = (step: CardStep) => stepDone(step, read.value.plan.steps)
-const count = computed(() => steps.value.filter(done).length)
 const next = computed(() => steps.value.find((s) => !done(s)) ?? null)
 const isMarkOf = (step: CardStep) => (f: FactBody) =>
   f.kind === 'tick' &&
@@ -94,7 +93,7 @@ function tick(step: CardStep) {
     <template v-else>
       <div class="row head">
         <h2>{{ card.what }}, {{ words.mass(read.weights?.aged ?? kg(0)) }} hanging</h2>
-        <span class="muted" data-testid="progress">{{ count }} of {{ steps.length }} steps done</span>
+        <span class="muted" data-testid="progress">{{ tally.done }} of {{ tally.of }} steps done</span>
         <span style="flex: 1" />
         <label class="row"
           >Signed as
@@ -192,7 +191,7 @@ function tick(step: CardStep) {
             <b>{{ s.title }}</b> <span class="muted">{{ s.side }}</span><br />{{ s.way }}
             <span class="muted place"
               ><template v-if="s.station">{{ s.station }}</template><b v-else class="bad">nowhere today</b
-              ><template v-if="s.minutes >= 0.5">, {{ Math.round(s.minutes) }} min</template
+              ><template v-if="s.minutes >= 0.04">, {{ sayMinutes(s.minutes) }}</template
               ><template v-if="learnt(s) > 0">, timed {{ learnt(s) }} ×</template></span
             >
           </div>

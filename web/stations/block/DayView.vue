@@ -2,6 +2,7 @@
 import InputText from 'primevue/inputtext'
 import { computed } from 'vue'
 import { crewOf, forecast, clockMinutes, OUT_AT_MOST, sayClock } from '#core/clock'
+import { sayMinutes } from '#core/measure'
 import { normalsOf } from '#core/carcass'
 import { useBench } from '../../state/bench.ts'
 import { useToday } from '../../state/today.ts'
@@ -10,7 +11,7 @@ import BlockTabs from './BlockTabs.vue'
 import CrewForm from './CrewForm.vue'
 
 /** When the cutting day is done, by whom and where; what goes back in the cold meanwhile, and what waits for tomorrow. */
-const { central: read, body, work, standing, paces, decide } = useBench()
+const { central: read, body, work, standing, tally, paces, decide } = useBench()
 const words = useWords()
 const DRAWS = 120
 
@@ -53,7 +54,6 @@ const hours = computed(() => {
   const step = last - first > 10 ? 2 : 1
   return Array.from({ length: Math.floor((last - first) / step) + 1 }, (_, i) => (first + i * step) * 60)
 })
-const stepsDone = computed(() => [...standing.value.values()].filter((s) => s.state === 'done').length)
 const skipped = computed(() =>
   [...standing.value].filter(([, s]) => s.state === 'skipped').map(([id, s]) => ({ id, why: s.why })),
 )
@@ -75,7 +75,7 @@ const isWide = (minutes: number) => (minutes / (span.value.until - span.value.fr
     <div class="pane-head">
       <h2>
         <template v-if="told.finish === null">{{
-          stepsDone === work.tasks.length ? 'All is done' : 'Nobody can finish anything'
+          tally.done === tally.of ? 'All is done' : 'Nobody can finish anything'
         }}</template>
         <span v-else class="estimate" data-testid="finish"
           >{{ told.day.left.length > 0 ? 'Would be done about' : 'Done about' }}
@@ -85,7 +85,7 @@ const isWide = (minutes: number) => (minutes / (span.value.until - span.value.fr
       <span v-if="told.range" class="muted" data-testid="finish-range"
         >likely {{ sayClock(told.range.low) }}–{{ sayClock(told.range.high) }}</span
       >
-      <span class="muted">{{ stepsDone }} of {{ work.tasks.length }} steps done</span>
+      <span class="muted">{{ tally.done }} of {{ tally.of }} steps done</span>
       <span v-if="isOn" class="muted">told from now, {{ sayClock(from) }}</span>
       <label class="row day">Day of cutting <InputText v-model.lazy="day" type="date" size="small" /></label>
     </div>
@@ -149,7 +149,7 @@ const isWide = (minutes: number) => (minutes / (span.value.until - span.value.fr
                 <th>Step</th>
                 <th>Where</th>
                 <th>Who</th>
-                <th class="right">Minutes</th>
+                <th class="right">Takes</th>
               </tr>
             </thead>
             <tbody>
@@ -159,7 +159,7 @@ const isWide = (minutes: number) => (minutes / (span.value.until - span.value.fr
                 <td>{{ r.station }}</td>
                 <td>{{ r.hands.join(', ') }}</td>
                 <td class="right">
-                  {{ Math.round(r.until - r.from)
+                  {{ sayMinutes(r.until - r.from)
                   }}<small v-if="paces.get(r.job)" class="muted"> timed {{ paces.get(r.job)!.n }} ×</small>
                 </td>
               </tr>

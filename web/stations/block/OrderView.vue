@@ -4,7 +4,7 @@ import Select from 'primevue/select'
 import Sortable from 'sortablejs'
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue'
 import { cannotMove, remade, taskMinutes, type Task } from '#core/hand'
-import { sayIssue } from '#core/measure'
+import { sayIssue, sayMinutes } from '#core/measure'
 import { STATIONS, type Decision, type Station } from '#core/records'
 import { useBench } from '../../state/bench.ts'
 import { useWords } from '../../state/words.ts'
@@ -139,7 +139,7 @@ const isDone = (id: string) => standing.value.get(id)?.state === 'done'
             <small v-if="isDone(t.id)" class="good"> done</small>
             <span v-if="refusal?.id === t.id" class="field-issue" role="alert">{{ refusal.says }}</span>
           </span>
-          <span class="muted nowrap time">{{ Math.round(minutes.get(t.id) ?? 0) }} min</span>
+          <span class="muted nowrap time">{{ sayMinutes(minutes.get(t.id) ?? 0) }}</span>
           <Select
             v-if="t.stations.length > 1"
             :model-value="work.at.get(t.id)"

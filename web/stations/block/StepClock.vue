@@ -2,6 +2,7 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { NEXT, type Standing } from '#core/clock'
+import { sayMinutes } from '#core/measure'
 import type { Work } from '#core/records'
 import { initials } from '../../state/bench.ts'
 import { useReading } from '../../state/lot.ts'
@@ -54,10 +55,10 @@ function answer() {
 }
 const says = computed(() => {
   const { state, minutes, by: hand, why } = standing
-  const took = `${Math.round(minutes)} of about ${Math.round(usual)} min`
+  const took = `${sayMinutes(minutes)} of about ${sayMinutes(usual)}`
   switch (state) {
     case 'waiting':
-      return `about ${Math.round(usual)} min`
+      return `about ${sayMinutes(usual)}`
     case 'running':
       return `${took}, ${hand}`
     case 'paused':
@@ -65,7 +66,7 @@ const says = computed(() => {
     case 'skipped':
       return `skipped: ${why ?? ''}`
     case 'done':
-      return minutes > 0 ? `took ${Math.round(minutes)} min` : 'done'
+      return minutes > 0 ? `took ${sayMinutes(minutes)}` : 'done'
   }
 })
 </script>

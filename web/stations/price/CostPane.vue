@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayIssue } from '#core/measure'
+import { roundToSum, sayIssue } from '#core/measure'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
@@ -91,14 +91,9 @@ function take(label: string) {
 /** What the minutes are spent on; what takes none is not named. */
 const bench = computed(() => {
   const { hand, grind, finish, wrap, setUp } = read.value.bench
-  const spent = (minutes: number, on: string) => (minutes >= 0.5 ? [`${on} ${Math.round(minutes)}`] : [])
-  return [
-    ...spent(hand, 'cutting'),
-    ...spent(grind, 'grinding'),
-    ...spent(finish, 'finishing'),
-    ...spent(wrap, 'wrapping'),
-    ...spent(setUp, 'setting up and washing down'),
-  ].join(', ')
+  const spent = ['cutting', 'grinding', 'finishing', 'wrapping', 'setting up and washing down']
+  const figures = roundToSum([hand, grind, finish, wrap, setUp], 0, Math.round(read.value.minutes))
+  return spent.flatMap((on, i) => (figures[i]! > 0 ? [`${on} ${figures[i]}`] : [])).join(', ')
 })
 </script>
 

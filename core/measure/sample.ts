@@ -1,6 +1,8 @@
 import { deviation, mean } from 'd3-array'
-import { gramsOf, kg, kgOf, type Interval, type Kg, studentQuantile } from '#core/measure'
-import type { Sample } from '#core/records'
+import { studentQuantile } from './chance.ts'
+import type { Interval } from './interval.ts'
+import { gramsOf } from './mass.ts'
+import { kg, kgOf, type Kg, type TypedMass } from './units.ts'
 
 /** Birds that are caught are not quite those of the flock, and the scale is off by the same for all: log SD, never divided by their number (our own; docs/sources.md: sample). */
 export const CATCH = 0.02
@@ -20,7 +22,7 @@ export interface SampleRead {
 }
 
 /** What some that were weighed say of all: mean, spread, uniformity; the mean of all by Student’s t, and how they were caught beside it. */
-export function readSample(shown: Sample['shown']): SampleRead {
+export function readSample(shown: readonly TypedMass[]): SampleRead {
   const masses = shown.map((s) => kgOf(gramsOf(s)))
   const n = masses.length
   const m = mean(masses)!
