@@ -4,15 +4,7 @@ import Checkbox from 'primevue/checkbox'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { v7 as uuid } from 'uuid'
-import {
-  curveOf,
-  decideFor,
-  extremes,
-  HOUSEHOLDS,
-  packsFor,
-    sizeClasses,
-  type Spreading,
-} from '#core/batch'
+import { curveOf, decideFor, extremes, HOUSEHOLDS, packsFor, sizeClasses, type Spreading } from '#core/batch'
 import { lookup } from '#core/anatomy'
 import { readSample, gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, type Outcome } from '#core/measure'
 import { refusalOf, takePath, type Plan } from '#core/plan'
