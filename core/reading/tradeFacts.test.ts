@@ -87,7 +87,7 @@ const FACTS: [string, () => number, number, number][] = [
     14.5,
   ],
   // Fifth quarter: Ockerman and Hansen, Animal By-Product Processing, and USDA drop-credit yields, from memory; g and kg by practice.
-  ['hog cheeks, kg', () => animal('hog', 84, HOG_OFFAL).kg('cheeks'), 0, 0.45],
+  ['hog cheeks, kg', () => animal('hog', 88, HOG_OFFAL, '', [dressed('head', true)]).kg('cheeks'), 0.3, 0.45],
   ['hog caul, kg', () => animal('hog', 84, HOG_OFFAL).kg('caul'), 0.2, 0.4],
   ['hog liver, % of live', () => animal('hog', 84, HOG_OFFAL).ofLive('liver'), 1.1, 2.4],
   ['hog heart, % of live', () => animal('hog', 84, HOG_OFFAL).ofLive('heart'), 0.2, 0.35],
