@@ -38,6 +38,7 @@ export default defineConfig({
             'web/**/*.test.ts',
           ],
           exclude: ['web/**/*.page.test.ts'],
+          setupFiles: ['kit/seed.ts'],
           testTimeout: 30_000,
           // Pure functions: the core is read once per worker, not once per file.
           isolate: false,
@@ -66,6 +67,7 @@ export default defineConfig({
           execArgv: LAZY,
           isolate: false,
           include: ['server/**/*.test.ts'],
+          setupFiles: ['kit/seed.ts'],
           globalSetup: 'server/setup.ts',
           ...SLOW_MACHINE,
         },

@@ -15,6 +15,7 @@ export {
 } from './units.ts'
 export type { Grams, Kg, MassUnit, Milli, Minor, Mm, TypedMass } from './units.ts'
 export {
+  asShown,
   formatMass,
   formatMassRange,
   fromKg,

@@ -74,6 +74,10 @@ export function knownDigits(range: Interval | null, unit: MassUnit): number {
   return Math.min(known, massDigits(unit))
 }
 
+/** A mass as its figure says it, rounded as shown: what stands beside it is reckoned from figures a person can see. */
+export const asShown = (mass: Kg, unit: MassUnit): Kg =>
+  toKg(Number(fromKg(mass, unit).toFixed(massDigits(unit))), unit)
+
 /** "187.4 lb": a mass in kg, in the unit asked for. */
 export function formatMass(mass: Kg, unit: MassUnit, digits = massDigits(unit)): string {
   return `${fromKg(mass, unit).toFixed(digits)} ${unit}`

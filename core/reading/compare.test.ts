@@ -3,13 +3,15 @@ import { describe, expect, it } from 'vitest'
 import { SPECIES, type SideName, type Species } from '#core/anatomy'
 import { ANATOMIES } from '#core/species'
 import { afterBench } from '#core/ledger'
-import { kg, minor, type Names } from '#core/measure'
+import { formatMass, kg, minor, type Names } from '#core/measure'
 import type { Decision } from '#core/records'
 import { flowOf } from '../carcass/testing.ts'
 import { adoptPlan, housePlans, NO_LOG, readPlan } from '#core/plan'
 import {
   alternativesFor,
   differencesOf,
+  figuresApart,
+  pairsOf,
   reckon,
   sayDifference,
   valuePlan,
@@ -105,7 +107,7 @@ describe('plans side by side', () => {
   it.each(SPECIES)('%s: every sentence is true of the figures, both ways round', (species) => {
     const [one, two] = housePlans(ANATOMIES[species]).slice(0, 2)
     const [a, b] = [value(species, one!.name), value(species, two!.name)]
-    const [there, back] = [differencesOf(a, b), differencesOf(b, a)]
+    const [there, back] = [differencesOf(a, b, 'kg'), differencesOf(b, a, 'kg')]
     const by = (list: typeof there, about: string) => list.find((d) => d.about === about)?.by
     for (const about of ['money', 'take-home', 'minutes', 'packs', 'bone', 'fat'] as const) {
       const [x, y] = [by(there, about), by(back, about)]
@@ -125,9 +127,30 @@ describe('plans side by side', () => {
       expect(said).toContain(words.money(Math.abs(apart)))
     }
   })
+  it.each(['kg', 'lb'] as const)('in %s a difference is that of the two figures beside it', (unit) => {
+    const shown = (mass: number) => formatMass(kg(mass), unit).replace(` ${unit}`, '')
+    for (const species of SPECIES) {
+      const plans = housePlans(ANATOMIES[species]).map((p) => value(species, p.name))
+      for (const second of plans.slice(1)) {
+        const by = figuresApart(plans[0]!, second, unit)
+        const [a, b] = [plans[0]!.worth, second.worth]
+        for (const id of ['takeHome', 'bone', 'fat'] as const)
+          expect(Number(shown(by[id])), `${species} ${id}`).toBeCloseTo(
+            Number(shown(b[id])) - Number(shown(a[id])),
+            9,
+          )
+        for (const p of pairsOf(plans[0]!, second, unit).differ)
+          expect(Number(shown(p.by)), `${species} ${p.cut.id}`).toBeCloseTo(
+            Number(shown(p.second)) - Number(shown(p.first)),
+            9,
+          )
+        expect(by.money - by.fees - by.labour - by.goods).toBe(by.net)
+      }
+    }
+  })
   it('a plan beside itself differs in nothing', () => {
     const a = value('lamb', 'Retail, bone-in')
-    expect(differencesOf(a, a)).toEqual([])
+    expect(differencesOf(a, a, 'kg')).toEqual([])
   })
   it('boneless takes less home than bone-in and leaves more bone; strict takes least (common practice)', () => {
     for (const species of ['hog', 'lamb', 'steer'] as const) {
@@ -197,7 +220,7 @@ describe('what matters between two plans', () => {
     ...base,
     worth: { ...base.worth, ...more },
   })
-  const between = (more: Partial<PlanFigures['worth']>) => differencesOf(base, like(more))
+  const between = (more: Partial<PlanFigures['worth']>) => differencesOf(base, like(more), 'kg')
   it.each(['minutes', 'packs', 'bone', 'fat'] as const)(
     '%s: more than 2 %% either way, and not less',
     (about) => {
@@ -206,8 +229,9 @@ describe('what matters between two plans', () => {
       const by = (to: number) => between({ [about]: was * to })
       expect([by(1.019), by(0.981)]).toEqual([[], []])
       expect(by(1.021)).toMatchObject([{ about }])
-      expect((by(1.021)[0] as { by: number }).by).toBeCloseTo(was * 0.021, 9)
-      expect((by(0.979)[0] as { by: number }).by).toBeCloseTo(-was * 0.021, 9)
+      const rounded = about === 'minutes' || about === 'packs' ? 1 : 0.01
+      expect(Math.abs((by(1.021)[0] as { by: number }).by - was * 0.021)).toBeLessThanOrEqual(rounded)
+      expect(Math.abs((by(0.979)[0] as { by: number }).by + was * 0.021)).toBeLessThanOrEqual(rounded)
     },
   )
   it('money is what is left after the plan’s own fees and hours', () => {
@@ -220,11 +244,11 @@ describe('what matters between two plans', () => {
     expect(between({ takeHome: kg(base.worth.takeHome * 1.05) })).toMatchObject([{ about: 'take-home' }]))
   it('anything is much beside nothing', () => {
     const none = like({ bone: kg(0) })
-    expect(differencesOf(none, like({ bone: kg(0.1) }))).toEqual([{ about: 'bone', by: 0.1 }])
+    expect(differencesOf(none, like({ bone: kg(0.1) }), 'kg')).toEqual([{ about: 'bone', by: 0.1 }])
   })
   it('the three cuts that bring most of those one plan has alone, and none that both have or that is no product', () => {
     const boneless = value('hog', 'Retail, boneless')
-    const gains = differencesOf(base, boneless).filter((d) => d.about === 'gains')
+    const gains = differencesOf(base, boneless, 'kg').filter((d) => d.about === 'gains')
     const own = boneless.read.cuts
       .filter((c) => c.cut.kind === 'product' && !base.read.cuts.some((x) => x.cut.id === c.cut.id))
       .toSorted((a, b) => b.value - a.value)

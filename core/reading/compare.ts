@@ -1,7 +1,7 @@
 import type { Cut, Names } from '#core/anatomy'
 import type { Flow } from '#core/carcass'
 import { afterBench, type Worth } from '#core/ledger'
-import { kg, minor, minus, type Kg, type Says } from '#core/measure'
+import { asShown, kg, minor, minus, type Kg, type MassUnit, type Says } from '#core/measure'
 import { adoptPlan, tried, type LeftOut, type PartCut } from '#core/plan'
 import type { CutPlan, Decision } from '#core/records'
 import type { LotState, Reckoning } from './lot.ts'
@@ -38,7 +38,7 @@ export function valuePlan(base: Flow, lot: LotState, now: Reckoning, plan: CutPl
   return { read, worth: read.worth, decisions, leftOut }
 }
 
-/** A difference that matters, as figures; the words come last. `by` is second less first. */
+/** A difference that matters, as figures; the words come last. `by` is second less first, of the figures as they are shown. */
 export type Difference =
   | { about: 'money' | 'minutes' | 'packs'; by: number }
   | { about: 'take-home' | 'bone' | 'fat'; by: Kg }
@@ -50,23 +50,48 @@ export interface CutPair {
   first: Kg
   second: Kg
   packs: [number, number]
-  /** Second less first. */
+  /** Second less first, of the figures shown. */
   by: Kg
+}
+
+/** What a second figure is more than a first, so that a person who takes one from the other finds the same. */
+const apart = (first: Kg, second: Kg, unit: MassUnit): Kg =>
+  minus(asShown(second, unit), asShown(first, unit))
+
+/** The figures of a plan that stand beside another's, with what the second is more by. */
+export function figuresApart({ worth: a }: PlanFigures, { worth: b }: PlanFigures, unit: MassUnit) {
+  return {
+    takeHome: apart(a.takeHome, b.takeHome, unit),
+    bone: apart(a.bone, b.bone, unit),
+    fat: apart(a.fat, b.fat, unit),
+    money: minor(b.money - a.money),
+    net: minus(afterBench(b), afterBench(a)),
+    fees: minor(b.fees - a.fees),
+    labour: minor(b.labour - a.labour),
+    goods: minor(b.goods - a.goods),
+    minutes: Math.round(b.minutes) - Math.round(a.minutes),
+    packs: b.packs - a.packs,
+    pieces: b.pieces - a.pieces,
+  }
 }
 
 /** Less than this is no difference, kg: what a scale does not tell. */
 const ALIKE = 0.02
 
 /** Products of two plans: those that differ, the biggest first, and those that are alike. */
-export function pairsOf(first: PlanFigures, second: PlanFigures): { differ: CutPair[]; alike: CutPair[] } {
+export function pairsOf(
+  first: PlanFigures,
+  second: PlanFigures,
+  unit: MassUnit,
+): { differ: CutPair[]; alike: CutPair[] } {
   const of = (p: PlanFigures, id: string) => p.read.cuts.find((c) => c.cut.id === id)
   const pairs = first.read.flow.anatomy.cuts.flatMap((cut): CutPair[] => {
     const [a, b] = [of(first, cut.id), of(second, cut.id)]
     if (cut.kind !== 'product' || (!a && !b)) return []
     const [x, y] = [a?.kg ?? kg(0), b?.kg ?? kg(0)]
-    return [{ cut, first: x, second: y, packs: [a?.packs ?? 0, b?.packs ?? 0], by: minus(y, x) }]
+    return [{ cut, first: x, second: y, packs: [a?.packs ?? 0, b?.packs ?? 0], by: apart(x, y, unit) }]
   })
-  const differs = (p: CutPair) => Math.abs(p.by) > ALIKE || p.packs[0] !== p.packs[1]
+  const differs = (p: CutPair) => Math.abs(p.second - p.first) > ALIKE || p.packs[0] !== p.packs[1]
   return {
     differ: pairs.filter(differs).sort((a, b) => Math.abs(b.by) - Math.abs(a.by)),
     alike: pairs.filter((p) => !differs(p)),
@@ -77,18 +102,17 @@ export function pairsOf(first: PlanFigures, second: PlanFigures): { differ: CutP
 const MATTERS = 0.02
 
 /** What differs between two plans and matters: money, weight, time, packs, bones, and cuts had in one only. */
-export function differencesOf(first: PlanFigures, second: PlanFigures): Difference[] {
+export function differencesOf(first: PlanFigures, second: PlanFigures, unit: MassUnit): Difference[] {
   const [a, b] = [first.worth, second.worth]
+  const by = figuresApart(first, second, unit)
   const matters = (x: number, y: number) => Math.abs(y - x) > MATTERS * Math.max(Math.abs(x), 1e-9)
-  const counts: ['money' | 'minutes' | 'packs', number, number][] = [
-    ['money', afterBench(a), afterBench(b)],
-    ['minutes', a.minutes, b.minutes],
-    ['packs', a.packs, b.packs],
-  ]
-  const masses: ['take-home' | 'bone' | 'fat', Kg, Kg][] = [
-    ['take-home', a.takeHome, b.takeHome],
-    ['bone', a.bone, b.bone],
-    ['fat', a.fat, b.fat],
+  const figures: [Difference, number, number][] = [
+    [{ about: 'money', by: by.net }, afterBench(a), afterBench(b)],
+    [{ about: 'minutes', by: by.minutes }, a.minutes, b.minutes],
+    [{ about: 'packs', by: by.packs }, a.packs, b.packs],
+    [{ about: 'take-home', by: by.takeHome }, a.takeHome, b.takeHome],
+    [{ about: 'bone', by: by.bone }, a.bone, b.bone],
+    [{ about: 'fat', by: by.fat }, a.fat, b.fat],
   ]
   const only = (a: PlanFigures, b: PlanFigures): { cut: Cut; kg: Kg }[] =>
     a.read.cuts
@@ -96,8 +120,7 @@ export function differencesOf(first: PlanFigures, second: PlanFigures): Differen
       .sort((x, y) => y.value - x.value)
       .slice(0, 3)
   return [
-    ...counts.flatMap(([about, x, y]) => (matters(x, y) ? [{ about, by: y - x }] : [])),
-    ...masses.flatMap(([about, x, y]) => (matters(x, y) ? [{ about, by: minus(y, x) }] : [])),
+    ...figures.flatMap(([said, x, y]) => (matters(x, y) && said.by !== 0 ? [said] : [])),
     ...only(second, first).map((c) => ({ about: 'gains' as const, by: c.kg, cut: c.cut.names })),
     ...only(first, second).map((c) => ({ about: 'loses' as const, by: kg(-c.kg), cut: c.cut.names })),
   ]

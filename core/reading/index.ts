@@ -38,7 +38,7 @@ export { DRIED_FACE, flowPicture } from './picture.ts'
 export type { FlowLink } from './picture.ts'
 export { libraryOf } from './library.ts'
 export type { CutEntry, PartEntry } from './library.ts'
-export { differencesOf, pairsOf, sayDifference, valuePlan } from './compare.ts'
+export { differencesOf, figuresApart, pairsOf, sayDifference, valuePlan } from './compare.ts'
 export type { CutPair, Difference, PlanFigures } from './compare.ts'
 export {
   alternativesFor,

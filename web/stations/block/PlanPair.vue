@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { afterBench, type Worth } from '#core/ledger'
-import { formatPercent, kg, type Kg } from '#core/measure'
-import { differencesOf, pairsOf, sayDifference, type PlanFigures } from '#core/reading'
+import { formatPercent, type Kg, type Minor } from '#core/measure'
+import { differencesOf, figuresApart, pairsOf, sayDifference, type PlanFigures } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -19,72 +19,76 @@ const SENTENCES = 3
 const words = useWords()
 const { priced } = useReading()
 const sentences = computed(() =>
-  differencesOf(first, second)
+  differencesOf(first, second, words.unit.value)
     .filter((d) => d.about !== 'money' || priced.value)
     .slice(0, SENTENCES)
     .map((d) => sayDifference(d, name, words.says.value)),
 )
-const pairs = computed(() => pairsOf(first, second))
+const pairs = computed(() => pairsOf(first, second, words.unit.value))
 const widest = computed(() =>
   Math.max(0.01, ...pairs.value.differ.flatMap((p) => [p.first as number, p.second as number])),
 )
 const at = (mass: Kg) => `${(100 * mass) / widest.value}%`
-type Figure = {
-  word: string
-  of: (w: Worth) => string
-  raw: (w: Worth) => number
-  change: (by: number) => string
-}
-const FIGURES = computed<Figure[]>(() => [
-  {
-    word: 'Taken home',
-    of: (w) => words.mass(w.takeHome),
-    raw: (w) => w.takeHome,
-    change: (by) => words.massChange(kg(by)),
-  },
+type Apart = ReturnType<typeof figuresApart>
+/** A figure of a plan: its word, how it is said, and how a change of it is. */
+type Figure = { word: string; of: (w: Worth) => string; change: (by: Apart) => string }
+const amount = (word: string, of: (w: Worth) => Minor, by: (a: Apart) => Minor): Figure => ({
+  word,
+  of: (w) => words.money(of(w)),
+  change: (a) => words.moneyChange(by(a)),
+})
+const weight = (word: string, id: 'takeHome' | 'bone' | 'fat'): Figure => ({
+  word,
+  of: (w) => words.mass(w[id]),
+  change: (a) => words.massChange(a[id]),
+})
+const count = (word: string, id: 'pieces' | 'packs' | 'minutes', counted = ''): Figure => ({
+  word,
+  of: (w) => `${Math.round(w[id])} ${counted}`.trim(),
+  change: (a) => words.change(a[id], counted),
+})
+const FIGURES = computed(() => [
+  weight('Taken home', 'takeHome'),
   ...(priced.value
     ? [
-        {
-          word: 'Brings',
-          of: (w: Worth) => words.money(w.money),
-          raw: (w: Worth) => w.money,
-          change: words.moneyChange,
-        },
-        {
-          word: labour ? 'After fees and labour' : 'After fees',
-          of: (w: Worth) => words.money(afterBench(w)),
-          raw: (w: Worth) => afterBench(w),
-          change: words.moneyChange,
-        },
+        amount(
+          'Brings',
+          (w) => w.money,
+          (a) => a.money,
+        ),
+        amount(labour ? 'After fees and labour' : 'After fees', afterBench, (a) => a.net),
       ]
     : []),
-  { word: 'Fees', of: (w) => words.money(w.fees), raw: (w) => w.fees, change: words.moneyChange },
+  amount(
+    'Fees',
+    (w) => w.fees,
+    (a) => a.fees,
+  ),
   ...(labour
     ? [
-        {
-          word: 'Labour',
-          of: (w: Worth) => words.money(w.labour),
-          raw: (w: Worth) => w.labour,
-          change: words.moneyChange,
-        },
+        amount(
+          'Labour',
+          (w) => w.labour,
+          (a) => a.labour,
+        ),
       ]
     : []),
-  { word: 'Pieces', of: (w) => String(w.pieces), raw: (w) => w.pieces, change: (by) => words.change(by, '') },
-  { word: 'Packs', of: (w) => String(w.packs), raw: (w) => w.packs, change: (by) => words.change(by, '') },
-  {
-    word: 'At the bench',
-    of: (w) => `${Math.round(w.minutes)} min`,
-    raw: (w) => Math.round(w.minutes),
-    change: (by) => words.change(by, 'min'),
-  },
-  {
-    word: 'Bones',
-    of: (w) => words.mass(w.bone),
-    raw: (w) => w.bone,
-    change: (by) => words.massChange(kg(by)),
-  },
-  { word: 'Fat', of: (w) => words.mass(w.fat), raw: (w) => w.fat, change: (by) => words.massChange(kg(by)) },
+  ...([first, second].some((p) => p.worth.goods !== 0)
+    ? [
+        amount(
+          'Cures, casings and help paid in meat',
+          (w) => w.goods,
+          (a) => a.goods,
+        ),
+      ]
+    : []),
+  count('Pieces', 'pieces'),
+  count('Packs', 'packs'),
+  count('At the bench', 'minutes', 'min'),
+  weight('Bones', 'bone'),
+  weight('Fat', 'fat'),
 ])
+const apart = computed(() => figuresApart(first, second, words.unit.value))
 const rows = computed(() => FIGURES.value.map((f) => ({ ...f, a: f.of(first.worth), b: f.of(second.worth) })))
 const differ = computed(() => rows.value.filter((r) => r.a !== r.b))
 const alike = computed(() => rows.value.filter((r) => r.a === r.b))
@@ -118,7 +122,7 @@ const packsWord = (n: number) => `${n} ${n === 1 ? 'pack' : 'packs'}`
           {{ r.b }} <small v-if="r.word === 'Taken home'" class="muted">{{ ofCarcass[1] }}</small>
         </td>
         <td class="right">
-          <b>{{ r.change(r.raw(second.worth) - r.raw(first.worth)) }}</b>
+          <b>{{ r.change(apart) }}</b>
         </td>
       </tr>
     </tbody>
