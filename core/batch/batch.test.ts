@@ -1,11 +1,12 @@
 import { cumulativeStdNormalProbability, mean, quantile, standardDeviation } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
 import { normalsOf } from '#core/carcass'
-import { cameOf } from '#core/ledger'
+import { cameOf, unaccounted } from '#core/ledger'
 import { readSample, kg, minor, normalShare } from '#core/measure'
-import type { CostLine } from '#core/plan'
+import { contradictionIn, NO_LOG, tried, type CostLine } from '#core/plan'
 import { reckon } from '#core/reading'
-import type { Sample } from '#core/records'
+import { goneBy, type FactBody, type Sample } from '#core/records'
+import { ANATOMIES } from '#core/species'
 import { flowOf } from '../carcass/testing.ts'
 import { FARM, lotOf } from '../reading/testing.ts'
 import {
@@ -19,10 +20,13 @@ import {
   fedByPhase,
   feedTo,
   growthOfBatch,
+  heapsOf,
   keepADay,
+  ofSex,
   pricesPaid,
   readyDay,
   sizeClasses,
+  spreadOfAll,
   weightAt,
   type Batch,
 } from './index.ts'
@@ -59,6 +63,13 @@ describe('growth', () => {
     expect(weeks('turkey', 'standard')).toBeLessThan(28)
     expect(weeks('rabbit', 'fryer')).toBeGreaterThan(8)
     expect(weeks('rabbit', 'fryer')).toBeLessThan(12.5)
+  })
+  it('a rabbit fryer weighs 1.8 to 2.0 kg at eight weeks and 2.2 to 2.5 at ten (common practice)', () => {
+    const c = curveOf('rabbit', 'fryer')!
+    expect(weightAt(c, 56)).toBeGreaterThan(1.8)
+    expect(weightAt(c, 56)).toBeLessThan(2)
+    expect(weightAt(c, 70)).toBeGreaterThan(2.2)
+    expect(weightAt(c, 70)).toBeLessThan(2.5)
   })
   it('the day of a weight and the weight of a day are one curve; what it never weighs it never weighs', () => {
     for (const day of [10, 35, 56, 80]) expect(dayAt(slow, weightAt(slow, day))).toBeCloseTo(day, 6)
@@ -156,8 +167,8 @@ describe('a batch told by its samples', () => {
     const growth = growthOfBatch(batch, [], 100)
     const ready = readyDay(growth, kg(2.3), 0.8)
     const mean = growth.at(ready.day!).kg
-    // Against the normal table of a statistics package.
-    const share = 1 - cumulativeStdNormalProbability(Math.log(2.3 / mean) / 0.1)
+    // Against the normal table of a statistics package; the mean of a log-normal stands half its variance above its middle.
+    const share = 1 - cumulativeStdNormalProbability((Math.log(2.3 / mean) + 0.1 ** 2 / 2) / 0.1)
     expect(share).toBeCloseTo(0.8, 2)
     expect(ready.low!).toBeLessThan(ready.day!)
     expect(ready.high!).toBeGreaterThan(ready.day!)
@@ -184,8 +195,79 @@ describe('a batch told by its samples', () => {
   })
 })
 
+describe('two sexes in a flock', () => {
+  const seen = (species: 'duck' | 'turkey', type: string, week: number) => {
+    const curve = curveOf(species, type)!
+    return heapsOf(curve, undefined, { now: 7 * week, sampled: 0 })
+  }
+  it('Muscovies as hatched lie about 0.35 apart at twelve weeks, drakes twice their sisters; turkeys about 0.2 (common practice)', () => {
+    const muscovy = seen('duck', 'muscovy', 12)
+    expect(spreadOfAll(muscovy)).toBeGreaterThan(0.3)
+    expect(spreadOfAll(muscovy)).toBeLessThan(0.38)
+    expect(ofSex('males', muscovy.sexes) / ofSex('females', muscovy.sexes)).toBeGreaterThan(1.8)
+    for (const type of ['broad', 'standard'])
+      expect(Math.abs(spreadOfAll(seen('turkey', type, 18)) - 0.2)).toBeLessThan(0.03)
+    expect(spreadOfAll(seen('duck', 'muscovy', 0))).toBeCloseTo(0.1, 9)
+  })
+  it('hens alone are one heap on their own curve: a third lighter than drakes and hens together', () => {
+    const [all, hens] = [null, 'females' as const].map((sex) => curveOf('duck', 'muscovy', sex)!)
+    expect(hens!.sexes).toBe(0)
+    expect(weightAt(hens!, 84) / weightAt(all!, 84)).toBeCloseTo(ofSex('females', 0.7), 1)
+  })
+  it('fall into classes as drawn birds do, and few of them lie in the middle', () => {
+    const normal = normalsOf(0.52)
+    const flock = { count: 40_000, mean: 3, apart: 0.1, sexes: 0.67, off: 0 }
+    const mu = Math.log(3) - 0.1 ** 2 / 2 - Math.log(Math.cosh(0.335))
+    const birds = Array.from({ length: flock.count }, (_, i) =>
+      Math.exp(mu + (i % 2 ? 0.335 : -0.335) + 0.1 * normal()),
+    )
+    const classes = sizeClasses(flock, [kg(2.4), kg(3.4)])
+    const drawn = [0, 0, 0]
+    for (const b of birds) drawn[b < 2.4 ? 0 : b < 3.4 ? 1 : 2]!++
+    classes.forEach((c, i) => expect(Math.abs(c.animals - drawn[i]!) / flock.count).toBeLessThan(0.01))
+    expect(classes[1]!.animals).toBeLessThan(0.35 * flock.count)
+    const mass = classes.reduce((sum, c) => sum + c.animals * c.each, 0)
+    expect(mass / flock.count).toBeCloseTo(3, 2)
+  })
+  it('eight in ten reach the weight when the hens do, not when the mean does', () => {
+    const batch: Batch = { curve: curveOf('duck', 'muscovy')!, placed: '2026-06-01', age: 0, came: 40 }
+    const growth = growthOfBatch(batch, [], 120)
+    const ready = readyDay(growth, kg(2), 0.8)
+    const hens = growth.at(ready.day!).kg * ofSex('females', growth.heaps(ready.day!).sexes)
+    // Six hens in ten and all drakes are eight in ten.
+    expect(Math.log(hens / 2)).toBeCloseTo(0.1 * 0.2533 + 0.1 ** 2 / 2, 2)
+  })
+})
+
+describe('who came and is neither alive nor lost', () => {
+  const came = (...facts: FactBody[]) => reckon(flowOf('broiler'), lotOf('broiler', facts), FARM, 0).plan
+  const start: FactBody = {
+    kind: 'observation',
+    what: 'start',
+    day: '2026-06-01',
+    animals: 64,
+    shown: { value: 3, unit: 'kg' },
+  }
+  const gone = (animals: number, more: { uncounted?: true } = {}) =>
+    ({ kind: 'loss', day: '2026-06-20', animals, cause: 'predator', ...more }) as const
+  it('is asked for: 64 came, 58 are alive, 2 were lost: 4; and not once they are said to be lost', () => {
+    expect(unaccounted(came(start, gone(2)), 58)).toBe(4)
+    expect(unaccounted(came(start, gone(2), gone(4, { uncounted: true })), 58)).toBe(0)
+    expect(unaccounted(came(gone(2)), 58)).toBe(0)
+  })
+  it('those lost before they were counted make those alive no fewer, and no more of them than came', () => {
+    expect(goneBy(gone(4, { uncounted: true }))).toBe(0)
+    const facts = tried(NO_LOG, [start, gone(5, { uncounted: true })]).facts
+    expect(contradictionIn(ANATOMIES.broiler, facts, 59)).toBeNull()
+    expect(contradictionIn(ANATOMIES.broiler, facts, 60)).toMatchObject({
+      code: 'fewer-than-count',
+      figures: { came: 64, count: 65 },
+    })
+  })
+})
+
 describe('size classes', () => {
-  const spread = { count: 60, mean: 2, apart: 0.12, off: 0.05 }
+  const spread = { count: 60, mean: 2, apart: 0.12, sexes: 0, off: 0.05 }
   it('come to all of them, and each mean to the mean of all', () => {
     const classes = sizeClasses(spread, [kg(1.7), kg(2), kg(2.3)])
     expect(classes.reduce((n, c) => n + c.animals, 0)).toBe(60)

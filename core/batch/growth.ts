@@ -1,8 +1,9 @@
-import { CATCH, gramsOf, kg, kgOf, readSample, type Interval, type Kg, normalQuantile } from '#core/measure'
+import { CATCH, gramsOf, kg, kgOf, readSample, type Interval, type Kg } from '#core/measure'
 import { cameOf } from '#core/ledger'
 import type { Plan } from '#core/plan'
 import type { Sample, Species } from '#core/records'
-import { curveOf, dayAt, weightAt, type Curve } from './curves.ts'
+import { curveOf, dayAt, sexesAt, weightAt, type Curve } from './curves.ts'
+import { weightOf, type Heaps } from './heaps.ts'
 
 /** How a flock drifts from its curve from one day to the next: log SD a day, as a walk (our own; docs/sources.md: growth-curves). */
 const DRIFT = 0.011
@@ -20,7 +21,7 @@ export interface Batch {
 
 /** The batch of a plan; null for what is raised singly, or where nobody said when it was placed. Their age goes by what they weighed then. */
 export function batchOf(species: Species, plan: Plan, count: number): Batch | null {
-  const curve = curveOf(species, plan.type)
+  const curve = curveOf(species, plan.type, plan.start?.sexed ?? null)
   if (!curve || !plan.start) return null
   const came = cameOf(plan, count)
   return { curve, placed: plan.start.day, age: dayAt(curve, plan.start.kg / came) ?? 0, came }
@@ -68,11 +69,31 @@ function offOf({ curve, placed, age }: Batch, samples: readonly Sample[], weighe
   return now
 }
 
-/** How far single birds lie apart: as the newest samples had it, or the type’s. */
-export function apartOf(curve: Curve, samples: readonly Sample[]): number {
-  const newest = samples.toSorted((a, b) => (a.day < b.day ? 1 : -1)).find((s) => s.shown.length >= 5)
-  return newest ? readSample(newest.shown).cv : curve.apart
+/** A sample shows the sexes at the most so much further apart than is usual: young birds lie apart for other reasons. */
+const FURTHER = 1.3
+
+/**
+ * How single birds lie apart at an age: as a sample had it, or the type’s. Of a type whose sexes grow apart, what a sample
+ * lies apart more than one sex does is the sexes; hens alone lie no further apart than hens do. Full grown where no age is said.
+ */
+export function heapsOf(
+  curve: Curve | null,
+  sample: Pick<Sample, 'shown'> | undefined,
+  age: { now: number; sampled: number } | null = null,
+): Omit<Heaps, 'mean'> {
+  const type = { apart: curve?.apart ?? 0.1, sexes: curve?.sexes ?? 0 }
+  const at = (day: number | undefined) => (curve && day !== undefined ? sexesAt(curve, day) : type.sexes)
+  if (!sample) return { ...type, sexes: at(age?.now) }
+  const { cv } = readSample(sample.shown)
+  const usual = at(age?.sampled)
+  if (usual <= 0) return { apart: cv, sexes: 0 }
+  const seen = 2 * Math.sqrt(Math.max(0, cv ** 2 - type.apart ** 2))
+  return seen > 0
+    ? { apart: type.apart, sexes: at(age?.now) * Math.min(FURTHER, seen / usual) }
+    : { apart: cv, sexes: 0 }
 }
+const newestOf = (samples: readonly Sample[]) =>
+  samples.toSorted((a, b) => (a.day < b.day ? 1 : -1)).find((s) => s.shown.length >= 5)
 
 export interface GrowthPoint {
   day: number
@@ -83,9 +104,10 @@ export interface BatchGrowth {
   /** What one weighs on the average, days after it was placed; the type’s own curve beside it. */
   points: GrowthPoint[]
   usual: { day: number; kg: Kg }[]
-  /** How far it is ahead of its type, as a share; and how far its birds lie apart. */
+  /** How far it is ahead of its type, as a share. */
   ahead: number
-  apart: number
+  /** How its birds lie on a day. */
+  heaps: (day: number) => Omit<Heaps, 'mean'>
   at: (day: number) => { kg: Kg; range: Interval }
 }
 
@@ -108,12 +130,14 @@ export function growthOfBatch(
     const middle = weightAt(batch.curve, batch.age + day) * Math.exp(off.at)
     return { kg: kg(middle), range: { low: middle * Math.exp(-Z * sd), high: middle * Math.exp(Z * sd) } }
   }
+  const newest = newestOf(samples)
+  const sampled = newest ? batch.age + daysBetween(batch.placed, newest.day) : 0
   const days = Array.from({ length: Math.max(2, Math.ceil(until / 2) + 1) }, (_, i) => i * 2)
   return {
     points: days.map((day) => ({ day, ...at(day) })),
     usual: days.map((day) => ({ day, kg: kg(weightAt(batch.curve, batch.age + day)) })),
     ahead: Math.expm1(off.at),
-    apart: apartOf(batch.curve, samples),
+    heaps: (day) => heapsOf(batch.curve, newest, { now: batch.age + day, sampled }),
     at,
   }
 }
@@ -125,16 +149,16 @@ export interface ReadyDay {
   high: number | null
 }
 
-/** The day on which a share of the birds weigh at least so much: each bird log-normal about the mean of its flock. */
+/** The day on which a share of the birds weigh at least so much: each bird log-normal about the mean of its flock, or of its sex. */
 export function readyDay(growth: BatchGrowth, target: Kg, share: number): ReadyDay {
   // Of a flock of which a share is to reach it, the mean must stand so much above.
-  const mean = target * Math.exp(normalQuantile(share) * growth.apart)
+  const wanted = (day: number) => target / weightOf({ ...growth.heaps(day), mean: 1 }, 1 - share)
   const first = (of: (day: number) => number): number | null => {
     let [low, high] = [0, 400]
-    if (of(high) < mean) return null
+    if (of(high) < wanted(high)) return null
     while (high - low > 0.01) {
       const middle = (low + high) / 2
-      if (of(middle) >= mean) high = middle
+      if (of(middle) >= wanted(middle)) high = middle
       else low = middle
     }
     return high

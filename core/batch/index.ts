@@ -1,8 +1,9 @@
 /** How does a batch grow, when is it ready, what did it cost, and how does it sort? Many animals with a spread of weights. */
 export { curveOf, dayAt, feedTo, weightAt } from './curves.ts'
 export type { Curve } from './curves.ts'
-export { batchOf, dayAfter, daysBetween, growthOfBatch, raisedTo, readyDay } from './growth.ts'
+export { batchOf, dayAfter, daysBetween, growthOfBatch, heapsOf, raisedTo, readyDay } from './growth.ts'
 export type { Batch, BatchGrowth, ReadyDay, WeighedAll } from './growth.ts'
+export { ofSex, spreadOfAll, thickness } from './heaps.ts'
 export { extremes, sizeClasses } from './sort.ts'
 export type { SizeClass, Spreading } from './sort.ts'
 export { batchCost, compareTypes, fedByPhase, keepADay, pricesPaid } from './compare.ts'

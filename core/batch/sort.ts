@@ -1,4 +1,5 @@
-import { kg, roundToSum, type Interval, type Kg, normalQuantile, normalShare } from '#core/measure'
+import { kg, roundToSum, type Interval, type Kg } from '#core/measure'
+import { massBelow, shareBelow, weightOf, type Heaps } from './heaps.ts'
 
 /** A size class: from one weight to the next, and how many fall into it. */
 export interface SizeClass {
@@ -11,25 +12,22 @@ export interface SizeClass {
   each: Kg
 }
 
-/** A flock as it is sorted: how many, what one weighs, how far they lie apart and how well that mean is known (log SDs). */
-export interface Spreading {
+/** A flock as it is sorted: how many, how their weights lie, and how well their mean is known (log SD). */
+export interface Spreading extends Heaps {
   count: number
-  mean: number
-  apart: number
   off: number
 }
 
 const Z = 1.2816
 
 /**
- * How many fall into each size class, each bird log-normal about the mean of the flock. The range has two parts: which birds
+ * How many fall into each size class, each bird log-normal about the mean of the flock or of its sex. The range has two parts: which birds
  * they happen to be (binomial), and that the mean of the flock is not known, which no number of birds makes less.
  */
-export function sizeClasses({ count, mean, apart, off }: Spreading, bounds: readonly Kg[]): SizeClass[] {
-  const sd = Math.max(apart, 1e-6)
-  const mu = Math.log(mean) - sd ** 2 / 2
-  const at = (x: Kg, shift = 0) => normalShare((Math.log(x) - mu - shift) / sd)
-  const below = (i: number, shift = 0) => (i < 0 ? 0 : i >= bounds.length ? 1 : at(bounds[i]!, shift))
+export function sizeClasses(flock: Spreading, bounds: readonly Kg[]): SizeClass[] {
+  const { count, mean, off } = flock
+  const below = (i: number, shift = 0) =>
+    i < 0 ? 0 : i >= bounds.length ? 1 : shareBelow(flock, bounds[i]! * Math.exp(-shift))
   const shares = Array.from({ length: bounds.length + 1 }, (_, i) => below(i) - below(i - 1))
   const whole = roundToSum(
     shares.map((p) => p * count),
@@ -40,8 +38,7 @@ export function sizeClasses({ count, mean, apart, off }: Spreading, bounds: read
     const slope = (share(off) - share(-off)) / 2
     const half = Z * Math.hypot(Math.sqrt(count * p * (1 - p)), count * slope)
     // Its mean: the part of the first moment that lies between its bounds.
-    const moment = (j: number) =>
-      j < 0 ? 0 : j >= bounds.length ? 1 : normalShare((Math.log(bounds[j]!) - mu - sd ** 2) / sd)
+    const moment = (j: number) => (j < 0 ? 0 : j >= bounds.length ? 1 : massBelow(flock, bounds[j]!))
     return {
       from: bounds[i - 1] ?? null,
       to: bounds[i] ?? null,
@@ -53,14 +50,12 @@ export function sizeClasses({ count, mean, apart, off }: Spreading, bounds: read
 }
 
 /** The lightest and the heaviest of so many, as is likely: quantiles of the least and the greatest of n (order statistics, textbook). */
-export function extremes({ count, mean, apart }: Spreading): {
+export function extremes(flock: Spreading): {
   least: Interval & { middle: number }
   most: Interval & { middle: number }
 } {
-  const mu = Math.log(mean) - apart ** 2 / 2
-  const q = (p: number) => Math.exp(mu + apart * normalQuantile(p))
-  const least = (p: number) => q(1 - (1 - p) ** (1 / count))
-  const most = (p: number) => q(p ** (1 / count))
+  const least = (p: number) => weightOf(flock, 1 - (1 - p) ** (1 / flock.count))
+  const most = (p: number) => weightOf(flock, p ** (1 / flock.count))
   return {
     least: { low: least(0.1), middle: least(0.5), high: least(0.9) },
     most: { low: most(0.1), middle: most(0.5), high: most(0.9) },

@@ -1,6 +1,6 @@
 import { apportion, kg, minor, sumOf, toKg, type Kg, type Minor } from '#core/measure'
 import type { CostLine, Plan } from '#core/plan'
-import { COST_KINDS, goneBy, type CostKind, type CostShare, type Overhead } from '#core/records'
+import { COST_KINDS, condemnedBy, type CostKind, type CostShare, type Overhead } from '#core/records'
 
 /** A word for what money is spent on. */
 export const COST_WORDS: Record<CostKind, string> = {
@@ -49,10 +49,18 @@ export function spentByKind(lines: readonly CostLine[]): { kind: CostKind; amoun
 }
 
 /** How many came: as was said, or all that were hung and those that are gone. */
-export const cameOf = (
-  { start, losses, downgrades }: Pick<Plan, 'start' | 'losses' | 'downgrades'>,
-  count: number,
-): number => start?.animals ?? count + [...losses, ...downgrades].reduce((sum, f) => sum + goneBy(f), 0)
+export const cameOf = (plan: Pick<Plan, 'start' | 'losses' | 'downgrades'>, count: number): number =>
+  plan.start?.animals ?? knownOf(plan, count)
+
+/** Animals of which it is known what became of them: alive or hung, lost, condemned. */
+const knownOf = ({ losses, downgrades }: Pick<Plan, 'losses' | 'downgrades'>, count: number): number =>
+  count +
+  losses.reduce((sum, l) => sum + l.animals, 0) +
+  downgrades.reduce((sum, d) => sum + condemnedBy(d), 0)
+
+/** Animals that came and are neither alive nor lost: somebody is asked what became of them. None where nobody said how many came. */
+export const unaccounted = (plan: Pick<Plan, 'start' | 'losses' | 'downgrades'>, count: number): number =>
+  Math.max(0, cameOf(plan, count) - knownOf(plan, count))
 
 /** How well feed became animal. */
 export interface Growth {

@@ -8,7 +8,17 @@ export type { Billed } from './billed.ts'
 export { dealOnEveryBasis } from './deal.ts'
 export { REBATE } from './billed.ts'
 export type { DealRow } from './deal.ts'
-export { COST_WORDS, eachOf, cameOf, growthOf, kindOf, leftOf, shareCost, spentByKind } from './costLines.ts'
+export {
+  COST_WORDS,
+  eachOf,
+  cameOf,
+  growthOf,
+  kindOf,
+  leftOf,
+  shareCost,
+  spentByKind,
+  unaccounted,
+} from './costLines.ts'
 export type { Bearer, Growth } from './costLines.ts'
 export { costsCsv, readCostsCsv } from './costsCsv.ts'
 export type { BadRow } from './costsCsv.ts'

@@ -59,6 +59,8 @@ interface IssueFigures {
   'more-than-count': { named: number; count: number }
   /** More animals than there are left. */
   'more-than-alive': { asked: number; alive: number }
+  /** More are said to be lost of those nobody knows of than there are. */
+  'more-than-missing': { asked: number; missing: number }
   'none-left': { alive: number }
   /** A station of the day where hands are needed and nobody works. */
   'station-empty': { station: string }

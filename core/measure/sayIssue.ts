@@ -232,9 +232,11 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
     case 'groups-unequal':
       return `A group of ${issue.figures.parent} cannot be split into ${issue.figures.children}. The parts must come to the whole.`
     case 'fewer-than-count':
-      return `${issue.figures.came} came and ${issue.figures.count} are here: more came, or fewer hang. Check the number.`
+      return `${issue.figures.came} came and ${issue.figures.count} are here or lost: more came, or fewer hang. Check the number.`
     case 'more-than-alive':
       return `${issue.figures.asked} are more than the ${issue.figures.alive} that are alive. Check the number, or the losses.`
+    case 'more-than-missing':
+      return `${issue.figures.asked} are more than the ${issue.figures.missing} that came and are not accounted for. Check the number.`
     case 'none-left':
       return `That would leave none of the ${issue.figures.alive}. If all are gone, say at Hang how it ended: died.`
     case 'station-empty':

@@ -309,9 +309,10 @@ function tornBy(anatomy: Anatomy, before: Plan, after: Plan, d: Decision): Issue
 
 /** Days and ages of a lot that contradict each other, once all its facts are together; null when they do not. */
 export function contradictionIn(anatomy: Anatomy, facts: readonly FactRow[], count = 1): Issue | null {
-  const { born, killed, conventions, animals, start } = readFacts(facts)
-  if (start?.animals && start.animals < count)
-    return issueOf('fewer-than-count', 'animals', { came: start.animals, count })
+  const { born, killed, conventions, animals, start, losses } = readFacts(facts)
+  const before = losses.reduce((sum, l) => sum + (l.uncounted ? l.animals : 0), 0)
+  if (start?.animals && start.animals < count + before)
+    return issueOf('fewer-than-count', 'animals', { came: start.animals, count: count + before })
   if (animals.length > count) return issueOf('more-than-count', 'mark', { named: animals.length, count })
   if (born === null || killed === null) return null
   if (born > killed) return issueOf('killed-before-born', 'value', { born, killed })

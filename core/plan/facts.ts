@@ -22,6 +22,7 @@ import {
   type Passed,
   type Sample,
   type Scald,
+  type Sex,
   type Stopped,
   type Temperature,
   type Work,
@@ -61,7 +62,7 @@ export interface Facts {
   /** Ribs counted on the animal; null for the usual number. */
   ribs: number | null
   /** What all of them weighed together when they came, and when. */
-  start: { kg: Kg; day: string; animals: number | null } | null
+  start: { kg: Kg; day: string; animals: number | null; sexed: Sex | null } | null
   /** Temperatures as they were read, and how it was found when it was accepted. */
   temperatures: (Temperature & { id: string })[]
   /** Ice that was filled up in a chest. */
@@ -187,7 +188,12 @@ export function readFacts(rows: readonly FactRow[]): Facts {
             out.ribs = fact.value
             break
           case 'start':
-            out.start = { kg: kgOf(gramsOf(fact.shown)), day: fact.day, animals: fact.animals ?? null }
+            out.start = {
+              kg: kgOf(gramsOf(fact.shown)),
+              day: fact.day,
+              animals: fact.animals ?? null,
+              sexed: fact.sexed ?? null,
+            }
             break
           case 'part':
             parts.set(fact.of, fact.side, kgOf(gramsOf(fact.shown)))

@@ -21,6 +21,8 @@ export const lossSchema = z.object({
   day: daySchema,
   animals,
   cause: z.enum(LOSS_CAUSES),
+  /** Of those that came and were gone before those here were counted: no fewer are alive for it. */
+  uncounted: z.literal(true).optional(),
 })
 export type Loss = z.infer<typeof lossSchema>
 

@@ -28,6 +28,7 @@ import {
   MARBLINGS,
   MEASURES,
   ROUTE_IDS,
+  SEXES,
   SIDES,
   TEMP_PLACES,
   type SideName,
@@ -77,6 +78,8 @@ export const observationSchema = z.discriminatedUnion('what', [
     animals: z.number().int().min(1).max(5000).optional(),
     shown: shownMassSchema,
     day: daySchema,
+    /** Where they came sexed; males and females together otherwise. */
+    sexed: z.enum(SEXES).optional(),
   }),
   z.object({
     kind: z.literal('observation'),

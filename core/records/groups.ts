@@ -10,7 +10,8 @@ export type GroupRow = Pick<Group, 'id' | 'parent' | 'joins' | 'animals' | 'half
 export const condemnedBy = (fact: FactBody): number =>
   fact.kind === 'downgrade' && fact.what === 'condemned' ? fact.animals : 0
 /** How many animals of a group a fact says are gone: lost, or condemned on the day. */
-export const goneBy = (fact: FactBody): number => (fact.kind === 'loss' ? fact.animals : condemnedBy(fact))
+export const goneBy = (fact: FactBody): number =>
+  fact.kind === 'loss' ? (fact.uncounted ? 0 : fact.animals) : condemnedBy(fact)
 
 /** Groups with as many animals as are left of them: what was lost of a group is lost of those it was split from, too. */
 export function livingOf<G extends GroupRow>(

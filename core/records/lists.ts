@@ -204,6 +204,10 @@ export const LINE_STATIONS = [
 ] as const
 export type LineStationId = (typeof LINE_STATIONS)[number]
 /** How hot birds are scalded, and when they are ready (common practice). */
+/** Of one sex only: cockerels, toms, drakes; pullets, hens. */
+export const SEXES = ['males', 'females'] as const
+export type Sex = (typeof SEXES)[number]
+
 export const SCALD_SCHOOLS = ['soft', 'medium', 'hard'] as const
 export type ScaldSchool = (typeof SCALD_SCHOOLS)[number]
 export const READY_SIGNS = ['feather-pulls', 'toe-skin', 'both', 'clock', 'not-yet'] as const

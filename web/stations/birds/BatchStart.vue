@@ -4,16 +4,22 @@ import InputText from 'primevue/inputtext'
 import { computed, reactive, ref } from 'vue'
 import { cameOf } from '#core/ledger'
 import { parseMass, sayIssue } from '#core/measure'
+import { curveOf } from '#core/batch'
+import type { Sex } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
+import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
+import { SEXED } from './words.ts'
 
 /** What they weighed when they came, on which day, and how many of them there were: those that are gone since were lost. */
-const { read, note, withdraw, factOf } = useReading()
+const { read, body, note, withdraw, factOf } = useReading()
 const words = useWords()
-const fresh = reactive({ mass: '', day: '', animals: '' })
+const fresh = reactive({ mass: '', day: '', animals: '', sexed: 'both' as 'both' | Sex })
+/** Asked where it decides much: where the sexes grow apart. */
+const asksSex = computed(() => (curveOf(body.value.anatomy.species, read.value.plan.type)?.sexes ?? 0) > 0)
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 const start = computed(() => read.value.plan.start)
@@ -34,14 +40,16 @@ function keep() {
     )
   if (!mass.ok || issues.value.length > 0) return
   const animals = came === null ? {} : { animals: came }
-  note({ kind: 'observation', what: 'start', shown: mass.value, day: fresh.day, ...animals })
+  const sexed = asksSex.value && fresh.sexed !== 'both' ? { sexed: fresh.sexed } : {}
+  note({ kind: 'observation', what: 'start', shown: mass.value, day: fresh.day, ...animals, ...sexed })
   Object.assign(fresh, { mass: '', day: '', animals: '' })
 }
 </script>
 
 <template>
   <p v-if="start">
-    Came on {{ start.day }} at <b>{{ words.mass(start.kg) }}</b>{{ read.count > 1 ? ' together' : '' }}.
+    Came on {{ start.day }} at <b>{{ words.mass(start.kg) }}</b>{{ read.count > 1 ? ' together' : ''
+    }}<template v-if="start.sexed">, {{ start.sexed }} only</template>.
     <Button
       text
       size="small"
@@ -69,6 +77,7 @@ function keep() {
       inputmode="numeric"
       :issues="at('animals')"
     />
+    <PickField v-if="asksSex" id="start-sexed" v-model="fresh.sexed" label="Which came" :options="SEXED" />
     <Button type="submit" outlined label="Keep it" />
   </form>
 </template>

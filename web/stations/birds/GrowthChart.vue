@@ -5,9 +5,9 @@ import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { computed } from 'vue'
 import VChart from 'vue-echarts'
-import { daysBetween, type BatchGrowth, type ReadyDay } from '#core/batch'
+import { daysBetween, ofSex, type BatchGrowth, type ReadyDay } from '#core/batch'
+import type { Sample, Sex } from '#core/records'
 import { readSample, fromKg, kg, type Kg } from '#core/measure'
-import type { Sample } from '#core/records'
 import { useWords } from '../../state/words.ts'
 
 /** What one weighs against the days since they came: the likely band of the flock, its type’s own curve, samples as they were weighed, the weight that is wanted. */
@@ -34,6 +34,16 @@ const band = (name: string, of: (p: BatchGrowth['points'][number]) => number, ar
   ...(area && { areaStyle: { color: '#e3d3bd', opacity: 0.9 } }),
   data: growth.points.map((p) => [p.day, inUnit(of(p))]),
 })
+/** Either sex of a flock whose sexes grow apart. */
+const ofOne = (sex: Sex) => ({
+  name: sex,
+  type: 'line' as const,
+  showSymbol: false,
+  lineStyle: { color: '#3c6379', width: 1.5, type: 'dashed' as const },
+  endLabel: { show: true, formatter: sex, color: '#3c6379' },
+  data: growth.points.map((p) => [p.day, inUnit(p.kg * ofSex(sex, growth.heaps(p.day).sexes))]),
+})
+const isApart = computed(() => growth.heaps(growth.points.at(-1)!.day).sexes > 0.15)
 const option = computed(() => ({
   aria: { enabled: true },
   textStyle: { fontFamily: 'Fira Sans Condensed', fontSize: 13, color: INK },
@@ -105,6 +115,7 @@ const option = computed(() => ({
         ],
       },
     },
+    ...(isApart.value ? [ofOne('males'), ofOne('females')] : []),
     {
       name: 'sample weighed',
       type: 'line' as const,

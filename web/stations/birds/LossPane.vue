@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { computed, reactive, ref, watchEffect } from 'vue'
+import { unaccounted } from '#core/ledger'
 import { issueOf, parseWhole, sayIssue } from '#core/measure'
 import { daysBetween } from '#core/batch'
 import type { LossCause } from '#core/records'
@@ -28,6 +30,10 @@ watchEffect(() => {
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 const rows = computed(() => read.value.plan.losses.toSorted((a, b) => (a.day < b.day ? 1 : -1)))
+/** Who came and is neither alive nor lost: until that is said, a loss is one of them. */
+const missing = computed(() => unaccounted(read.value.plan, read.value.count))
+const isOfThem = ref(true)
+const ofThem = computed(() => missing.value > 0 && isOfThem.value)
 const lost = computed(() => rows.value.reduce((n, l) => n + l.animals, 0))
 const byCause = computed(() => {
   const sums = new Map<LossCause, number>()
@@ -38,11 +44,15 @@ function keep() {
   const count = parseWhole(fresh.animals, 'animals', { low: 1, high: 2000 })
   const wrong = !count.ok
     ? count.issues
-    : count.value > alive.value
-      ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive: alive.value })]
-      : count.value === alive.value
-        ? [issueOf('none-left', 'animals', { alive: alive.value })]
+    : ofThem.value
+      ? count.value > missing.value
+        ? [issueOf('more-than-missing', 'animals', { asked: count.value, missing: missing.value })]
         : []
+      : count.value > alive.value
+        ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive: alive.value })]
+        : count.value === alive.value
+          ? [issueOf('none-left', 'animals', { alive: alive.value })]
+          : []
   issues.value = [
     ...wrong.map((i) => fieldIssue('animals', sayIssue(i, words.says.value))),
     ...(fresh.day ? [] : [fieldIssue('day', 'On which day?')]),
@@ -51,7 +61,8 @@ function keep() {
       : []),
   ]
   if (!count.ok || issues.value.length > 0) return
-  say({ kind: 'loss', day: fresh.day, animals: count.value, cause: fresh.cause })
+  const uncounted = ofThem.value ? ({ uncounted: true } as const) : {}
+  say({ kind: 'loss', day: fresh.day, animals: count.value, cause: fresh.cause, ...uncounted })
   fresh.animals = '1'
 }
 </script>
@@ -66,6 +77,14 @@ function keep() {
       ></span
     >
   </div>
+  <p v-if="missing > 0" class="missing" data-testid="missing">
+    <b>{{ missing }} that came {{ missing === 1 ? 'is' : 'are' }} neither alive nor lost.</b> Say when and why
+    they were lost, or correct how many came.
+    <label class="row"
+      ><Checkbox v-model="isOfThem" binary input-id="loss-of-them" /> What is written down here is of
+      {{ missing === 1 ? 'this one' : `these ${missing}` }}</label
+    >
+  </p>
   <form class="fields" novalidate aria-label="Write a loss down" @submit.prevent="keep">
     <PickField v-if="options.length > 0" id="loss-group" v-model="group" label="Of" :options="options" />
     <TextField
@@ -90,7 +109,9 @@ function keep() {
         <td class="right">
           <b>{{ l.animals }}</b>
         </td>
-        <td>{{ causeWord(l.cause) }}</td>
+        <td>
+          {{ causeWord(l.cause) }}<small v-if="l.uncounted" class="muted"> before they were counted</small>
+        </td>
         <td class="nowrap">
           {{ l.day }}<small v-if="placed" class="muted"> day {{ daysBetween(placed, l.day) }}</small>
         </td>
@@ -108,3 +129,9 @@ function keep() {
     </tbody>
   </table>
 </template>
+
+<style scoped>
+.missing {
+  margin: 0;
+}
+</style>

@@ -11,6 +11,7 @@ import {
   readyDay,
   type WeighedAll,
 } from '#core/batch'
+import { unaccounted } from '#core/ledger'
 import { kg, kgOf, minorOf, pricePer } from '#core/measure'
 import { inForce } from '#core/records'
 import FoldedPane from '../../pieces/FoldedPane.vue'
@@ -66,6 +67,7 @@ const now = computed(() =>
     ? growth.value.at(age.value)
     : null,
 )
+const missing = computed(() => unaccounted(read.value.plan, read.value.count))
 const cost = computed(() => (read.value.money.costs.total > 0 ? batchCost(read.value) : null))
 </script>
 
@@ -86,6 +88,8 @@ const cost = computed(() => (read.value.money.costs.total > 0 ? batchCost(read.v
       <span class="muted"
         ><b>{{ read.count }}</b> alive<template v-if="batch && batch.came > read.count">
           of {{ batch.came }} that came</template
+        ><template v-if="missing > 0"
+          >, <b class="missing">{{ missing }} not accounted for</b></template
         ></span
       >
     </div>
@@ -111,6 +115,9 @@ const cost = computed(() => (read.value.money.costs.total > 0 ? batchCost(read.v
             :ready="ready!"
             :today="read.plan.killed === null ? age : null"
           />
+          <p v-if="batch.curve.caution" class="muted" data-testid="curve-caution">
+            {{ batch.curve.caution }} A sample weighed corrects it.
+          </p>
           <dl class="figures">
             <div v-if="now">
               <dt>One weighs today</dt>

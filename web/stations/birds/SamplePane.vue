@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed, reactive, ref, watchEffect } from 'vue'
-import { daysBetween, type Batch, type BatchGrowth } from '#core/batch'
+import { daysBetween, spreadOfAll, type Batch, type BatchGrowth } from '#core/batch'
 import { readSample, parseMasses, sayIssue } from '#core/measure'
 import { sampleSchema } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
@@ -38,6 +38,10 @@ function keep() {
   note(made.data)
   fresh.text = ''
 }
+const apart = computed(() => {
+  const newest = rows.value[0]
+  return growth && batch && newest ? spreadOfAll(growth.heaps(daysBetween(batch.placed, newest.day))) : 0
+})
 const rows = computed(() =>
   read.value.plan.samples
     .toSorted((a, b) => (a.day < b.day ? 1 : -1))
@@ -119,7 +123,7 @@ const rows = computed(() =>
   <small v-if="rows.length > 0" class="muted"
     >Even: within a tenth of the mean. What all weigh on the average lies within the last figure eight times
     in ten; birds that let themselves be caught and the scale are common to all of them, so more birds make it
-    only so narrow<template v-if="growth">. Single birds lie {{ words.percent(growth.apart) }} apart</template
+    only so narrow<template v-if="growth">. Single birds lie {{ words.percent(apart) }} apart</template
     >.</small
   >
 </template>

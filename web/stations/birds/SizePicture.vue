@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { SizeClass, Spreading } from '#core/batch'
+import { spreadOfAll, thickness, type SizeClass, type Spreading } from '#core/batch'
 import { useWords } from '../../state/words.ts'
 
 /** How the flock spreads over its weights, a shape cut where one class ends and the next begins; as much of it as birds fall there. */
@@ -8,15 +8,18 @@ const { spread, classes } = defineProps<{ spread: Spreading; classes: readonly S
 const words = useWords()
 const [W, H] = [100, 40]
 const span = computed(() => {
-  const by = Math.exp(3 * Math.max(0.04, spread.apart))
+  const by = Math.exp(3 * Math.max(0.04, spreadOfAll(spread)))
   return { low: spread.mean / by, high: spread.mean * by }
 })
 const x = (mass: number) =>
   Math.min(W, Math.max(0, (W * (mass - span.value.low)) / (span.value.high - span.value.low)))
-const tall = (mass: number) => {
-  const z = (Math.log(mass / spread.mean) + spread.apart ** 2 / 2) / Math.max(0.02, spread.apart)
-  return H - (H - 4) * Math.exp((-z * z) / 2)
-}
+/** The thickest of the flock is as tall as the picture. */
+const most = computed(() => {
+  const { low, high } = span.value
+  const all = Array.from({ length: 80 }, (_, i) => thickness(spread, low + ((i + 0.5) * (high - low)) / 80))
+  return Math.max(...all)
+})
+const tall = (mass: number) => H - (H - 4) * Math.min(1, thickness(spread, mass) / most.value)
 const shapes = computed(() =>
   classes.map((c, i) => {
     const from = Math.max(span.value.low, c.from ?? 0)

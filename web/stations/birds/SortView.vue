@@ -4,9 +4,19 @@ import Checkbox from 'primevue/checkbox'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { v7 as uuid } from 'uuid'
-import { curveOf, decideFor, extremes, HOUSEHOLDS, packsFor, sizeClasses, type Spreading } from '#core/batch'
+import {
+  curveOf,
+  decideFor,
+  extremes,
+  heapsOf,
+  HOUSEHOLDS,
+  packsFor,
+  sizeClasses,
+  spreadOfAll,
+  type Spreading,
+} from '#core/batch'
 import { lookup } from '#core/anatomy'
-import { readSample, gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, type Outcome } from '#core/measure'
+import { gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, type Outcome } from '#core/measure'
 import { refusalOf, takePath, type Plan } from '#core/plan'
 import { conventionsOf } from '#core/plan'
 import { endOf, fleshOf, sayHeat } from '#core/rules'
@@ -36,13 +46,13 @@ const known = computed(() => {
   const mean = weights.hot / count
   const newest = plan.samples.toSorted((a, b) => (a.day < b.day ? 1 : -1))
   const own = newest.find((s) => s.of === 'dressed') ?? newest.find((s) => s.of === 'live')
-  const curve = curveOf(body.value.anatomy.species, plan.type)
+  const curve = curveOf(body.value.anatomy.species, plan.type, plan.start?.sexed)
   const hot = read.value.stages.find((s) => s.id === 'hot')
   const off = hot?.range ? (Math.log(hot.range.high) - Math.log(hot.range.low)) / (2 * 1.2816) : 0
   const spread: Spreading = {
     count: Math.round(count),
     mean,
-    apart: own ? readSample(own.shown).cv : (curve?.apart ?? 0.1),
+    ...heapsOf(curve, own),
     off,
   }
   return {
@@ -55,7 +65,8 @@ const known = computed(() => {
 const bounds = computed(() => {
   const said = central.value.plan.classes
   if (said) return said.map((s) => kgOf(gramsOf(s))).toSorted((a, b) => a - b)
-  const { mean, apart } = known.value!.spread
+  const { mean } = known.value!.spread
+  const apart = spreadOfAll(known.value!.spread)
   return [kg(mean * Math.exp(-0.6 * apart)), kg(mean * Math.exp(0.6 * apart))]
 })
 const classes = computed(() => sizeClasses(known.value!.spread, bounds.value))

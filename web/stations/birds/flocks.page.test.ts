@@ -26,12 +26,22 @@ describe('a flock, from placing chicks to packs', () => {
     await press('Keep it')
     await page.getByText('On which day did they come').waitFor()
     await page.locator('#start-day').fill('2026-09-28')
+    await page.getByLabel('How many came').fill('53')
     await press('Keep it')
     await page
       .getByTestId('ready')
       .getByText(/Ready about/)
       .waitFor()
     const before = await text('ready')
+
+    await page.getByText('50 alive of 53 that came, 3 not accounted for').waitFor()
+    await page.getByLabel('How many', { exact: true }).fill('4')
+    await press('Lost')
+    await page.getByText('4 are more than the 3 that came and are not accounted for').waitFor()
+    await page.getByLabel('How many', { exact: true }).fill('3')
+    await press('Lost')
+    await page.getByTestId('losses').getByText('before they were counted').waitFor()
+    await page.getByText('50 alive of 53 that came', { exact: true }).waitFor()
 
     await page.getByLabel('How many', { exact: true }).fill('50')
     await press('Lost')
@@ -42,8 +52,8 @@ describe('a flock, from placing chicks to packs', () => {
     await page.getByLabel('How many', { exact: true }).fill('2')
     await pick('loss-cause', 'a predator')
     await press('Lost')
-    await expect.poll(() => text('lost')).toMatch(/2 so far: 2 a predator/)
-    await page.getByText('48 alive of 50 that came').waitFor()
+    await expect.poll(() => text('lost')).toMatch(/5 so far: 3 found dead, 2 a predator/)
+    await page.getByText('48 alive of 53 that came', { exact: true }).waitFor()
 
     const weights = page.getByLabel(/^Weights, lb/)
     await weights.fill('5.1')
@@ -185,7 +195,7 @@ describe('a flock, from placing chicks to packs', () => {
     await page.getByText('Thighs').first().waitFor()
     await page.reload()
     await page.open('raise', 'Flock 9')
-    await page.getByText('47 alive of 50 that came').waitFor()
+    await page.getByText('47 alive of 53 that came').waitFor()
   })
 })
 

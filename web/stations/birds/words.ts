@@ -5,6 +5,7 @@ import {
   LOSS_CAUSES,
   READY_SIGNS,
   SCALD_SCHOOLS,
+  SEXES,
   type ReadySign,
   type ScaldSchool,
 } from '#core/records'
@@ -21,6 +22,11 @@ const CAUSES: Record<Loss['cause'], string> = {
 }
 export const causeWord = (cause: Loss['cause']): string => CAUSES[cause]
 export const CAUSE_OPTIONS = LOSS_CAUSES.map((v) => ({ v, w: CAUSES[v] }))
+
+export const SEXED = [
+  { v: 'both' as const, w: 'both sexes, as hatched' },
+  ...SEXES.map((v) => ({ v, w: `${v} only` })),
+]
 
 export const PHASE_WORDS: Record<FeedPhase, string> = {
   starter: 'starter',
