@@ -18,6 +18,7 @@ import { jobs, others } from './others.ts'
 import {
   hang,
   cost,
+  costs,
   feed,
   start,
   path,
@@ -103,27 +104,34 @@ export async function loadFallowmere(address: string): Promise<void> {
   await send('PUT', '/farm', FARM)
 
   const juniper = await hang(post, 'Juniper')
-  await juniper.weigh('live', 236, { source: 'tape' })
+  await juniper.weigh('live', 236, { source: 'tape', day: '2026-12-01' })
   await juniper.say(
-    cost('Feeder pig', 9500),
-    cost('Feed so far', 27400),
-    cost('Feed to come', 9000),
-    cost('Own labour', 11000),
+    ...costs(
+      '2026-07-04',
+      '2026-12-01',
+      ['Feeder pig', 9500],
+      ['Feed so far', 27400],
+      ['Feed to come', 9000],
+      ['Own labour', 11000],
+    ),
     ...FEES,
   )
 
   const bramble = await hang(post, 'Bramble')
-  await bramble.weigh('live', 268, { source: 'scale' })
-  await bramble.weigh('hot', 189)
+  await bramble.weigh('live', 268, { source: 'scale', day: '2026-11-23' })
+  await bramble.weigh('hot', 189, { day: '2026-11-24' })
   await bramble.say(route('inspected'), animal('commercial'), ...killed('FM 0412', '2026-11-24'))
   await bramble.say(
     cost('Feeder pig', 9500, { of: 'animal', day: '2026-06-20' }),
     feed('Grower', 430, 55, '2026-07-04'),
     feed('Finisher', 390, 54, '2026-09-12'),
-    cost('Bedding and vet', 2600),
-    cost('Haulage', 4000),
+    cost('Bedding and vet', 2600, { day: '2026-08-20' }),
+    cost('Haulage', 4000, { day: '2026-11-24' }),
   )
-  await bramble.say(cost('Own labour', 12000, { of: 'labour', unpaid: true }), start(52, '2026-06-20'))
+  await bramble.say(
+    cost('Own labour', 12000, { of: 'labour', unpaid: true, day: '2026-11-24' }),
+    start(52, '2026-06-20'),
+  )
   await bramble.say(...FEES, { field: 'target', ...lot, value: 15000 })
   await bramble.say(...path('loin', 'loin-boneless-chops', 'right'))
   await bramble.say(...path('leg', 'leg-smoked', 'left'))
@@ -136,16 +144,20 @@ export async function loadFallowmere(address: string): Promise<void> {
   )
 
   const clover = await hang(post, 'Clover')
-  await clover.weigh('live', 254, { source: 'scale' })
-  await clover.weigh('hot', 178)
-  await clover.weigh('hanging', 173, { basis: 'aged' })
+  await clover.weigh('live', 254, { source: 'scale', day: '2026-11-18' })
+  await clover.weigh('hot', 178, { day: '2026-11-19' })
+  await clover.weigh('hanging', 173, { basis: 'aged', day: '2026-11-22' })
   await clover.say(route('inspected'), ...killed('FM 0409', '2026-11-19'))
   await clover.say(
-    cost('Feeder pig', 9000),
-    cost('Feed', 32800),
-    cost('Bedding and vet', 2600),
-    cost('Haulage', 4000),
-    cost('Own labour', 12000),
+    ...costs(
+      '2026-06-06',
+      '2026-11-19',
+      ['Feeder pig', 9000],
+      ['Feed', 32800],
+      ['Bedding and vet', 2600],
+      ['Haulage', 4000],
+      ['Own labour', 12000],
+    ),
   )
   await clover.say(
     temp('2026-11-19', 4, 'deep', 21.3),
@@ -264,10 +276,18 @@ async function room(keep: (body: Sheet) => Promise<unknown>) {
 /** One left whole for a saddle with racks of eight ribs; one split, its racks of seven. */
 async function lambs(post: Post) {
   const thistle = await hang(post, 'Thistle', 'lamb')
-  await thistle.weigh('live', 118, { source: 'scale' })
-  await thistle.weigh('hot', 58.5)
+  await thistle.weigh('live', 118, { source: 'scale', day: '2026-11-23' })
+  await thistle.weigh('hot', 58.5, { day: '2026-11-24' })
   await thistle.say(route('inspected'), dressed('split', false))
-  await thistle.say(cost('Ewe’s share', 7000), cost('Grazing and hay', 6400), cost('Own labour', 4500))
+  await thistle.say(
+    ...costs(
+      '2026-04-06',
+      '2026-11-24',
+      ['Ewe’s share', 7000],
+      ['Grazing and hay', 6400],
+      ['Own labour', 4500],
+    ),
+  )
   await thistle.say(
     { kind: 'fee', fee: 'kill', amount: 4500, per: 'head', basis: null },
     { kind: 'fee', fee: 'cut-wrap', amount: 125, per: 'lb', basis: 'hot' },
@@ -277,26 +297,35 @@ async function lambs(post: Post) {
   await thistle.say(...path('liver', 'liver-kept', 'animal'), ...path('breast', 'breast-rolled'))
 
   const teasel = await hang(post, 'Teasel', 'lamb')
-  await teasel.weigh('live', 104, { source: 'tape' })
+  await teasel.weigh('live', 104, { source: 'tape', day: '2026-12-01' })
   await teasel.say(
     animal('small'),
     ...line('shoulder-line', '5|6'),
     ...path('leg', 'leg-seven-meals', 'left'),
   )
-  await teasel.say(cost('Ewe’s share', 7000), cost('Grazing and hay', 5200), cost('Own labour', 4500), {
-    kind: 'fee',
-    fee: 'kill',
-    amount: 4500,
-    per: 'head',
-    basis: null,
-  })
+  await teasel.say(
+    ...costs(
+      '2026-04-09',
+      '2026-12-01',
+      ['Ewe’s share', 7000],
+      ['Grazing and hay', 5200],
+      ['Own labour', 4500],
+    ),
+    {
+      kind: 'fee',
+      fee: 'kill',
+      amount: 4500,
+      per: 'head',
+      basis: null,
+    },
+  )
 }
 
 /** A steer whose left side is cut on the saw, bone in, and whose right side is boned with a knife. */
 async function steer(post: Post) {
   const alder = await hang(post, 'Alder', 'steer')
-  await alder.weigh('live', 1120, { source: 'scale' })
-  await alder.weigh('hot', 668)
+  await alder.weigh('live', 1120, { source: 'scale', day: '2026-11-11' })
+  await alder.weigh('hot', 668, { day: '2026-11-12' })
   await alder.say(...killed('FM 1071', '2026-11-12'))
   await alder.say(route('inspected'), animal('grain'), measured('fat-depth', 11), measured('eye-area', 84), {
     field: 'days',
@@ -317,11 +346,15 @@ async function steer(post: Post) {
     temp('2026-11-12', 40, 'deep', 5.8),
   )
   await alder.say(
-    cost('Calf', 92000),
-    cost('Hay and grazing', 78000),
-    cost('Grain', 41000),
-    cost('Haulage', 9000),
-    cost('Own labour', 40000),
+    ...costs(
+      '2025-05-20',
+      '2026-11-12',
+      ['Calf', 92000],
+      ['Hay and grazing', 78000],
+      ['Grain', 41000],
+      ['Haulage', 9000],
+      ['Own labour', 40000],
+    ),
   )
   await alder.say(
     { kind: 'fee', fee: 'kill', amount: 12500, per: 'head', basis: null },
@@ -351,32 +384,36 @@ async function flocks(post: Post) {
     sample('2026-11-10', 3.3, 3.6, 2.9, 3.5, 3.8, 3.1, 3.4, 3.2, 3.7, 3.4, 3.0, 3.5),
     sample('2026-11-24', 5.9, 6.4, 5.2, 6.1, 6.7, 5.5, 6.0, 5.8, 6.3, 6.0, 5.4, 6.2),
   )
-  await first.weigh('live', 372, { source: 'scale' })
+  await first.weigh('live', 372, { source: 'scale', day: '2026-12-01' })
   await first.say(exempt, dressed('giblets', true), ...FLOCK_DAY)
   await first.say(
-    cost('Chicks', 15000),
+    cost('Chicks', 15000, { day: '2026-10-06' }),
     phase('starter', 150, 60, '2026-10-06'),
     phase('grower', 420, 48, '2026-10-27'),
     phase('finisher', 402, 47, '2026-11-11'),
-    cost('Bedding and brooding', 4500),
-    cost('Own labour and helpers', 52000),
-    cost('Ice, bags and scalder', 12000),
+    cost('Bedding and brooding', 4500, { day: '2026-10-06' }),
+    cost('Own labour and helpers', 52000, { day: '2026-12-02' }),
+    cost('Ice, bags and scalder', 12000, { day: '2026-12-01' }),
   )
 
   const second = await hang(post, 'Flock 2', 'broiler', 40)
-  await second.weigh('live', 252, { source: 'scale' })
-  await second.weigh('hot', 171)
+  await second.weigh('live', 252, { source: 'scale', day: '2026-11-03' })
+  await second.weigh('hot', 171, { day: '2026-11-04' })
   await second.say(exempt, ...path('bird', 'bird-parts', 'animal'))
   await second.say(
     ...path('wing', 'wing-three', 'animal'),
     ...path('loose-giblets', 'loose-giblets-kept', 'animal'),
   )
   await second.say(
-    cost('Chicks', 10000),
-    cost('Feed', 33500),
-    cost('Bedding and brooding', 3000),
-    cost('Own labour and helpers', 42000),
-    cost('Ice, bags and scalder', 9000),
+    ...costs(
+      '2026-09-08',
+      '2026-11-04',
+      ['Chicks', 10000],
+      ['Feed', 33500],
+      ['Bedding and brooding', 3000],
+      ['Own labour and helpers', 42000],
+      ['Ice, bags and scalder', 9000],
+    ),
   )
   const packed: [cut: string, lb: number, packs: number][] = [
     ['breast-boneless', 39.6, 20],

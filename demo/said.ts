@@ -14,6 +14,7 @@ import type {
   SideName,
   TempPlace,
 } from '#core/records'
+import { kindOf } from '#core/ledger'
 import type { Said } from '#core/plan'
 
 /** What is told of a lot of the demo, in short: each as a page would send it. */
@@ -87,6 +88,21 @@ export const cost = (label: string, amount: number, more: Partial<Cost> = {}): F
   ...{ kind: 'cost', label, amount },
   ...more,
 })
+/**
+ * What was paid for an animal, each on the day it would have been: itself when it came, feed and keep half-way, haulage,
+ * the day's goods and hands when it was killed.
+ */
+export const costs = (
+  came: string,
+  killed: string,
+  ...lines: [label: string, amount: number][]
+): FactBody[] =>
+  lines.map(([label, amount]) => {
+    const kind = kindOf({ label })
+    const half = new Date((Date.parse(came) + Date.parse(killed)) / 2).toISOString().slice(0, 10)
+    const day = kind === 'animal' ? came : kind === 'feed' || kind === 'bedding' ? half : killed
+    return cost(label, amount, { day })
+  })
 /** Feed by weight, lb at so many cents each. */
 export const feed = (label: string, pounds: number, each: number, day: string): FactBody =>
   cost(label, Math.round(pounds * each), { of: 'feed', day, quantity: { value: pounds, unit: 'lb' } })

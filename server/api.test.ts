@@ -46,6 +46,9 @@ describe('weighings', () => {
       grams: 117934,
       stands: true,
     })
+    const before = { ...weighingBody('live', 262), day: '2026-11-03' }
+    const again = await api.post(`/api/lots/${lot.id}/weighings`).send(before).expect(200)
+    expect(again.body.weighings.at(-1).day).toBe('2026-11-03')
   })
   it('hot above live is refused at its field; an unusual dressing is kept only when confirmed', async () => {
     const lot = await hang()

@@ -20,7 +20,10 @@ export const COST_WORDS: Record<CostKind, string> = {
 /** Words that say of an older line what it was spent on. */
 const GUESSED: [CostKind, RegExp][] = [
   ['labour', /\b(labou?r|helpers?)\b/],
-  ['animal', /\b(feeder|weaners?|chicks?|poults?|ducklings?|piglets?|share|the (half|legs|loins|lot))\b/],
+  [
+    'animal',
+    /\b(feeder|weaners?|calf|calves|chicks?|poults?|ducklings?|piglets?|share|the (half|legs|loins|lot))\b/,
+  ],
   ['feed', /\b(feed|hay|grain|pellets|milk|browse)\b/],
   ['bedding', /\b(bedding|straw|minerals?|brooding)\b/],
   ['vet', /\b(vet|medicine|wormer)\b/],

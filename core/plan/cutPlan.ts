@@ -164,7 +164,10 @@ export function adoptPlan(
   const splits = splitsOf(anatomy, plan, wanted, kept, cut, leftOut)
   const broken = cut.some((c) => c.why === 'part-packed' || c.part === 'break' || c.part.startsWith('line-'))
   if (broken && (differ(lines, plan.choices.lines) || differ(mm, plan.choices.mm)))
-    stays({ american: 'line', commonwealth: 'line' }, 'step-done')
+    stays(
+      { american: 'carcass', commonwealth: 'carcass' },
+      cut.some((c) => c.why === 'step-done') ? 'step-done' : 'part-packed',
+    )
   return {
     decisions: differences(plan, {
       paths: kept,

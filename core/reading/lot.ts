@@ -47,7 +47,7 @@ export interface GroupState extends LotState {
 /** What reading needs of a weighing and of packs. */
 export type WeighingRow = Pick<
   Weighing,
-  'id' | 'stage' | 'basis' | 'source' | 'shown' | 'grams' | 'corrects' | 'stands' | 'at'
+  'id' | 'stage' | 'basis' | 'source' | 'shown' | 'grams' | 'corrects' | 'stands' | 'at' | 'day'
 >
 export type PackRow = Pick<
   PackWeighing,

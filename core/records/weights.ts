@@ -5,7 +5,7 @@ import { shownMassSchema } from './figures.ts'
 import { HANGING_BASES, PACK_EVENTS, SOURCES, WEIGHED_STAGES, WRAPS } from './lists.ts'
 import { idSchema, keySchema, lineSchema } from './text.ts'
 import { authorSchema } from './entry.ts'
-import { instantSchema } from './time.ts'
+import { daySchema, instantSchema } from './time.ts'
 
 const gramsSchema = z.number().int().positive().transform(grams)
 
@@ -18,6 +18,8 @@ const weighed = {
   basis: z.enum(HANGING_BASES).nullable(),
   source: z.enum(SOURCES),
   shown: shownMassSchema,
+  /** The day it was weighed, where that is another than the day it was written down. */
+  day: daySchema.optional(),
   ...correctionShape,
 }
 /** The number on a pack's label: one after another over the whole farm, never used twice. */

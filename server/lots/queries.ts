@@ -133,11 +133,18 @@ const ENTRY = 'id, lot_group, rev, at, device, person'
 
 const entryOf = (e: Entry) => [e.id, e.group, e.rev, e.at, e.device, e.person]
 
+/** A weighing of another day names it; one of before there was such a column is brought up without it. */
 export async function insertWeighing(tx: Tx, w: Weighing): Promise<void> {
+  const on = w.day === undefined ? [] : [w.day]
+  const values = [
+    ...[...entryOf(w), w.stage, w.basis, w.source, w.shown.value, w.shown.unit, w.grams, w.corrects],
+    ...[w.stands, ...on],
+  ]
   await tx.query(
-    `insert into weighing (${ENTRY}, stage, basis, source, shown_value, shown_unit, grams, corrects, stands)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
-    [...entryOf(w), w.stage, w.basis, w.source, w.shown.value, w.shown.unit, w.grams, w.corrects, w.stands],
+    `insert into weighing (${ENTRY}, stage, basis, source, shown_value, shown_unit, grams, corrects, stands
+       ${on.length > 0 ? ', weighed_on' : ''})
+     values (${values.map((_, i) => `$${i + 1}`).join(', ')})`,
+    values,
   )
 }
 

@@ -23,6 +23,7 @@ export const weighingOf = (r: Row): Weighing =>
     source: r.source,
     shown: shown(r),
     grams: Number(r.grams),
+    day: r.weighed_on ?? undefined,
   })
 
 const outOf = (numbers: readonly (string | number)[]) =>

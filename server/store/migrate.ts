@@ -20,6 +20,7 @@ import packs from './014-packs.sql?raw'
 import packing from './015-packing.sql?raw'
 import birds from './016-birds.sql?raw'
 import history from './017-history.sql?raw'
+import weighedOn from './018-weighed-on.sql?raw'
 
 interface Migration {
   id: number
@@ -134,6 +135,7 @@ const MIGRATIONS: Migration[] = [
   { id: 15, sql: packing },
   { id: 16, sql: birds },
   { id: 17, sql: history },
+  { id: 18, sql: weighedOn },
 ]
 
 /** The schema this program writes. */

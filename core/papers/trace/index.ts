@@ -96,7 +96,7 @@ export function traceSections(about: About): TraceSection[] {
       'Weights',
       inForce(about.weighings).map((w) => [
         `${STAGE_WORDS[w.stage]}${w.basis ? `, ${w.basis}` : ''}`,
-        `${w.shown.value} ${w.shown.unit} by ${w.source}${w.at ? `, ${moment(w.at)}` : ''}`,
+        `${w.shown.value} ${w.shown.unit} by ${w.source}${w.day ? `, ${w.day}` : w.at ? `, ${moment(w.at)}` : ''}`,
       ]),
     ),
     section(

@@ -67,12 +67,18 @@ function keep() {
       inputmode="numeric"
       :issues="at('animals')"
     />
-    <TextField id="down-mass" v-model="fresh.mass" class="short" label="Cut away" :issues="at('mass')" />
+    <TextField
+      id="down-mass"
+      v-model="fresh.mass"
+      class="short"
+      :label="`Cut away, ${words.unit.value}`"
+      :issues="at('mass')"
+    />
     <TextField
       id="down-lost"
       v-model="fresh.lost"
       class="short"
-      label="Cost"
+      :label="`Cost, ${words.currency.value}`"
       inputmode="decimal"
       :issues="at('lost')"
     />

@@ -46,7 +46,9 @@ const age = computed(
 /** All of them weighed alive together, and when. */
 const weighed = computed<WeighedAll | null>(() => {
   const live = inForce(state.value!.weighings).findLast((w) => w.stage === 'live' && w.source === 'scale')
-  return live ? { day: dayOf(new Date(live.at)), each: kg(kgOf(live.grams) / read.value.count) } : null
+  return live
+    ? { day: live.day ?? dayOf(new Date(live.at)), each: kg(kgOf(live.grams) / read.value.count) }
+    : null
 })
 const growth = computed(() => {
   if (!batch.value) return null

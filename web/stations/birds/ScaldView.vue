@@ -76,7 +76,7 @@ const scalded = computed(() => rows.value.reduce((n, s) => n + s.birds, 0))
       >
       <form class="fields" novalidate aria-label="A load scalded" @submit.prevent="keep">
         <PickField id="scald-school" v-model="fresh.school" label="Wanted" :options="SCALD_OPTIONS" />
-        <TextField id="scald-c" v-model="fresh.c" class="short" label="Water was" :issues="at('c')" />
+        <TextField id="scald-c" v-model="fresh.c" class="short" label="Water was, °C" :issues="at('c')" />
         <TextField
           id="scald-seconds"
           v-model="fresh.seconds"

@@ -6,7 +6,7 @@ import { computed } from 'vue'
 import { taskMinutes } from '#core/hand'
 import { drawUp, isLine, stepDone, type BlockCard, type CardStep } from '#core/papers'
 import { CLASS_OF, type FactBody } from '#core/records'
-import { kg, PLAIN, sayMinutes } from '#core/measure'
+import { PLAIN, sayMinutes } from '#core/measure'
 import PaperButtons from '../../pieces/PaperButtons.vue'
 import { initials, useBench } from '../../state/bench.ts'
 import { useWords } from '../../state/words.ts'
@@ -45,6 +45,11 @@ const card = computed<BlockCard | null>(() => {
   const about = { read: read.value, farm, lot: lot.value!.tag, date: '', share: 1 as const, words: {} }
   const out = drawUp('block-card', about)
   return out.ok ? (out.value as BlockCard) : null
+})
+/** As the stair says it: an estimate to what is known of it. */
+const hanging = computed(() => {
+  const stage = read.value.stages.find((s) => s.id === 'hanging')
+  return stage ? `${stage.weighed ? '' : 'about '}${words.known(stage.kg, stage.range)}` : ''
 })
 const steps = computed(() => card.value?.steps ?? [])
 const done = (step: CardStep) => stepDone(step, read.value.plan.steps)
@@ -92,7 +97,7 @@ function tick(step: CardStep) {
     </p>
     <template v-else>
       <div class="row head">
-        <h2>{{ card.what }}, {{ words.mass(read.weights?.aged ?? kg(0)) }} hanging</h2>
+        <h2>{{ card.what }}, {{ hanging }} hanging</h2>
         <span class="muted" data-testid="progress">{{ tally.done }} of {{ tally.of }} steps done</span>
         <span style="flex: 1" />
         <label class="row"

@@ -165,7 +165,9 @@ const isDone = (id: string) => standing.value.get(id)?.state === 'done'
         <ul class="stations">
           <li v-for="s in STATIONS" :key="s" :data-station="s">
             <b>{{ STATION_WORDS[s] }}</b>
-            <span class="muted">{{ isClosed(s) ? 'not to be had' : `${used(s)} steps` }}</span>
+            <span class="muted">{{
+              isClosed(s) ? 'not to be had' : `${used(s)} ${used(s) === 1 ? 'step' : 'steps'}`
+            }}</span>
             <span v-if="isDown(s)" class="bad">broken: see Kit</span>
             <Button
               v-else

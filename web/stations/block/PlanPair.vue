@@ -103,7 +103,7 @@ const packsWord = (n: number) => `${n} ${n === 1 ? 'pack' : 'packs'}`
     <li v-for="s in sentences" :key="s">{{ s }}</li>
     <li v-if="sentences.length === 0">Nothing differs that matters.</li>
   </ul>
-  <table class="plain figures">
+  <table v-if="differ.length > 0" class="plain figures">
     <thead>
       <tr>
         <td />

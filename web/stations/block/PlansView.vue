@@ -33,8 +33,8 @@ const other = computed(() => plans.value.find((p) => p.id === picked.value) ?? p
 const value = (plan: CutPlan | null) => valuePlan(flow.value!, state.value!, central.value, plan)
 const now = computed(() => value(null))
 const then = computed(() => (other.value ? value(other.value.plan) : null))
-/** What the plan cannot have here. */
-const leftOut = computed(() => then.value?.leftOut ?? [])
+/** What the plan cannot have here, once for both sides. */
+const leftOut = computed(() => [...new Set((then.value?.leftOut ?? []).map((l) => `${l.what}. ${l.why}`))])
 
 const name = ref('')
 const issues = ref<FieldIssue[]>([])
@@ -143,8 +143,8 @@ function download(plan: CutPlan) {
             @click="decide(...then.decisions)"
           />
         </div>
-        <p v-for="l in leftOut" :key="l.what" class="left">
-          <i class="pi pi-exclamation-triangle" aria-hidden="true" /> Not here: {{ l.what }}. {{ l.why }}
+        <p v-for="says in leftOut" :key="says" class="left">
+          <i class="pi pi-exclamation-triangle" aria-hidden="true" /> Not here: {{ says }}
         </p>
         <PlanPair :first="now" :second="then" :name="other.plan.name" :labour="farmFigures.hour > 0" />
       </section>

@@ -9,8 +9,9 @@ import { tapeWeightLb } from '#core/carcass'
 import { inForce } from '#core/records'
 import { parseMass, type TypedMass, sayIssue } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import type { FieldIssue } from '../../state/api.ts'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useToday } from '../../state/today.ts'
 import { useWords } from '../../state/words.ts'
 import { BASIS_WORDS, SOURCE_WORDS } from './weighingWords.ts'
 
@@ -28,6 +29,9 @@ const held = computed(() => inForce(state.value!.weighings).findLast((w) => w.st
 const mode = ref<'rest' | 'first' | 'correct' | 'again'>('rest')
 const open = computed(() => (now && !held.value) || mode.value !== 'rest')
 const text = ref('')
+const { today } = useToday()
+/** The day it was weighed, where it was not today. */
+const day = ref('')
 const source = ref<NewWeighing['source']>(stage === 'live' ? 'scale' : 'plant')
 const basis = ref<NonNullable<NewWeighing['basis']>>(hangs.value.as === 'part' ? 'boxed' : 'hot')
 const girth = ref('')
@@ -58,6 +62,13 @@ function fromTape() {
 
 async function send(confirmed: boolean) {
   const typed = parseMass(text.value, words.unit.value, stage)
+  if (day.value > today.value)
+    return void (issues.value = [
+      fieldIssue(
+        stage,
+        'That day is still to come. Type the day it was weighed, or leave it empty for today.',
+      ),
+    ])
   if (!typed.ok)
     return void (issues.value = typed.issues.map((i) => ({
       field: i.field,
@@ -68,12 +79,14 @@ async function send(confirmed: boolean) {
 }
 
 async function post(shown: TypedMass, stands: boolean, confirmed: boolean) {
+  const on = stands ? day.value : held.value?.day
   issues.value = await weigh({
     id: uuid(),
     stage,
     basis: stage === 'hanging' ? basis.value : null,
     source: source.value,
     shown,
+    ...(on && on !== today.value && { day: on }),
     corrects: (mode.value === 'correct' || !stands) && held.value ? held.value.id : null,
     stands,
     confirmed,
@@ -81,6 +94,7 @@ async function post(shown: TypedMass, stands: boolean, confirmed: boolean) {
   if (issues.value.length > 0) return
   mode.value = 'rest'
   text.value = ''
+  day.value = ''
 }
 
 function start(next: 'first' | 'correct' | 'again') {
@@ -89,6 +103,7 @@ function start(next: 'first' | 'correct' | 'again') {
   if (held.value) {
     source.value = held.value.source
     basis.value = held.value.basis ?? basis.value
+    day.value = next === 'correct' ? (held.value.day ?? '') : ''
     text.value = next === 'correct' ? `${held.value.shown.value} ${held.value.shown.unit}` : ''
   }
 }
@@ -170,6 +185,16 @@ function start(next: 'first' | 'correct' | 'again') {
           aria-label="Basis of the hanging weight"
           size="small"
         />
+        <label class="row"
+          >on
+          <InputText
+            v-model="day"
+            type="date"
+            size="small"
+            :max="today"
+            :aria-label="`${label}: the day it was weighed, empty for today`"
+            @input="issues = []"
+        /></label>
       </div>
       <div v-if="source === 'tape'" class="row tape">
         <label
