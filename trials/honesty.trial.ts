@@ -2,8 +2,8 @@ import { randomGamma, randomLcg, randomNormal } from 'd3-random'
 import { it } from 'vitest'
 import { TISSUES, type Anatomy, type Species } from '#core/anatomy'
 import { ANATOMIES } from '#core/species'
-import { compile, cutUp, drawLot, NO_CHOICES, type CutUp } from '#core/carcass'
-import { keepsBone } from '#core/plan'
+import { compile, cutUp, drawLot, NO_CHOICES, type Choices, type CutUp } from '#core/carcass'
+import { adoptPlan, housePlans, keepsBone, NO_LOG, readPlan, takePath, tried } from '#core/plan'
 import { interval, kg, mm } from '#core/measure'
 import { report } from './table.ts'
 
@@ -25,15 +25,20 @@ const WILD = {
   habit: 0.06,
 }
 /** A line or a knife goes through so many mm beside where it is meant to, 1 SD. */
-const KNIFE: Partial<Record<Species, number>> = { steer: 6, hog: 5, lamb: 4, broiler: 3 }
+const KNIFE: Partial<Record<Species, number>> = { steer: 6, hog: 5, lamb: 4, broiler: 3, turkey: 3 }
 
 /** A piece of meat is about as long as the third root of its volume, mm; a side has half of it. */
 const lengthOf = (both: number) => 100 * Math.cbrt(both / 2 / 1.05)
 
-const CASES: [Species, number, string[]][] = [
-  ['hog', 85, ['bone-in-chop', 'butt-roast', 'bacon', 'fresh-ham', 'ground-pork']],
-  ['lamb', 20, ['rack', 'loin-chop', 'leg-whole', 'shoulder-whole', 'ground']],
-  ['steer', 320, ['rib-steak', 'tbone', 'top-sirloin', 'brisket', 'ground-beef']],
+/** An animal, what it hangs, the plan or ways it is cut by (as it comes where none is named), products that are looked at. */
+const CASES: [Species, number, string | Record<string, string> | null, string[]][] = [
+  ['hog', 85, null, ['bone-in-chop', 'butt-roast', 'bacon', 'fresh-ham', 'ground-pork']],
+  ['lamb', 20, null, ['rack', 'loin-chop', 'leg-whole', 'shoulder-whole', 'ground']],
+  ['steer', 320, null, ['rib-steak', 'tbone', 'top-sirloin', 'brisket', 'ground-beef']],
+  ['lamb', 20, 'Retail, bone-in', ['loin-chop', 'ground']],
+  ['steer', 320, { chuck: 'chuck-blade-roasts' }, ['blade-roast', 'arm-roast', 'cross-rib', 'ground-beef']],
+  ['turkey', 8, null, []],
+  ['turkey', 8, { bird: 'bird-parts' }, ['breast-bone-in', 'thigh']],
 ]
 
 const pools: Partial<Record<Species, string>> = {
@@ -41,10 +46,33 @@ const pools: Partial<Record<Species, string>> = {
   lamb: 'ground',
   steer: 'ground-beef',
   broiler: 'ground',
+  turkey: 'ground',
+}
+
+/** What a plan or ways decide. */
+function choicesOf(base: Anatomy, ways: (typeof CASES)[number][2]): Choices {
+  const none = readPlan(base, NO_LOG)
+  if (ways === null) return NO_CHOICES
+  const decisions =
+    typeof ways === 'string'
+      ? adoptPlan(
+          base,
+          none,
+          housePlans(base).find((p) => p.name === ways)!,
+        ).decisions
+      : Object.entries(ways).flatMap(([part, way]) =>
+          takePath(
+            base,
+            part,
+            base.parts.find((p) => p.id === part)!.scope === 'animal' ? ['animal'] : ['left', 'right'],
+            way,
+          ),
+        )
+  return readPlan(base, tried(NO_LOG, decisions)).choices
 }
 
 /** One animal, cut once: kg of each cut and of all that is sold. */
-function simulate(base: Anatomy, carcass: number, random: () => number) {
+function simulate(base: Anatomy, choices: Choices, carcass: number, random: () => number) {
   const normal = randomNormal.source(random)(0, 1)
   const gamma = randomGamma.source(random)
   const all = base.bands.reduce((s, b) => s + TISSUES.reduce((x, t) => x + b.tissue[t], 0), 0)
@@ -88,7 +116,7 @@ function simulate(base: Anatomy, carcass: number, random: () => number) {
       return { ...l, settings: l.settings.map((s) => ({ ...s, at: moved(s.at) })) }
     }),
   }
-  const cutting = cutUp(compile(animal), NO_CHOICES, { conventions: {}, carcass: kg(carcass), live: kg(0) })
+  const cutting = cutUp(compile(animal), choices, { conventions: {}, carcass: kg(carcass), live: kg(0) })
   const { balance } = cutting
   const onBone = ((1 + WILD.onBone * normal()) / 100) * carcass
   const fatOn = ((WILD.fatOn * normal()) / 100) * carcass
@@ -124,6 +152,7 @@ function simulate(base: Anatomy, carcass: number, random: () => number) {
     const trim = slot.rows.reduce((all, r) => (r.part === base.roles.trim ? all + r.green : all), 0)
     const beside = slot.rows.filter((r) => r.cut?.kind === 'product' && r.cut.id !== pool)
     const all = beside.reduce((x, r) => x + r.green, 0)
+    if (all <= 0) continue
     for (const r of beside) {
       const moved = trim * habit * (r.green / all)
       found[r.cut!.id]! -= moved
@@ -136,38 +165,42 @@ function simulate(base: Anatomy, carcass: number, random: () => number) {
   return found
 }
 
-it.each(CASES)('%s of %i kg: how many simulated animals lie in the intervals', (species, carcass, cuts) => {
-  const base = ANATOMIES[species]
-  const cutting: CutUp = cutUp(compile(base), NO_CHOICES, {
-    conventions: {},
-    carcass: kg(carcass),
-    live: kg(0),
-  })
-  const drawn = drawLot(cutting, 1, () => [carcass * 2, carcass * 2, carcass, carcass, carcass], 2000)
-  const products = base.cuts.filter((c) => c.kind === 'product')
-  const total = new Float64Array(2000)
-  for (const c of products) drawn.cut.get(c.id)!.forEach((x, d) => (total[d]! += x))
-  const shown = {
-    'all sold': interval(total)!,
-    ...Object.fromEntries(cuts.map((id) => [id, interval(drawn.cut.get(id)!)!])),
-  }
-  const random = randomLcg(0.4711)
-  const inside: Record<string, number> = {}
-  for (let i = 0; i < ANIMALS; i++) {
-    const found = simulate(base, carcass, random)
-    for (const [id, { low, high }] of Object.entries(shown))
-      if (found[id]! >= low && found[id]! <= high) inside[id] = (inside[id] ?? 0) + 1
-  }
-  const share = (id: string) => (inside[id] ?? 0) / ANIMALS
-  report({
-    trial: `honest intervals: ${species}`,
-    runs: ANIMALS,
-    acknowledged: Math.round(share('all sold') * ANIMALS),
-    wrong: Object.keys(shown).flatMap((id) =>
-      share(id) < 0.76 || share(id) > 0.84 ? [`${id} ${Math.round(share(id) * 100)} %`] : [],
-    ),
-    note: Object.keys(shown)
-      .map((id) => `${id} ${Math.round(share(id) * 100)} %`)
-      .join(', '),
-  })
-})
+it.each(CASES)(
+  '%s of %i kg, %j: how many simulated animals lie in the intervals',
+  (species, carcass, ways, cuts) => {
+    const base = ANATOMIES[species]
+    const choices = choicesOf(base, ways)
+    const cutting: CutUp = cutUp(compile(base), choices, {
+      conventions: {},
+      carcass: kg(carcass),
+      live: kg(0),
+    })
+    const drawn = drawLot(cutting, 1, () => [carcass * 2, carcass * 2, carcass, carcass, carcass], 2000)
+    const products = base.cuts.filter((c) => c.kind === 'product')
+    const total = new Float64Array(2000)
+    for (const c of products) drawn.cut.get(c.id)!.forEach((x, d) => (total[d]! += x))
+    const shown = {
+      'all sold': interval(total)!,
+      ...Object.fromEntries(cuts.map((id) => [id, interval(drawn.cut.get(id)!)!])),
+    }
+    const random = randomLcg(0.4711)
+    const inside: Record<string, number> = {}
+    for (let i = 0; i < ANIMALS; i++) {
+      const found = simulate(base, choices, carcass, random)
+      for (const [id, { low, high }] of Object.entries(shown))
+        if (found[id]! >= low && found[id]! <= high) inside[id] = (inside[id] ?? 0) + 1
+    }
+    const share = (id: string) => (inside[id] ?? 0) / ANIMALS
+    report({
+      trial: `honest intervals: ${species}${ways === null ? '' : `, ${typeof ways === 'string' ? ways : Object.values(ways).join()}`}`,
+      runs: ANIMALS,
+      acknowledged: Math.round(share('all sold') * ANIMALS),
+      wrong: Object.keys(shown).flatMap((id) =>
+        share(id) < 0.76 || share(id) > 0.84 ? [`${id} ${Math.round(share(id) * 100)} %`] : [],
+      ),
+      note: Object.keys(shown)
+        .map((id) => `${id} ${Math.round(share(id) * 100)} %`)
+        .join(', '),
+    })
+  },
+)

@@ -13,12 +13,14 @@ import { fieldIssue, issuesOf, type FieldIssue } from '../../state/api.ts'
 import { asInstant, asLocal, nowLocal } from '../../state/deviceTime.ts'
 import { useInstruments } from '../../state/instruments.ts'
 import { useReading } from '../../state/lot.ts'
+import { useTyped } from '../../state/typed.ts'
 import { useWords } from '../../state/words.ts'
 import RuleList from './RuleList.vue'
 
 /** Temperatures, typed or by the probe, against the rules of cooling. */
 const { read, body, note, withdraw, state } = useReading()
 const words = useWords()
+const { typedLater } = useTyped()
 const { hasProbe, readProbe } = useInstruments()
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
@@ -105,7 +107,10 @@ const rows = computed(() => read.value.plan.temperatures.toSorted((a, b) => (a.a
           <b>{{ t.c }} °C</b>
         </td>
         <td>{{ WHERE[t.where] }}</td>
-        <td class="muted">{{ t.source === 'probe' ? 'by probe' : 'typed' }}</td>
+        <td class="muted">
+          {{ t.source === 'probe' ? 'by probe' : 'typed'
+          }}<template v-if="typedLater(t.id, t.at)"> {{ typedLater(t.id, t.at) }}</template>
+        </td>
         <td>
           <Button
             text

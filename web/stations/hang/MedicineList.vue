@@ -9,7 +9,7 @@ import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
-import { useWords } from '../../state/words.ts'
+import { useTyped } from '../../state/typed.ts'
 
 /** Medicines given, each with the day its withdrawal ends: until it is over no slaughter. */
 type Meaning = (typeof WAIT_MEANINGS)[number] | 'unknown'
@@ -19,13 +19,12 @@ const MEANS: { v: Meaning; w: string }[] = [
   { v: 'unknown', w: 'not known: off its label' },
 ]
 const { read, lot, note, withdraw, factOf } = useReading()
-const words = useWords()
 const blank = { name: '', given: '', means: 'last' as Meaning, until: '', hour: '', animal: '' }
 const fresh = reactive({ ...blank })
 const issues = ref<FieldIssue[]>([])
 const at = (field: string) => issues.value.filter((i) => i.field === field)
 const last = computed(() => lastOf(read.value.plan.medicines))
-const typed = computed(() => new Map(lot.value!.facts.map((f) => [f.id, f.at])))
+const { typedOn } = useTyped()
 function add() {
   const { name, given, means, animal } = fresh
   const isKnown = means !== 'unknown'
@@ -75,7 +74,7 @@ function add() {
           <td v-if="lot!.count > 1">{{ m.animal ?? 'all' }}</td>
           <td>{{ m.given }}</td>
           <td>{{ sayClear(m) }}</td>
-          <td class="muted">{{ typed.get(m.id) ? words.instant(typed.get(m.id)!) : 'just now' }}</td>
+          <td class="muted">{{ typedOn(m.id) }}</td>
           <td>
             <Button
               text
