@@ -37,8 +37,8 @@ const CASES: [Species, number, string | Record<string, string> | null, string[]]
   ['steer', 320, null, ['rib-steak', 'tbone', 'top-sirloin', 'brisket', 'ground-beef']],
   ['lamb', 20, 'Retail, bone-in', ['loin-chop', 'ground']],
   ['steer', 320, { chuck: 'chuck-blade-roasts' }, ['blade-roast', 'arm-roast', 'cross-rib', 'ground-beef']],
-  ['turkey', 8, null, []],
-  ['turkey', 8, { bird: 'bird-parts' }, ['breast-bone-in', 'thigh']],
+  ['turkey', 8, { bird: 'bird-parts', breast: 'breast-bone-in' }, ['breast-bone-in', 'thigh', 'drumstick']],
+  ['turkey', 8, { bird: 'bird-parts' }, ['breast-boneless', 'thigh']],
 ]
 
 const pools: Partial<Record<Species, string>> = {
@@ -119,7 +119,8 @@ function simulate(base: Anatomy, choices: Choices, carcass: number, random: () =
   const cutting = cutUp(compile(animal), choices, { conventions: {}, carcass: kg(carcass), live: kg(0) })
   const { balance } = cutting
   const onBone = ((1 + WILD.onBone * normal()) / 100) * carcass
-  const fatOn = ((WILD.fatOn * normal()) / 100) * carcass
+  // A bird is sold in its skin: there is little fat to leave on.
+  const fatOn = (((base.species === 'turkey' ? 0.3 : WILD.fatOn) * normal()) / 100) * carcass
   const left = 1 + fatOn / balance.products
   // Where a seam is missed a muscle keeps some of its neighbour, or leaves some of itself to the trim.
   const found: Record<string, number> = {}

@@ -182,6 +182,8 @@ export interface WayMore extends Partial<
 > {
   loss?: string
   rest?: Partial<Kitchen['rest']>
+  /** How far cutters lie apart in a cut of this way, log SD, where it is more than a knife misses of a piece of its size. */
+  sds?: Record<string, number>
 }
 
 /** `0-50`: the front half of a part's length; `-110mm`: its last 110 mm; nothing: no length of its own. */
@@ -232,7 +234,7 @@ export function waysIn(kitchen: Kitchen) {
       words: string,
       outputs: string,
       steps: string,
-      { loss, rest, ...more }: WayMore = {},
+      { loss, rest, sds = {}, ...more }: WayMore = {},
     ) =>
     (part: string): Path => {
       const caution = more.caution ?? TOOL[tool].caution
@@ -246,7 +248,10 @@ export function waysIn(kitchen: Kitchen) {
         steps,
         ...more,
         ...(caution && { caution }),
-        outputs: outputsOf(outputs, percents(loss ?? TOOL[tool].loss), kitchen, rest),
+        outputs: outputsOf(outputs, percents(loss ?? TOOL[tool].loss), kitchen, rest).map((o) => {
+          const sd = sds[o.cut ?? '']
+          return sd === undefined ? o : { ...o, sd }
+        }),
       }
     }
   const of = (part: string, ...ways: ((part: string) => Path)[]) => ways.map((w) => w(part))

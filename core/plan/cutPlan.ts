@@ -165,8 +165,9 @@ export function adoptPlan(
   const broken = cut.some((c) => c.why === 'part-packed' || c.part === 'break' || c.part.startsWith('line-'))
   if (broken && (differ(lines, plan.choices.lines) || differ(mm, plan.choices.mm)))
     stays(
-      { american: 'carcass', commonwealth: 'carcass' },
-      cut.some((c) => c.why === 'step-done') ? 'step-done' : 'part-packed',
+      ...(cut.some((c) => c.why === 'step-done')
+        ? ([{ american: 'line', commonwealth: 'line' }, 'step-done'] as const)
+        : ([{ american: 'carcass', commonwealth: 'carcass' }, 'part-packed'] as const)),
     )
   return {
     decisions: differences(plan, {

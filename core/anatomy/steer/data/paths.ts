@@ -27,6 +27,8 @@ const none = { loss: '0' }
 const offal = { rest: { lean: 'inedible', fat: 'inedible', bone: 'inedible' } }
 const SPINE = ['under30']
 const BUTT = [{ part: 'tenderloin', from: ['sirloin', 'round'] }]
+/** What a sawn chuck keeps and what goes to the grinder lies with the cutter: half of it is trim. */
+const SAWN = { 'blade-roast': 0.066, 'blade-steak': 0.07, 'y-bone-steak': 0.07, 'arm-roast': 0.058, 'cross-rib': 0.094 }
 const REAR = [{ part: 'tenderloin', from: ['short-loin-rear', 'sirloin', 'round'] }]
 const ALL = [{ part: 'tenderloin' }]
 const SHREDS = 'The tenderloin is planned to come out whole, from its butt end forward; sawing T-bones behind would cut it.'
@@ -42,10 +44,10 @@ const notKept = (id: string) =>
 export const paths: Path[] = [
   ...of('chuck',
     way('chuck-boned', 'B', 22, 'knife', 'Boned: clod, chuck roll, mock tender', '> clod 20.5/6; > chuck-roll 24; mock-tender 3.7; > chuck-ribs 3.4/12/12; > neck-bones 4/1/34; > bones 1.8; inedible 0.6/2', 'Clod seamed off the blade, blade out, roll lifted off the ribs and neck; glands out.', { loss: '0.8/0.6/0.6' }),
-    way('chuck-blade-steaks', 'B', 14, 'saw', 'Blade steaks, arm and cross-rib roasts, bone in', 'blade-steak@58-100 14/1/21; arm-roast 15.5/4/13; cross-rib 11.5/0/8; > chuck-ribs 4/14/10; > neck-bones 4/1/26; inedible 0.6/2', 'Arm off square, cross rib off the fifth rib, the blade face sawn across.', { loss: '1.4/1/3' }),
-    way('chuck-blade-roasts', 'B', 10, 'saw', 'Blade and seven-bone roasts, arm and cross-rib, bone in', 'blade-roast 14.5/0/22; arm-roast 15.5/4/13; cross-rib 11.5/0/8; > chuck-ribs 4/14/10; > neck-bones 4/1/26; inedible 0.6/2', 'As for blade steaks, sawn thick for the pot.', { loss: '1/0.8/2' }),
-    way('chuck-blade-both', 'B', 12, 'saw', 'Blade steaks at the rib end, blade roasts ahead, bone in', 'blade-roast@58-80 7.5/0/11; blade-steak@80-100 7/1/10; arm-roast 15.5/4/13; cross-rib 11.5/0/8; > chuck-ribs 4/14/10; > neck-bones 4/1/26; inedible 0.6/2', 'As for roasts; the last hand’s breadth before the ribs sawn across.', { needs: SPINE }),
-    way('chuck-y-bone', 'B', 15, 'saw', 'Y-bone steaks from the middle of the blade, blade steaks at the rib end', 'y-bone-steak@58-80 7.5/0/11; blade-steak@80-100 7/1/10; arm-roast 15.5/4/13; cross-rib 11.5/0/8; > chuck-ribs 4/14/10; > neck-bones 4/1/26; inedible 0.6/2', 'As for blade steaks; ahead of the seven bones the blade is sawn where its ridge stands up, so that each steak shows a Y.', { loss: '1.4/1/3', needs: SPINE }),
+    way('chuck-blade-steaks', 'B', 14, 'saw', 'Blade steaks, arm and cross-rib roasts, bone in', 'blade-steak@58-100 14/1/21; arm-roast 15.5/4/13; cross-rib 11.5/0/8; > chuck-ribs 4/14/10; > neck-bones 4/1/26; inedible 0.6/2', 'Arm off square, cross rib off the fifth rib, the blade face sawn across.', { loss: '1.4/1/3', sds: SAWN }),
+    way('chuck-blade-roasts', 'B', 10, 'saw', 'Blade and seven-bone roasts, arm and cross-rib, bone in', 'blade-roast 14.5/0/22; arm-roast 15.5/4/13; cross-rib 11.5/0/8; > chuck-ribs 4/14/10; > neck-bones 4/1/26; inedible 0.6/2', 'As for blade steaks, sawn thick for the pot.', { loss: '1/0.8/2', sds: SAWN }),
+    way('chuck-blade-both', 'B', 12, 'saw', 'Blade steaks at the rib end, blade roasts ahead, bone in', 'blade-roast@58-80 7.5/0/11; blade-steak@80-100 7/1/10; arm-roast 15.5/4/13; cross-rib 11.5/0/8; > chuck-ribs 4/14/10; > neck-bones 4/1/26; inedible 0.6/2', 'As for roasts; the last hand’s breadth before the ribs sawn across.', { needs: SPINE, sds: SAWN }),
+    way('chuck-y-bone', 'B', 15, 'saw', 'Y-bone steaks from the middle of the blade, blade steaks at the rib end', 'y-bone-steak@58-80 7.5/0/11; blade-steak@80-100 7/1/10; arm-roast 15.5/4/13; cross-rib 11.5/0/8; > chuck-ribs 4/14/10; > neck-bones 4/1/26; inedible 0.6/2', 'As for blade steaks; ahead of the seven bones the blade is sawn where its ridge stands up, so that each steak shows a Y.', { loss: '1.4/1/3', needs: SPINE, sds: SAWN }),
     way('chuck-grind', 'G', 26, 'grinder', 'All to trim and stew', 'stew 14; > trim 79; > neck-bones 4/1/34; inedible 1.5/6', 'Boned out, glands by hand, best seams to stew.'),
   ),
   ...of('clod',
@@ -82,7 +84,7 @@ export const paths: Path[] = [
   ...of('rib',
     way('rib-roast', 'R', 4, 'saw', 'Roasts, bone in', 'rib-roast 53/6/52; short-rib-pieces 8/5/14; > trim 30', 'Chine cracked, backstrap out, short tails.', { needs: SPINE }),
     way('rib-steaks', 'T', 7, 'saw', 'Steaks, bone in', 'rib-steak 53/6/44; short-rib-pieces 8/5/14; > trim 30', 'Chine off, sawn across.'),
-    way('rib-half', 'R', 6, 'saw', 'Half roast, half steaks, bone in', 'rib-roast@0-50 26.5/3/26; rib-steak@50-100 26.5/3/22; short-rib-pieces 8/5/14; > trim 30', 'Front half left a roast, back half sawn across.', { needs: SPINE }),
+    way('rib-half', 'R', 6, 'saw', 'Half roast, half steaks, bone in', 'rib-roast@0-50 26.5/3/26; rib-steak@50-100 26.5/3/22; short-rib-pieces 8/5/14; > trim 30', 'Front half left a roast, back half sawn across.', { needs: SPINE, sds: SAWN }),
     way('rib-long-bone', 'T', 8, 'saw', 'Long-bone steaks', 'long-bone-steak 62/8/72; > trim 24', 'One steak to a rib, its bone left long and cleaned.', { together: [{ part: 'plate', path: 'plate-long-bone' }] }),
     way('rib-eye', 'T', 10, 'knife', 'Boneless rib-eye and back ribs | Scotch fillet and back ribs', 'rib-eye 48/5; back-ribs 7/1/42; short-rib-pieces 8/5/14; > trim 24; > bones 1.8', 'Lifted off the bones in one, cut across; back ribs chined off.'),
     way('rib-eye-only', 'T', 11, 'knife', 'Boneless rib-eye, every bone aside | Scotch fillet, every bone aside', 'rib-eye 48/5; > trim 44; > bones 1.8', 'As for rib-eye; the ribs scraped, their meat to trim.'),
