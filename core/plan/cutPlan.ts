@@ -163,12 +163,10 @@ export function adoptPlan(
   }
   const splits = splitsOf(anatomy, plan, wanted, kept, cut, leftOut)
   const broken = cut.some((c) => c.why === 'part-packed' || c.part === 'break' || c.part.startsWith('line-'))
-  if (broken && (differ(lines, plan.choices.lines) || differ(mm, plan.choices.mm)))
-    stays(
-      ...(cut.some((c) => c.why === 'step-done')
-        ? ([{ american: 'line', commonwealth: 'line' }, 'step-done'] as const)
-        : ([{ american: 'carcass', commonwealth: 'carcass' }, 'part-packed'] as const)),
-    )
+  if (broken && (differ(lines, plan.choices.lines) || differ(mm, plan.choices.mm))) {
+    if (cut.some((c) => c.why === 'step-done')) stays({ american: 'line', commonwealth: 'line' }, 'step-done')
+    else stays({ american: 'carcass', commonwealth: 'carcass' }, 'part-packed')
+  }
   return {
     decisions: differences(plan, {
       paths: kept,

@@ -52,6 +52,12 @@ describe('a side', () => {
   })
 })
 
+it('a box of backs sold for stock gives stock, no mince and no birds (common practice)', () => {
+  const box = read('broiler', [as(part('back')), way('back', 'back-sold', 'animal')], 13.6, 36)
+  const made = box.cuts.filter((c) => c.kg > 1e-6 && c.cut.kind === 'product').map((c) => c.cut.id)
+  expect(made).toEqual(['backs'])
+})
+
 describe('a beef quarter', () => {
   const quarter = (of: 'fore' | 'hind'): Hangs => ({ as: 'quarter', side: 'left', quarter: of })
   it('fore and hind of a side re-add to it, cut by cut', () => {

@@ -210,7 +210,7 @@ export function birdPaths(
   ),
   ...of('back',
     way('back-stock', 'N', 0, 'none', 'Kept for stock', '> frames 100/100/100/100', 'With the frames.', none),
-    way('back-sold', 'N', 1, 'knife', 'Backs sold for stock', backs, 'Kidneys and lungs scraped out, fat pulled.', CUT),
+    way('back-sold', 'N', 1, 'knife', 'Backs sold for stock', backs, 'Kidneys and lungs scraped out, fat pulled.', { ...CUT, rest: { lean: 'inedible', bone: 'inedible' } }),
   ),
   ...of('tenders',
     way('tenders-kept', 'T', 0, 'none', 'As they come', 'tenders 100/100/100/100', 'Laid flat, packed.', none),
