@@ -54,7 +54,7 @@ function densityOf(text: Density): (segment: Segment) => number {
   return (segment) => figures.get(segment.id) ?? figures.get(segment.id.replace(/ \d+$/, '')) ?? 0
 }
 
-/** Bands on an axis. Spans are written `part < line, part < line, part`; `part < line (far < long line)` hands on. */
+/** Bands on an axis. Spans are written `part < line, part < line, part`; `part < line (far < long line)` hands on, `(far < long line from rib 5)` only behind there. */
 export function bandsOn(axis: readonly Segment[]) {
   const along = (density: Density) => {
     const weights = axis.map((s) => s.mm * densityOf(density)(s))
@@ -83,8 +83,12 @@ export function bandsOn(axis: readonly Segment[]) {
     ) as Record<Tissue, number[]>,
     ...more,
     spans: spans.split(',').map((text): Span => {
-      const m = /^\s*([\w-]+)(?: < ([\w-]+))?(?: \(([\w-]+) < ([\w-]+)\))?\s*$/.exec(text)!
-      return { part: m[1]!, until: m[2] ?? 'end', ...(m[3] && { below: { part: m[3], line: m[4]! } }) }
+      const m = /^\s*([\w-]+)(?: < ([\w-]+))?(?: \(([\w-]+) < ([\w-]+)(?: from ([\w ]+))?\))?\s*$/.exec(text)!
+      const far = { part: m[3]!, line: m[4]! }
+      return {
+        ...{ part: m[1]!, until: m[2] ?? 'end' },
+        ...(m[3] && (m[5] ? { spills: { ...far, from: m[5] } } : { below: far })),
+      }
     }),
   })
 }

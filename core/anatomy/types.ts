@@ -55,6 +55,8 @@ export interface Span {
   part: string
   until: string
   below?: { line: string; part: string }
+  /** What lies behind a place and beyond a long line, once a line is moved behind that place, is another part's: the part has no long line of its own. */
+  spills?: { line: string; part: string; from: Landmark }
 }
 
 /**

@@ -66,13 +66,13 @@ function bands(a: Anatomy, fault: Fault) {
       if (band.tissue[t] < 0 || cells.some((x) => x < 0)) fault(band.id, `${t} is negative somewhere`)
     }
     for (const span of band.spans) {
-      for (const id of [span.part, span.below?.part])
+      for (const id of [span.part, span.below?.part, span.spills?.part])
         if (id && !parts.has(id)) fault(band.id, `spans to unknown part ${id}`)
       if (span.until !== 'end' && !across.has(span.until))
         fault(band.id, `ends at unknown line ${span.until}`)
-      if (span.below && !along.has(span.below.line))
-        fault(band.id, `is divided by unknown long line ${span.below.line}`)
-      if (span.below && !((band.toMm ?? 0) > (band.fromMm ?? 0)))
+      const beyond = span.below ?? span.spills
+      if (beyond && !along.has(beyond.line)) fault(band.id, `is divided by unknown long line ${beyond.line}`)
+      if (beyond && !((band.toMm ?? 0) > (band.fromMm ?? 0)))
         fault(band.id, 'is divided by a long line but does not say how far it reaches')
     }
   }

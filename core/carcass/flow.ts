@@ -76,7 +76,10 @@ export interface Laid {
   /** Per band and side, the slots of its spans, and of the part that takes the band out before the lines. */
   spanSlots: Record<
     'left' | 'right',
-    { spans: { slot: number; below: number }[]; extraction: { part: string; slot: number } | null }[]
+    {
+      spans: { slot: number; below: number; from: number }[]
+      extraction: { part: string; slot: number } | null
+    }[]
   >
   /** The same species with another number of ribs, compiled when first asked for. */
   variants: Map<number, Flow>
@@ -235,7 +238,8 @@ export function compile(anatomy: Anatomy): Flow {
       return {
         spans: band.spans.map((s) => ({
           slot: slotFor(s.part, side),
-          below: s.below ? slotFor(s.below.part, side) : -1,
+          below: s.below || s.spills ? slotFor((s.below ?? s.spills)!.part, side) : -1,
+          from: s.spills ? positionOf(anatomy.axis, s.spills.from) : 0,
         })),
         extraction: out ? { part: out.id, slot: slotFor(out.id, side) } : null,
       }

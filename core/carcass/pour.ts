@@ -83,22 +83,32 @@ export function pour(
       from = to
       if (mass === 0) return
       const hangs = !extent.parts || extent.parts.includes(span.part)
-      const hangsFar = hangs || (span.below !== undefined && extent.parts!.includes(span.below.part))
+      const beyond = span.below ?? span.spills
+      const hangsFar = hangs || (beyond !== undefined && extent.parts!.includes(beyond.part))
       if (!hangsFar) return
-      const { slot, below } = spans[i]!
+      const { slot, below, from: behind } = spans[i]!
       const before = massBefore(slot, start, to, mass)
       const taken = extraction && freed && hangs ? freedOf(freed, span.part, mass, before) : 0
       if (extraction) inputs[extraction.slot * T + t]! += taken
       const stays = mass - taken
       if (stays === 0) return
-      const far = span.below ? shareBeyond(band, setting.mm[side][span.below.line]!) : 0
+      const reached = beyond ? shareOf(start, to, behind) : 0
+      const far = reached > 0 ? reached * shareBeyond(band, setting.mm[side][beyond!.line]!) : 0
       if (hangs) inputs[slot * T + t]! += stays * (1 - far)
       if (hangs) ahead[slot * T + t]! += (before - takenBefore(freed, span.part, before)) * (1 - far)
-      if (far > 0 && (!extent.parts || extent.parts.includes(span.below!.part))) {
+      if (far > 0 && (!extent.parts || extent.parts.includes(beyond!.part))) {
         inputs[below * T + t]! += stays * far
         ahead[below * T + t]! += massBefore(below, start, to, stays) * far
       }
     })
+
+    /** Of a stretch's mass, the share that lies behind a place. */
+    function shareOf(start: number, to: number, behind: number): number {
+      if (behind <= start) return 1
+      if (behind >= to) return 0
+      const all = upTo(sums, to, t) - upTo(sums, start, t)
+      return (upTo(sums, to, t) - upTo(sums, behind, t)) / all
+    }
 
     /** Of a stretch's mass, what lies before the place where the slot it belongs to is split. */
     function massBefore(slot: number, start: number, to: number, mass: number): number {

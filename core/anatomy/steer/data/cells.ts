@@ -76,8 +76,9 @@ export const lines: Line[] = [
 const rows = bandsOn(axis)
 const HIND = 'short-loin < loin-split, short-loin-rear < sirloin-line, sirloin < round-line, round'
 const BACK = `chuck < chuck-line, rib < quarter-line, ${HIND}`
+/** A rib that goes with the chuck takes its plate end along to the brisket: the chuck has no long line of its own ahead of rib 6. */
 const NEAR =
-  'chuck < chuck-line, rib < quarter-line (plate < plate-line), short-loin < loin-split (flank < flank-line), short-loin-rear < sirloin-line (flank < flank-line), sirloin < round-line, round'
+  'chuck < chuck-line (brisket < plate-line from rib 5), rib < quarter-line (plate < plate-line), short-loin < loin-split (flank < flank-line), short-loin-rear < sirloin-line (flank < flank-line), sirloin < round-line, round'
 
 /**
  * Mass of each band as a share (%) of the base carcass, kidney fat and hanging tender in, kidneys out. Written as our own
