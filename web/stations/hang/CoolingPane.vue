@@ -106,10 +106,14 @@ const rows = computed(() => read.value.plan.temperatures.toSorted((a, b) => (a.a
         <td class="right nowrap">
           <b>{{ t.c }} °C</b>
         </td>
-        <td>{{ WHERE[t.where] }}</td>
+        <td>
+          {{ WHERE[t.where]
+          }}<template v-if="typedLater(t.id, t.at)"
+            ><br /><small class="muted">written down {{ typedLater(t.id, t.at) }}</small></template
+          >
+        </td>
         <td class="muted">
-          {{ t.source === 'probe' ? 'by probe' : 'typed'
-          }}<template v-if="typedLater(t.id, t.at)"> {{ typedLater(t.id, t.at) }}</template>
+          {{ t.source === 'probe' ? 'by probe' : 'typed' }}
         </td>
         <td>
           <Button
