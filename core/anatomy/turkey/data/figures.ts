@@ -34,7 +34,7 @@ export const live: LiveShare[] = (
 export const measures: Measure[] = []
 
 /** Log SDs between turkeys (docs/sources.md: turkey-spread). */
-export const spread: Anatomy['spread'] = { fat: 0.25, lean: 0.03, bone: 0.055, place: 0.025, cutter: 0.035, toTrim: 0.09, besideMm: 4 }
+export const spread: Anatomy['spread'] = { fat: 0.25, lean: 0.03, bone: 0.055, place: 0.02, cutter: 0.035, toTrim: 0.09, besideMm: 4.6 }
 
 /** How it is built (docs/sources.md: proportions): broad in the breast, long in the leg. */
 export const map = birdMap({ width: 0.47, shoulder: 0.8, vent: 0.52, breast: 0.86, breastWidth: 0.96, leg: 0.64, thigh: 0.3, wing: 0.52, neck: 0.36, foot: 0.26 })
