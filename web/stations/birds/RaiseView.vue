@@ -36,7 +36,7 @@ const species = computed(() => body.value.anatomy.species)
 const many = computed(() => words.name(body.value.anatomy.names).toLowerCase())
 const batch = computed(() => batchOf(species.value, read.value.plan, read.value.count))
 const to = computed(() => {
-  const curve = curveOf(species.value, read.value.plan.type)
+  const curve = curveOf(species.value, read.value.plan.type, read.value.plan.start?.sexed)
   return curve && raisedTo(curve, read.value.plan.raise)
 })
 /** The last day that is shown: its kill, today, or some weeks past the target. */
