@@ -24,6 +24,7 @@ import {
   keepADay,
   ofSex,
   pricesPaid,
+  raisedTo,
   readyDay,
   sizeClasses,
   spreadOfAll,
@@ -215,6 +216,13 @@ describe('two sexes in a flock', () => {
     // What is usually wanted of hens they reach, when drakes and hens together reach theirs.
     expect(dayAt(hens!, hens!.target)).toBeCloseTo(dayAt(all!, all!.target)!, -1)
     expect(weightAt(hens!, 84) / weightAt(all!, 84)).toBeCloseTo(ofSex('females', 0.7), 1)
+  })
+  it('what is usually wanted of drakes and hens together they reach when their mean is the usual weight, not when the hens weigh as much', () => {
+    const curve = curveOf('duck', 'muscovy')!
+    const growth = growthOfBatch({ curve, placed: '2026-06-01', age: 0, came: 40 }, [], 120)
+    const to = raisedTo(curve, null)
+    expect(readyDay(growth, to.kg, to.share).day).toBeCloseTo(dayAt(curve, curve.target)!, 0)
+    expect(raisedTo(fast, null).kg).toBeCloseTo(0.9 * fast.target, 9)
   })
   it('fall into classes as drawn birds do, and few of them lie in the middle', () => {
     const normal = normalsOf(0.52)

@@ -170,6 +170,17 @@ export function readyDay(growth: BatchGrowth, target: Kg, share: number): ReadyD
   }
 }
 
-/** What is wanted of a batch: as was said, or the type’s usual weight for eight in ten. */
+/** Eight in ten weigh at least so much of the mean, of one sex; of two it is asked of how they lie. */
+const USUAL = { share: 0.8, ofMean: 0.9 }
+
+/** What is wanted of a batch: as was said, or what eight in ten weigh when the mean is the type’s usual weight. */
 export const raisedTo = (curve: Curve, raise: Plan['raise']): { kg: Kg; share: number } =>
-  raise ? { kg: kgOf(gramsOf(raise.shown)), share: raise.share } : { kg: kg(curve.target * 0.9), share: 0.8 }
+  raise
+    ? { kg: kgOf(gramsOf(raise.shown)), share: raise.share }
+    : { kg: kg(curve.target * usualOf(curve)), share: USUAL.share }
+
+function usualOf(curve: Curve): number {
+  if (curve.sexes === 0) return USUAL.ofMean
+  const heaps = heapsOf(curve, undefined, { now: dayAt(curve, curve.target) ?? 0, sampled: 0 })
+  return weightOf({ ...heaps, mean: 1 }, 1 - USUAL.share)
+}

@@ -24,7 +24,7 @@ const shapes = computed(() =>
   classes.map((c, i) => {
     const from = Math.max(span.value.low, c.from ?? 0)
     const to = Math.min(span.value.high, c.to ?? Infinity)
-    const points = Array.from({ length: 25 }, (_, k) => from + (k * Math.max(0, to - from)) / 24)
+    const points = Array.from({ length: 61 }, (_, k) => from + (k * Math.max(0, to - from)) / 60)
     return {
       i,
       c,
