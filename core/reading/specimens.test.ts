@@ -1,6 +1,6 @@
-import { readFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { ANATOMIES } from '#core/species'
-import { gunzipSync } from 'node:zlib'
+import { gunzipSync, gzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
 import { readAnatomy } from '#core/anatomy'
 import { compile } from '#core/carcass'
@@ -92,6 +92,48 @@ describe.each([1, 2, 3, 4, 5, 12])('bundle %d as it was written then', (version)
       const r = reading(content, l)
       const part = r.flow.anatomy.parts.find((p) => r.cutting.partKg(p.id) > 1 && p.scope === 'side')
       if (part) expect(alternativesFor(r, part.id, ['left', 'right']).length, l.tag).toBeGreaterThan(1)
+    }
+  })
+})
+
+/** What a lot is read to: weights, kilograms of each cut, what it brings, costs, net. */
+function readTo(content: Record<string, unknown>, lot: Lot) {
+  const { weights, cuts, money } = reading(content, lot)
+  return {
+    ...(weights as Record<string, number> | null),
+    ...Object.fromEntries(
+      cuts.flatMap((c): [string, number][] => [
+        [`${c.cut.id} kg`, c.kg],
+        [`${c.cut.id} weighed`, c.weighedKg],
+        [`${c.cut.id} value`, c.value],
+      ]),
+    ),
+    ...Object.fromEntries(money.costs.rows.map((r, i): [string, number] => [`cost ${i}`, r.amount])),
+    net: money.net,
+    cover: money.cover ?? -1,
+  }
+}
+const BUNDLES = ['1', '2-first', '2', '3', '4', '5', '6', '7', '8', '9', '10', '11', '12']
+const KEPT = file('readings.json.gz')
+
+describe('a change of how records are kept moves no figure', () => {
+  it.each(BUNDLES)('bundle %s reads as it did before, to 1e-12', (name) => {
+    const { content } = specimen(`bundle-${name}`)
+    const now = Object.fromEntries(
+      (content.lots as unknown[]).map((l) => lotSchema.parse(l)).map((l) => [l.id, readTo(content, l)]),
+    )
+    const kept = JSON.parse(gunzipSync(readFileSync(KEPT)).toString('utf8')) as Record<string, typeof now>
+    // Written anew only where a rule of the reading is changed on purpose (server/specimens/README.md).
+    if (process.env.READINGS === 'write')
+      writeFileSync(KEPT, gzipSync(JSON.stringify({ ...kept, [name]: now }), { level: 9 }))
+    const then = process.env.READINGS === 'write' ? now : kept[name]!
+    expect(Object.keys(now)).toEqual(Object.keys(then))
+    for (const [id, figures] of Object.entries(now)) {
+      expect(Object.keys(figures)).toEqual(Object.keys(then[id]!))
+      for (const [what, value] of Object.entries(figures)) {
+        const was = then[id]![what]!
+        expect(Math.abs(value - was), `${id} ${what}`).toBeLessThanOrEqual(1e-12 * Math.max(1, Math.abs(was)))
+      }
     }
   })
 })
