@@ -9,11 +9,21 @@ import {
   storedSheetSchema,
 } from '#core/records'
 
+/** The last number: what changes after it is said by the forms in the head. */
 export const BUNDLE_VERSION = 12
+const formsSchema = z.record(z.string(), z.number().int().min(1).max(10_000))
+/** The form of each kind of record that stands in a bundle; what is not named is of the first. */
+export const kindFormsSchema = z.object({
+  fact: formsSchema,
+  decision: formsSchema,
+  event: formsSchema,
+  sheet: formsSchema,
+})
 /** The whole farm in one file (docs/bundle.md). `digest` is the SHA-256 of `content` as JSON. */
 export const bundleSchema = z.object({
   format: z.literal('ekko-farm'),
   version: z.literal(BUNDLE_VERSION),
+  kinds: kindFormsSchema,
   digest: z.string(),
   content: z.object({
     farm: keptFarmSchema.nullable(),

@@ -72,7 +72,7 @@ const text = fc.oneof(
 )
 
 /** Values of a JSON schema, as zod says its own: mostly right in form, drawn from the ids and names that exist. */
-function valuesOf(schema: Schema): fc.Arbitrary<unknown> {
+export function valuesOf(schema: Schema): fc.Arbitrary<unknown> {
   if ('const' in schema) return fc.constant(schema.const)
   if (schema.enum) return fc.constantFrom(...(schema.enum as unknown[]))
   const either = (schema.anyOf ?? schema.oneOf) as Schema[] | undefined

@@ -1,4 +1,4 @@
-import { CLASS_OF, type CheckId, type SideName } from '#core/records'
+import { CHECK_WORDS, CLASS_OF, type CheckId, type SideName } from '#core/records'
 import type { Reckoning } from '#core/reading'
 import { dressingOf } from './dressing.ts'
 import type { Ordered, Task } from './order.ts'
@@ -18,26 +18,26 @@ export const COLD_C = 4
 /** docs/sources.md: check-points (common practice). */
 export const CHECK_POINTS: { readonly [C in CheckId]: CheckPoint } = {
   route: {
-    word: 'Mark and tag',
+    word: CHECK_WORDS.route,
     right: 'The mark of its route is on it (inspection stamp, or “not for sale”), and the tag is this lot’s.',
   },
   fouled: {
-    word: 'Nothing fouled',
+    word: CHECK_WORDS.fouled,
     right: 'No gut, bile or hair on the meat; what was touched is cut away.',
   },
-  heart: { word: 'Heart drained', right: 'Opened, no clot left in it.' },
-  cavity: { word: 'Cavity clear', right: 'Lungs, crop and windpipe out, rinsed.' },
-  glands: { word: 'Glands out', right: 'Each found and lifted whole, none cut through.' },
-  cord: { word: 'Cord out', right: 'The channel is empty from end to end.' },
-  membrane: { word: 'Membrane off', right: 'In one sheet, none left.' },
-  kneecap: { word: 'Kneecap out', right: 'Whole, no chips where it lay.' },
-  tendon: { word: 'Tendon ends off', right: 'No white end left to draw the meat together.' },
-  swept: { word: 'Swept by hand', right: 'No bone, no cartilage under bare fingertips.' },
-  dust: { word: 'Dust scraped', right: 'No grey paste on any sawn face.' },
-  even: { word: 'Even thickness', right: 'No thin end that burns, none that stays raw.' },
-  sealed: { word: 'Bags sealed', right: 'Sealed twice, no crease in the seal.' },
+  heart: { word: CHECK_WORDS.heart, right: 'Opened, no clot left in it.' },
+  cavity: { word: CHECK_WORDS.cavity, right: 'Lungs, crop and windpipe out, rinsed.' },
+  glands: { word: CHECK_WORDS.glands, right: 'Each found and lifted whole, none cut through.' },
+  cord: { word: CHECK_WORDS.cord, right: 'The channel is empty from end to end.' },
+  membrane: { word: CHECK_WORDS.membrane, right: 'In one sheet, none left.' },
+  kneecap: { word: CHECK_WORDS.kneecap, right: 'Whole, no chips where it lay.' },
+  tendon: { word: CHECK_WORDS.tendon, right: 'No white end left to draw the meat together.' },
+  swept: { word: CHECK_WORDS.swept, right: 'No bone, no cartilage under bare fingertips.' },
+  dust: { word: CHECK_WORDS.dust, right: 'No grey paste on any sawn face.' },
+  even: { word: CHECK_WORDS.even, right: 'No thin end that burns, none that stays raw.' },
+  sealed: { word: CHECK_WORDS.sealed, right: 'Sealed twice, no crease in the seal.' },
   cold: {
-    word: 'Cold on the probe',
+    word: CHECK_WORDS.cold,
     right:
       'At or below 4 °C (40 °F, the rule of the United States) in the middle; time out of the cold written.',
     probe: true,

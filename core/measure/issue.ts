@@ -144,6 +144,8 @@ interface IssueFigures {
   'attachment-gone': { name: string }
   'not-for-sale-by-cut': { reason: string }
   'bundle-damaged': { where: string; reason: string }
+  /** A kind of record that is not known here (`reads` null), or a form of it that came later. */
+  'bundle-kind': { family: string; kind: string; form: number; reads: number | null }
   'bundle-version': { version: string; reads: number }
   'bundle-gone': Nothing
   'bundle-sealed': Nothing

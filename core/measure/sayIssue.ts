@@ -281,6 +281,11 @@ export function sayIssue(issue: Issue, says: Says = saysFor(PLAIN)): string {
       return 'This bundle is sealed. Type the passphrase it was sealed with.'
     case 'bundle-wrong-passphrase':
       return 'This passphrase does not open the bundle, or the file was changed since it was sealed. Check capitals and spaces. A lost passphrase cannot be found again.'
+    case 'bundle-kind': {
+      const { family, kind, form, reads } = issue.figures
+      const here = reads === null ? 'this Ekko knows no such thing' : `this Ekko reads form ${reads} of it`
+      return `This bundle holds a ${family} “${kind}” of form ${form}; ${here}: a newer one wrote it. Nothing was changed. Restore it with that one.`
+    }
     case 'bundle-version':
       return `This bundle is of version ${issue.figures.version}; this Ekko reads version ${issue.figures.reads}. Nothing was changed.`
   }

@@ -3,7 +3,7 @@ import { lookup, type Anatomy, type SideName } from '#core/anatomy'
 import { SidedMap, sidesIn, type Sided, type Split } from '#core/carcass'
 import { issueOf, refuse, sayIssue, type Issue, type Mm, type Names, type Outcome } from '#core/measure'
 import { cutPlanSchema, type CutPlan, type Decision, type Half } from '#core/records'
-import { unknownIn } from './check.ts'
+import { unknownIn } from './kinds/index.ts'
 import { refusalOf, settle, settleSplits, type Plan } from './read.ts'
 
 /** The cutting of a lot's plan under a name. */

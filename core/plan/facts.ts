@@ -1,5 +1,5 @@
 import { SidedMap, type Conventions, type Measured, type Sided, type Spoilt } from '#core/carcass'
-import { gramsOf, kgOf, minor, type Kg, type Minor } from '#core/measure'
+import type { Kg, Minor } from '#core/measure'
 import {
   ALL_HANGS,
   inForce,
@@ -28,6 +28,7 @@ import {
   type Work,
 } from '#core/records'
 import { verdictOf, type Verdict } from '#core/rules'
+import { readerOfFact } from './kinds/index.ts'
 
 /** A cost as it counts: below nothing where other lots bear it. */
 export interface CostLine extends Omit<Cost, 'kind' | 'amount'> {
@@ -98,179 +99,53 @@ export interface Facts {
 /** What reading needs of a fact. */
 export type FactRow = Pick<Fact, 'id' | 'corrects' | 'stands' | 'fact' | 'at'>
 
-const costOf = ({ kind: _, ...line }: Cost): Omit<Cost, 'kind'> => line
+/** Facts while they are read, one after another. */
+export type FactsDraft = ReturnType<typeof noFacts>
+const noFacts = () => ({
+  verdict: { food: true, sale: 'by-the-piece', reasons: [] } as Verdict,
+  end: null as End | null,
+  born: null as string | null,
+  vet: null as string | null,
+  disposal: null as string | null,
+  medicines: [] as Facts['medicines'],
+  animals: [] as Facts['animals'],
+  hangs: ALL_HANGS,
+  mother: null as string | null,
+  route: null as Route | null,
+  mark: null as string | null,
+  plant: null as string | null,
+  killed: null as string | null,
+  type: null as string | null,
+  conventions: {} as Record<string, boolean>,
+  measured: {} as { -readonly [M in keyof Measured]: Measured[M] },
+  ribs: null as number | null,
+  start: null as Facts['start'],
+  temperatures: [] as Facts['temperatures'],
+  icings: [] as Facts['icings'],
+  acceptance: null as Acceptance | null,
+  parts: new SidedMap<Kg>(),
+  cutAway: new SidedMap<Kg>(),
+  spoilt: [] as Spoilt[],
+  costs: [] as CostLine[],
+  fees: {} as Record<string, Fee>,
+  steps: new SidedMap<boolean>(),
+  done: new Set<string>(),
+  checks: [] as Facts['checks'],
+  faults: [] as Facts['faults'],
+  work: [] as Facts['work'],
+  closing: null as Closing | null,
+  losses: [] as Facts['losses'],
+  samples: [] as Facts['samples'],
+  scalds: [] as Facts['scalds'],
+  downgrades: [] as Facts['downgrades'],
+  passed: [] as Facts['passed'],
+  stopped: [] as Facts['stopped'],
+  attachments: [] as Facts['attachments'],
+  withdrawn: false,
+})
 
 export function readFacts(rows: readonly FactRow[]): Facts {
-  const conventions: Record<string, boolean> = {}
-  const measured: Measured = {}
-  const steps = new SidedMap<boolean>()
-  const done = new Set<string>()
-  const parts = new SidedMap<Kg>()
-  const cutAway = new SidedMap<Kg>()
-  const spoilt: Spoilt[] = []
-  const medicines: Facts['medicines'] = []
-  const animals: Facts['animals'] = []
-  const fees: Record<string, Fee> = {}
-  const out: Facts = {
-    verdict: { food: true, sale: 'by-the-piece', reasons: [] },
-    end: null,
-    born: null,
-    vet: null,
-    disposal: null,
-    medicines,
-    animals,
-    hangs: ALL_HANGS,
-    mother: null,
-    route: null,
-    mark: null,
-    plant: null,
-    killed: null,
-    type: null,
-    conventions,
-    measured,
-    ribs: null,
-    start: null,
-    parts,
-    cutAway,
-    spoilt,
-    costs: [],
-    fees,
-    steps,
-    done,
-    checks: [],
-    faults: [],
-    work: [],
-    closing: null,
-    temperatures: [],
-    icings: [],
-    losses: [],
-    samples: [],
-    scalds: [],
-    downgrades: [],
-    passed: [],
-    stopped: [],
-    acceptance: null,
-    attachments: [],
-    withdrawn: false,
-  }
-  for (const { id, at, fact } of inForce(rows)) {
-    switch (fact.kind) {
-      case 'observation':
-        switch (fact.what) {
-          case 'route':
-            out.route = fact.value
-            break
-          case 'mark':
-          case 'plant':
-          case 'mother':
-          case 'vet':
-          case 'disposal':
-          case 'born':
-          case 'killed':
-            out[fact.what] = fact.value
-            break
-          case 'end':
-            out.end = fact.value
-            break
-          case 'hangs':
-            out.hangs = fact.value
-            break
-          case 'type':
-            out.type = fact.value
-            break
-          case 'dressing':
-            conventions[fact.of] = fact.value
-            break
-          case 'measure':
-            measured[fact.of] = fact.value
-            break
-          case 'ribs':
-            out.ribs = fact.value
-            break
-          case 'start':
-            out.start = {
-              kg: kgOf(gramsOf(fact.shown)),
-              day: fact.day,
-              animals: fact.animals ?? null,
-              sexed: fact.sexed ?? null,
-            }
-            break
-          case 'part':
-            parts.set(fact.of, fact.side, kgOf(gramsOf(fact.shown)))
-            break
-          case 'cut-away':
-            cutAway.set(fact.of, fact.side, kgOf(gramsOf(fact.shown)))
-            break
-        }
-        break
-      case 'cost':
-        out.costs.push({ ...costOf(fact), id, amount: minor(fact.carried ? -fact.amount : fact.amount) })
-        break
-      case 'animal':
-        animals.push({ ...fact, id })
-        break
-      case 'medicine':
-        medicines.push({ ...fact, id })
-        break
-      case 'fee':
-        fees[fact.fee] = fact
-        break
-      case 'tick':
-        if (fact.what === 'cut') done.add(fact.of)
-        else steps.set(fact.of, fact.side, true)
-        break
-      case 'attachment':
-        out.attachments.push({ ...fact, id, at })
-        break
-      case 'withdrawal':
-        out.withdrawn = true
-        break
-      case 'check':
-        out.checks.push({ ...fact, id, at })
-        break
-      case 'fault': {
-        const { of: part, side, cut, to, shown } = fact
-        out.faults.push({ ...fact, id, at })
-        if (cut !== null && shown) spoilt.push({ part, side, cut, to, kg: kgOf(gramsOf(shown)) })
-        break
-      }
-      case 'work':
-        out.work.push({ ...fact, id })
-        break
-      case 'closing':
-        out.closing = fact
-        break
-      case 'temperature':
-        out.temperatures.push({ ...fact, id })
-        break
-      case 'icing':
-        out.icings.push({ ...fact, id })
-        break
-      case 'loss':
-        out.losses.push({ ...fact, id })
-        break
-      case 'sample':
-        out.samples.push({ ...fact, id })
-        break
-      case 'scald':
-        out.scalds.push({ ...fact, id })
-        break
-      case 'downgrade':
-        out.downgrades.push({ ...fact, id })
-        break
-      case 'passed':
-        out.passed.push({ ...fact, id })
-        break
-      case 'stopped':
-        out.stopped.push({ ...fact, id })
-        break
-      case 'acceptance':
-        out.acceptance = fact
-        break
-      // What is voided is read with the packs (core/records/units.ts).
-      case 'void':
-        break
-    }
-  }
-  return { ...out, verdict: verdictOf(out) }
+  const facts = noFacts()
+  for (const row of inForce(rows)) readerOfFact(row.fact).into(facts, row.fact, row)
+  return { ...facts, verdict: verdictOf(facts) }
 }

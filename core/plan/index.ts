@@ -60,14 +60,10 @@ export { housePlans } from './house.ts'
 export { hungWords } from './hungWords.ts'
 export { CATTLE_MONTHS, monthsBetween } from './age.ts'
 export { repeated, timesDue } from './repeats.ts'
-export {
-  checkDecisions,
-  contradictionIn,
-  hangs,
-  isTask,
-  unknownFact,
-  unknownIn,
-  WHOLE_STEPS,
-} from './check.ts'
+export { checkDecisions, contradictionIn } from './check.ts'
+export { sayRecord, unknownFact, unknownIn } from './kinds/index.ts'
+export type { Saying, Sentence } from './kinds/reads.ts'
+export { hangs } from './kinds/seen.ts'
+export { isTask, WHOLE_STEPS } from './tasks.ts'
 export { SCALD, schoolOf, SCHOOL_WORDS, schoolsFor, takesBy } from './schools.ts'
 export type { School, Schools } from './schools.ts'

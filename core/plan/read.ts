@@ -35,7 +35,6 @@ import {
   type Hangs,
   type Hold,
   type OwnUse,
-  type SchoolId,
   type Skill,
   type Station,
 } from '#core/records'
@@ -43,6 +42,9 @@ import { CATTLE_MONTHS, monthsBetween } from './age.ts'
 import { readFacts, type Facts } from './facts.ts'
 import { finishingOf } from './finishes.ts'
 import { heldIn } from './holding.ts'
+import { readerOf } from './kinds/index.ts'
+import type { Sets } from './kinds/reads.ts'
+import { nothingWanted, type Wanted } from './kinds/wanted.ts'
 import { inOnePiece } from './inOnePiece.ts'
 import { dustBy, type Schools } from './schools.ts'
 import { LEAVES } from './minutes.ts'
@@ -112,17 +114,6 @@ export interface Plan extends Facts {
 
 /** Share of its price that meat still brings when it does not sell at full price, until a farm says otherwise (our own figure). */
 export const REST_BRINGS = 0.5
-
-type Value<F extends Decision['field']> = NonNullable<Extract<Decision, { field: F }>['value']>
-
-/** Values of one field in force, those set back to the usual left out. */
-function saidOn<F extends Decision['field']>(last: readonly CommandRow[], field: F) {
-  return last.flatMap(({ decision: d }) =>
-    d.field === field && d.value !== null
-      ? [{ id: d.target as string, side: d.side as SideName, value: d.value as Value<F> }]
-      : [],
-  )
-}
 
 /**
  * The path choices that can stand: none that slaughter has closed, no way of both sides on one, no half of a way that
@@ -290,7 +281,7 @@ function closed(
   })
 }
 
-const leanOf = (lean: number | null): Pick<Choices, 'lean'> => (lean === null ? {} : { lean })
+const leanOf = (lean: number | undefined): Pick<Choices, 'lean'> => (lean === undefined ? {} : { lean })
 
 /** The convention that is no way to dress but an age: nobody takes it to have a cut. */
 export const AGE = 'under30'
@@ -303,77 +294,60 @@ function aged(anatomy: Anatomy, facts: Facts): Facts {
   return { ...facts, conventions: { ...conventions, under30: monthsBetween(born, killed) < CATTLE_MONTHS } }
 }
 
+/** What the decisions in force ask for: the last one on each thing, those set back to the usual left out. */
+function wantedBy(commands: readonly CommandRow[]): Wanted {
+  const wanted = nothingWanted()
+  for (const { decision } of latest(commands).values())
+    if (decision.value !== null) readerOf(decision).into(wanted, decision as Sets<Decision>)
+  return wanted
+}
+
 /** Reads a plan off what was decided and what is so, for one anatomy. */
 export function readPlan(anatomy: Anatomy, log: Log): Plan {
-  const last = [...latest(log.commands).values()]
+  const wanted = wantedBy(log.commands)
   const facts = aged(anatomy, readFacts(log.facts))
-  const sided = <F extends 'path' | 'line' | 'mm' | 'split'>(field: F) => new SidedMap(saidOn(last, field))
-  const byCut = <F extends Decision['field']>(field: F) =>
-    new Map(saidOn(last, field).map(({ id, value }) => [id, value]))
-  const ofLot = <
-    F extends
-      | 'hands'
-      | 'trim'
-      | 'lean'
-      | 'days'
-      | 'target'
-      | 'aim'
-      | 'unpaid'
-      | 'ending'
-      | 'sharePrice'
-      | 'order'
-      | 'cuttingDay'
-      | 'crew'
-      | 'birdDay'
-      | 'raise'
-      | 'classes',
-  >(
-    field: F,
-  ) => byCut(field).get('lot') ?? null
-  const hands = ofLot('hands') ?? 'skilled'
-  const schools: Schools = new Map(saidOn(last, 'school').map((d) => [d.id as SchoolId, d.value]))
-  const { paths, dropped } = settle(anatomy, sided('path'), facts.conventions, facts.hangs, log.half)
-  const settled = settleSplits(anatomy, paths, sided('split'), facts.conventions)
-  const [index, price, lock] = [byCut('index'), byCut('price'), byCut('lock')]
-  const held = heldIn(anatomy, paths, new SidedMap(saidOn(last, 'held')))
+  const { lot, schools, finishes } = wanted
+  const hands = lot.hands ?? 'skilled'
+  const { paths, dropped } = settle(anatomy, wanted.paths, facts.conventions, facts.hangs, log.half)
+  const settled = settleSplits(anatomy, paths, wanted.splits, facts.conventions)
+  const held = heldIn(anatomy, paths, wanted.held)
   // What is taken home uncut brings nothing, unless it is said what share of it is sold.
   const takenHome = new Set([...held].flatMap((h) => (h.value === 'taken' ? [uncutWay(h.id)] : [])))
-  const [finishes, own, given] = [byCut('finish'), byCut('own'), byCut('given')]
-  const [floor, ceiling, sold, rest] = [byCut('floor'), byCut('ceiling'), byCut('sold'), byCut('rest')]
+  const { index, price, lock, floor, ceiling, sold, rest, own, given } = wanted
   return {
     ...facts,
     half: log.half ?? false,
     choices: {
       paths,
-      lines: sided('line'),
-      mm: sided('mm'),
-      trim: ofLot('trim') ?? 'standard',
-      ...leanOf(ofLot('lean')),
+      lines: wanted.lines,
+      mm: wanted.mm,
+      trim: lot.trim ?? 'standard',
+      ...leanOf(lot.lean),
       leaves: LEAVES[hands],
       kerf: dustBy(schools),
-      portions: byCut('portion'),
+      portions: wanted.portions,
       splits: settled.splits,
       finishes: new Map([...finishes].map(([id, all]) => [id, finishingOf(all)])),
     },
     held,
-    without: new Set(saidOn(last, 'without').flatMap((d) => (d.value ? [d.id as Tool] : []))),
-    portions: byCut('portion'),
-    order: ofLot('order') ?? [],
-    stations: byCut('station'),
-    closed: new Set(saidOn(last, 'closed').flatMap((d) => (d.value ? [d.id as Station] : []))),
+    without: wanted.without,
+    portions: wanted.portions,
+    order: lot.order ?? [],
+    stations: wanted.stations,
+    closed: wanted.closed,
     schools,
-    cuttingDay: ofLot('cuttingDay'),
-    crew: ofLot('crew'),
-    birdDay: ofLot('birdDay'),
-    raise: ofLot('raise'),
-    classes: ofLot('classes'),
+    cuttingDay: lot.cuttingDay ?? null,
+    crew: lot.crew ?? null,
+    birdDay: lot.birdDay ?? null,
+    raise: lot.raise ?? null,
+    classes: lot.classes ?? null,
     hands,
-    days: ofLot('days') ?? anatomy.chain.days.usual,
-    target: minor(ofLot('target') ?? 0),
-    aim: ofLot('aim'),
-    countsUnpaid: ofLot('unpaid') ?? true,
-    ending: ofLot('ending') ?? 'exact',
-    sharePrice: ofLot('sharePrice'),
+    days: lot.days ?? anatomy.chain.days.usual,
+    target: minor(lot.target ?? 0),
+    aim: lot.aim ?? null,
+    countsUnpaid: lot.unpaid ?? true,
+    ending: lot.ending ?? 'exact',
+    sharePrice: lot.sharePrice ?? null,
     terms: new Map(
       anatomy.cuts.map(({ id, kind, index: usual }) => [
         id,

@@ -126,7 +126,7 @@ describe('a change of how records are kept moves no figure', () => {
     // Written anew only where a rule of the reading is changed on purpose (server/specimens/README.md).
     if (process.env.READINGS === 'write')
       writeFileSync(KEPT, gzipSync(JSON.stringify({ ...kept, [name]: now }), { level: 9 }))
-    const then = process.env.READINGS === 'write' ? now : kept[name]!
+    const then: Record<string, Record<string, number>> = process.env.READINGS === 'write' ? now : kept[name]!
     expect(Object.keys(now)).toEqual(Object.keys(then))
     for (const [id, figures] of Object.entries(now)) {
       expect(Object.keys(figures)).toEqual(Object.keys(then[id]!))

@@ -36,3 +36,9 @@ export const shownMassSchema = z
     path: ['value'],
     message: 'It is less than a gram, which no scale here shows. Check the figure and its unit.',
   })
+
+/** Animals of a batch that something happened to. */
+export const animalsSchema = z.number().int().min(1, 'At least one.').max(2000, 'No more than 2000.')
+
+/** The number on a pack's label: one after another over the whole farm, never used twice. */
+export const packNumberSchema = z.number().int().min(1).max(99_999_999)

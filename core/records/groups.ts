@@ -1,17 +1,12 @@
-import type { Field } from './decisions.ts'
 import { inForce, type Correctable } from './entry.ts'
-import type { FactBody } from './facts.ts'
+import { goneBy, type FactBody } from './kinds/index.ts'
 import type { Group } from './lots.ts'
 
 /** What is asked of a group to know where it stands among the others of its lot. */
 export type GroupRow = Pick<Group, 'id' | 'parent' | 'joins' | 'animals' | 'half' | 'name'>
 
 /** How many animals a fact says were condemned after the kill: they were killed, and are not food. */
-export const condemnedBy = (fact: FactBody): number =>
-  fact.kind === 'downgrade' && fact.what === 'condemned' ? fact.animals : 0
-/** How many animals of a group a fact says are gone: lost, or condemned on the day. */
-export const goneBy = (fact: FactBody): number =>
-  fact.kind === 'loss' ? (fact.uncounted ? 0 : fact.animals) : condemnedBy(fact)
+export const condemnedBy = (fact: FactBody): number => (fact.kind === 'downgrade' ? goneBy(fact) : 0)
 
 /** Groups with as many animals as are left of them: what was lost of a group is lost of those it was split from, too. */
 export function livingOf<G extends GroupRow>(
@@ -86,31 +81,3 @@ export function withinOf<G extends GroupRow>(groups: readonly G[], id: string): 
   }
   return [...within]
 }
-
-/** How the animals of a group are cut, and not what becomes of the whole lot: prices, days, hands are the lot’s. */
-const OF_GROUP = new Set<Field>([
-  'path',
-  'line',
-  'mm',
-  'held',
-  'split',
-  'trim',
-  'lean',
-  'without',
-  'portion',
-  'order',
-  'station',
-  'closed',
-])
-export const isGroupField = (field: Field): boolean => OF_GROUP.has(field)
-
-/** What is lost, done, signed or goes wrong at the bench, weighed of a part, or cut away of it, is of the group it was done to; all else is of the lot. */
-export const isGroupFact = (fact: FactBody): boolean =>
-  fact.kind === 'tick' ||
-  fact.kind === 'check' ||
-  fact.kind === 'fault' ||
-  fact.kind === 'work' ||
-  fact.kind === 'closing' ||
-  fact.kind === 'loss' ||
-  fact.kind === 'downgrade' ||
-  (fact.kind === 'observation' && (fact.what === 'part' || fact.what === 'cut-away'))

@@ -166,10 +166,6 @@ export type BlockSize = (typeof BLOCK_SIZES)[number]
 export const UNIT_STATES = ['here', 'corrected', 'void', 'opened'] as const
 export type UnitState = (typeof UNIT_STATES)[number]
 
-/** What is said of a pack after it was made: where it lies now, that its label was printed. */
-export const PACK_EVENTS = ['put', 'label'] as const
-export type PackEventKind = (typeof PACK_EVENTS)[number]
-
 /** Why an animal of a batch is gone: found dead, taken by a predator, cold, heat or wet, sick, culled, away, dead when it came to the day. */
 export const LOSS_CAUSES = [
   'found-dead',

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { SHARES } from './lists.ts'
 import { idSchema, keySchema, lineSchema, textSchema } from './text.ts'
 import { instantSchema } from './time.ts'
-import { packNumberSchema } from './weights.ts'
+import { packNumberSchema } from './figures.ts'
 
 /** What is typed when a paper is issued, and printed on it: for whom, how they are reached, and the farm's own words. */
 export const paperWordsSchema = z.object({

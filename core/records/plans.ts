@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { mm } from '#core/measure'
-import { LEAN_BOUNDS } from './decisions.ts'
+import { LEAN_BOUNDS } from './split.ts'
 import { revisionSchema } from './entry.ts'
 import { figureSchema } from './figures.ts'
 import { HALVES, SIDES, SPECIES, TRIM_LEVELS } from './lists.ts'

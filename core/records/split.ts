@@ -10,3 +10,6 @@ export const splitSchema = z.object({
   path: keySchema,
 })
 export type SplitAt = z.infer<typeof splitSchema>
+
+/** Chemical lean that mince can be asked for: below there is no lean to speak of, above nothing is as lean. */
+export const LEAN_BOUNDS = { low: 0.5, high: 0.92 } as const

@@ -33,3 +33,9 @@ export const zoneSchema = z
     (name) => /^[A-Za-z][\w+/-]*$/.test(name) && isZone(name),
     'It is not a time zone. Name one such as America/New_York.',
   )
+
+const CLOCK = /^(?:[01]\d|2[0-3]):[0-5]\d$/
+/** A time of a day. */
+export const clockSchema = z
+  .string()
+  .regex(CLOCK, 'It is no time of a day. Write it as 08:30; a day ends at 23:59.')

@@ -1,19 +1,9 @@
 import { KG_PER_LB, milli, type MassUnit } from '#core/measure'
 import { UNNAMED } from './entry.ts'
-import type { FactBody } from './facts.ts'
-
-/** Bodies of an earlier form: nothing is known of them but that they are objects. */
-type Loose = Record<string, unknown>
-type Step = (body: Loose) => Loose
+import type { Loose, Step } from './kinds/kind.ts'
+import type { FactBody } from './kinds/index.ts'
 
 const list = (value: unknown): Loose[] => (Array.isArray(value) ? (value as Loose[]) : [])
-
-/** Brings a body from the form it was written in to the form of today, a step at a time. */
-export function broughtUp(body: Loose, from: number, steps: Readonly<Record<number, Step>>): Loose {
-  let now = body
-  for (let form = from; form in steps; form++) now = steps[form]!(now)
-  return now
-}
 
 /** The content of a farm bundle, or all a database holds, of an earlier version in the form of today. */
 export const CONTENT_STEPS: Readonly<Record<number, Step>> = {

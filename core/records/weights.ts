@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import { grams } from '#core/measure'
 import { correctionShape, entrySchema, WITHDRAWS, withdrawsSomething } from './entry.ts'
-import { shownMassSchema } from './figures.ts'
-import { HANGING_BASES, PACK_EVENTS, SOURCES, WEIGHED_STAGES, WRAPS } from './lists.ts'
+import { packNumberSchema, shownMassSchema } from './figures.ts'
+import { HANGING_BASES, SOURCES, WEIGHED_STAGES, WRAPS } from './lists.ts'
+import { eventSchema } from './kinds/index.ts'
 import { idSchema, keySchema, lineSchema } from './text.ts'
 import { authorSchema } from './entry.ts'
 import { daySchema, instantSchema } from './time.ts'
@@ -22,9 +23,6 @@ const weighed = {
   day: daySchema.optional(),
   ...correctionShape,
 }
-/** The number on a pack's label: one after another over the whole farm, never used twice. */
-export const packNumberSchema = z.number().int().min(1).max(99_999_999)
-
 const packed = {
   cut: keySchema,
   /** All of these packs together. */
@@ -73,18 +71,10 @@ export const newPackSchema = z
 export type NewPack = z.infer<typeof newPackSchema>
 
 /** What was done with a pack after it was made. Where it lies is what was said last; nothing is taken back. */
-const newPackEvent = z
-  .object({
-    id: idSchema,
-    number: packNumberSchema,
-    what: z.enum(PACK_EVENTS),
-    place: lineSchema(60).nullable(),
-  })
-  .refine((e) => (e.what === 'put') === (e.place !== null), {
-    path: ['place'],
-    message: 'Say where it is put; a label lies nowhere.',
-  })
-export const newPackEventSchema = newPackEvent
+export const newPackEventSchema = z.intersection(
+  z.object({ id: idSchema, number: packNumberSchema }),
+  eventSchema,
+)
 export type NewPackEvent = z.infer<typeof newPackEventSchema>
-export const packEventSchema = z.intersection(newPackEvent, authorSchema.extend({ at: instantSchema }))
+export const packEventSchema = z.intersection(newPackEventSchema, authorSchema.extend({ at: instantSchema }))
 export type PackEvent = z.infer<typeof packEventSchema>

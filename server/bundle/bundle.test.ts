@@ -1,6 +1,7 @@
 import { gzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
 import { sayIssue } from '#core/measure'
+import { FACTS } from '#core/records'
 import { bundleFrom } from '../keeping/bundles.ts'
 import { readBundle } from './form.ts'
 import { Sieve } from './sieve.ts'
@@ -50,6 +51,45 @@ describe('a bundle that would take the machine’s memory', () => {
         expect(sieve.take(bytes.subarray(at, at + size))).toBeNull()
       expect(sieve.text()).toBe(JSON.stringify(value))
     }
+  })
+})
+
+describe('the head of a bundle', () => {
+  const text = (kinds: unknown) =>
+    JSON.stringify({ ...(JSON.parse(sealedAs(smallContent())) as object), kinds })
+  it('names the form of each kind that stands in it, and one without a head is of the first forms', () => {
+    const out = readBundle(sealedAs(smallContent()))
+    expect(out.ok && out.value.kinds).toMatchObject({ fact: { attachment: 1 }, decision: { path: 1 } })
+  })
+  it.each([
+    [
+      'a kind nobody here knows',
+      { fact: { rumour: 1 } },
+      /a fact “rumour” of form 1; this Ekko knows no such thing/,
+    ],
+    [
+      'a later form of one',
+      { decision: { path: 2 } },
+      /a decision “path” of form 2; this Ekko reads form 1 of it/,
+    ],
+    ['no form at all', { fact: { cost: 'new' } }, /its head does not say/],
+  ])('is refused by name: %s', (_, kinds, words) => {
+    expect(complaints(text(kinds)).join()).toMatch(words)
+  })
+  it('says of a kind in an earlier form that it is, and what was written so comes up', () => {
+    const { form, up } = FACTS.attachment
+    Object.assign(FACTS.attachment, {
+      form: 2,
+      up: { 1: (b: Record<string, unknown>) => ({ ...b, name: `${String(b.name)} (1)` }) },
+    })
+    const read = readBundle(text({ fact: { attachment: 1 } }))
+    const again = readBundle(text({ fact: { attachment: 2 } }))
+    Object.assign(FACTS.attachment, { form, up })
+    const named = (out: typeof read) =>
+      out.ok &&
+      out.value.content.lots[0]!.facts.flatMap(({ fact: f }) => (f.kind === 'attachment' ? [f.name] : []))
+    expect(read.ok && read.value.kinds.fact.attachment).toBe(2)
+    expect(named(read)).toEqual((named(again) as string[]).map((n) => `${n} (1)`))
   })
 })
 

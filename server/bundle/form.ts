@@ -1,4 +1,4 @@
-import { bundleSchema, BUNDLE_VERSION, type Bundle, type Lot } from '#contracts'
+import { bundleSchema, BUNDLE_VERSION, kindFormsSchema, type Bundle, type Lot } from '#contracts'
 import { extendAnatomy, readAnatomy, type Anatomy } from '#core/anatomy'
 import { ANATOMIES } from '#core/species'
 import { gramsOf, issueOf, refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
@@ -9,6 +9,7 @@ import {
   animalsIn,
   livingOf,
   broughtUp,
+  picturesOf,
   childrenOf,
   constituentsOf,
   CONTENT_STEPS,
@@ -21,18 +22,20 @@ import {
 } from '#core/records'
 import { hashOfBytes } from '../database/shelf.ts'
 import { digestOf } from '../store/outcomes.ts'
+import { formsIn, kindsUp, strangeForms } from './kinds.ts'
 
 const fault = (where: string, reason: string): Issue => issueOf('bundle-damaged', where, { where, reason })
 const damaged = (reason: string) => refuse('bundle-damaged', 'bundle', { where: '', reason })
 /** As many faults as a person reads; the first ones tell what kind of damage it is. */
 const MOST_FAULTS = 20
+const NO_FORMS = { fact: {}, decision: {}, event: {}, sheet: {} }
 
 /**
  * Reads a farm bundle, all or nothing, or lists what is wrong with it: cut off, altered, of another version, or rows that
  * could never have been kept here. What a page may not send, a bundle may not hold.
  */
 export function readBundle(text: string): Outcome<Bundle> {
-  let raw: { format?: unknown; version?: unknown; digest?: unknown; content?: unknown }
+  let raw: { format?: unknown; version?: unknown; kinds?: unknown; digest?: unknown; content?: unknown }
   try {
     raw = JSON.parse(text) as typeof raw
   } catch {
@@ -45,16 +48,22 @@ export function readBundle(text: string): Outcome<Bundle> {
   if (digestOf(raw.content ?? null) !== raw.digest) return damaged('its content does not match its digest')
   const unheld = unheldIn(raw.content)
   if (unheld) return { ok: false, issues: [fault(unheld.join('.'), 'it holds a sign that cannot be kept')] }
-  let content: unknown
+  const head = kindFormsSchema.partial().safeParse(raw.kinds ?? {})
+  if (!head.success) return damaged('its head does not say which kinds of record it holds')
+  const strange = strangeForms(head.data)
+  if (strange.length > 0) return { ok: false, issues: strange.slice(0, MOST_FAULTS) }
+  let content: Record<string, unknown>
   try {
     content = broughtUp(raw.content as Record<string, unknown>, version, CONTENT_STEPS)
+    kindsUp(content, head.data)
   } catch {
     return damaged(`it has not the form of a bundle of version ${version}`)
   }
   const out = bundleSchema.safeParse({
     format: 'ekko-farm',
     version: BUNDLE_VERSION,
-    digest: version === BUNDLE_VERSION ? raw.digest : digestOf(content),
+    kinds: NO_FORMS,
+    digest: String(raw.digest),
     content,
   })
   if (!out.success)
@@ -67,7 +76,8 @@ export function readBundle(text: string): Outcome<Bundle> {
   const issues = faultsIn(out.data.content)
   if (issues.length > 0) return { ok: false, issues: issues.slice(0, MOST_FAULTS) }
   // Ids in capitals were read as small letters: what is kept is what was read.
-  return { ok: true, value: { ...out.data, digest: digestOf(out.data.content) } }
+  const read = out.data.content
+  return { ok: true, value: { ...out.data, kinds: formsIn(read), digest: digestOf(read) } }
 }
 
 type Content = Bundle['content']
@@ -288,7 +298,7 @@ function factFaults(lot: Lot, anatomy: Anatomy, attachments: ReadonlySet<string>
       const at = `${where}.${k}`
       const issue = stands ? unknownFact(anatomy, fact) : null
       const stray = corrects !== null && subjects.get(corrects) !== subjectOf(fact)
-      const bare = fact.kind === 'attachment' && !attachments.has(fact.hash)
+      const bare = picturesOf(fact).some((p) => !attachments.has(p.hash))
       return [
         ...(issue ? [fault(at, sayIssue(issue))] : []),
         ...(stray ? [fault(at, 'it corrects a fact about something else')] : []),

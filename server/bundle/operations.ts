@@ -1,5 +1,5 @@
 import { BUNDLE_VERSION, type Bundle, type Lot } from '#contracts'
-import { anatomiesOf } from '#core/records'
+import { anatomiesOf, PICTURED, picturesOf } from '#core/records'
 import { insertOwn, insertPin, selectOwn, selectPin } from '../anatomies/queries.ts'
 import { selectFarm, upsertFarm } from '../farm/queries.ts'
 import { importLot } from '../lots/operations.ts'
@@ -8,17 +8,14 @@ import { insertEvent, selectAllEvents } from '../packs/queries.ts'
 import { insertPaper, selectPapers } from '../papers/queries.ts'
 import { selectPlans, upsertPlan } from '../plans/queries.ts'
 import { selectSheets, upsertSheet } from '../sheets/queries.ts'
+import { formsIn } from './kinds.ts'
 import type { Beside } from '../store/beside.ts'
 import { digestOf } from '../store/outcomes.ts'
 import { many, type Tx } from '../store/tx.ts'
 
 /** Hashes of all that was ever attached to a lot, corrected or not: nothing kept is left out of a bundle. */
 const attachedTo = (lots: Lot[]) =>
-  lots.flatMap((l) =>
-    l.facts.flatMap(({ fact }) =>
-      fact.kind === 'attachment' ? [fact.hash] : fact.kind === 'fault' && fact.photo ? [fact.photo] : [],
-    ),
-  )
+  lots.flatMap((l) => l.facts.flatMap(({ fact }) => picturesOf(fact).map((p) => p.hash)))
 
 /** Of pictures and slips, what one bundle holds, bytes: more is no text any more. They lie beside the copies all the same. */
 const MOST_IN_BUNDLE = 64 * 1024 * 1024
@@ -41,15 +38,14 @@ export function picturesIn(
   return { attachments, lost }
 }
 
+const hashesOf = ({ kind, field }: { kind: string; field: string }) =>
+  `select fact->>'${field}' as hash from fact where kind = '${kind}' and fact ? '${field}'`
+
 /** Hashes of what is attached to any lot. */
 export const attached = async (tx: Tx): Promise<string[]> =>
-  (
-    await many<{ hash: string }>(
-      tx,
-      `select fact->>'hash' as hash from fact where kind = 'attachment'
-       union select fact->>'photo' from fact where kind = 'fault' and fact ? 'photo' order by 1`,
-    )
-  ).map((r) => r.hash)
+  (await many<{ hash: string }>(tx, `${PICTURED.map(hashesOf).join(' union ')} order by 1`)).map(
+    (r) => r.hash,
+  )
 
 export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Promise<Bundle> {
   const lots = await selectLots(tx)
@@ -70,7 +66,8 @@ export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Pro
     // A picture that was lost, or finds no room, keeps no copy of everything else from being made.
     ...(lost.length > 0 && { lost: lost.toSorted() }),
   }
-  return { format: 'ekko-farm', version: BUNDLE_VERSION, digest: digestOf(content), content }
+  const kinds = formsIn(content)
+  return { format: 'ekko-farm', version: BUNDLE_VERSION, kinds, digest: digestOf(content), content }
 }
 
 /** Fills an empty database from a checked bundle; refuses one that already holds a farm or lots. */

@@ -2,6 +2,7 @@ import type { IncomingMessage } from 'node:http'
 import { parseCookie } from 'cookie'
 import type { RequestHandler } from 'express'
 import type { You } from '#contracts'
+import { rightOf } from '#core/records'
 import { Refusal } from '../problem.ts'
 import { hostOf, isLocal, type Network } from './network.ts'
 import type { Registry } from './registry.ts'
@@ -90,16 +91,12 @@ const FLOOR: { method: string; path: RegExp; body?: (body: unknown) => boolean }
     body: (b) => ['block-card', 'labels', 'run-sheet'].includes(String((b as { kind?: unknown })?.kind)),
   },
 ]
-const FLOOR_FACTS = new Set([
-  ...['tick', 'attachment', 'check', 'fault', 'work', 'closing', 'void'],
-  // The day of birds as it goes.
-  ...['passed', 'stopped', 'scald', 'downgrade', 'loss'],
-])
+/** Facts of the kinds that whoever weighs and follows the card may write. */
 function isFloorFacts(body: unknown): boolean {
   const facts = (body as { facts?: unknown })?.facts
   return (
     Array.isArray(facts) &&
-    facts.every((f) => FLOOR_FACTS.has((f as { fact?: { kind?: string } } | null)?.fact?.kind ?? ''))
+    facts.every((f) => rightOf('fact', (f as { fact?: { kind?: unknown } } | null)?.fact?.kind) === 'weigh')
   )
 }
 

@@ -33,6 +33,7 @@ import {
   isGroupField,
   leavesOf,
   onlyLeaf,
+  picturesOf,
   readBy,
   subjectOf,
   unitsOf,
@@ -285,10 +286,8 @@ const isAgreed = ({ mine, theirs }: Clash) => same(mine, theirs)
 /** What is wrong with a fact whatever others said: it names what is not there, or corrects what it is not about. */
 function faultOf(facts: readonly FactRow[], sent: NewFact, shelf: Shelf): Issue | null {
   const { fact, corrects } = sent
-  if (fact.kind === 'attachment' && sent.stands && !shelf.has(fact.hash))
-    return issueOf('attachment-gone', 'hash', { name: fact.name })
-  if (fact.kind === 'fault' && sent.stands && fact.photo !== undefined && !shelf.has(fact.photo))
-    return issueOf('attachment-gone', 'photo', { name: fact.what })
+  const lost = sent.stands ? picturesOf(fact).find((p) => !shelf.has(p.hash)) : undefined
+  if (lost) return issueOf('attachment-gone', lost.field, { name: lost.name })
   if (corrects === null) return null
   const named = facts.find((f) => f.id === corrects)
   const alike = named?.fact.kind === fact.kind && subjectOf(named.fact) === subjectOf(fact)

@@ -1,9 +1,9 @@
 import type { BenchRow } from '#contracts'
-import { factBodySchema, type FactBody, type Species } from '#core/records'
+import { factBodySchema, type FactBody, type FactKind, type Species } from '#core/records'
 import { many, type Row, type Tx } from '../store/tx.ts'
 
-const isOfBench = (fact: FactBody): fact is BenchRow['fact'] =>
-  fact.kind === 'fault' || fact.kind === 'work' || fact.kind === 'scald' || fact.kind === 'downgrade'
+const OF_BENCH: readonly FactKind[] = ['fault', 'work', 'scald', 'downgrade']
+const isOfBench = (fact: FactBody): fact is BenchRow['fact'] => OF_BENCH.includes(fact.kind)
 
 /** As many as a farm learns from: older ones have been learnt. */
 const NEWEST = 4000
@@ -15,7 +15,7 @@ export async function bench(tx: Tx, _: undefined): Promise<BenchRow[]> {
     `select * from (
        select f.at, f.rev, f.fact, l.id as lot, l.tag, l.species
        from fact f join lot_group g on g.id = f.lot_group join lot l on l.id = g.lot
-       where f.kind in ('fault', 'work', 'scald', 'downgrade') and f.stands
+       where f.kind = any($2) and f.stands
          and not exists (select 1 from fact later where later.corrects = f.id)
          and not exists (
            select 1 from fact gone join lot_group h on h.id = gone.lot_group
@@ -23,7 +23,7 @@ export async function bench(tx: Tx, _: undefined): Promise<BenchRow[]> {
              and not exists (select 1 from fact later where later.corrects = gone.id))
        order by f.at desc, f.rev desc limit $1) newest
      order by at, rev`,
-    [NEWEST],
+    [NEWEST, OF_BENCH],
   )
   return rows.flatMap((r): BenchRow[] => {
     const fact = factBodySchema.parse(r.fact)

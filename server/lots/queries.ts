@@ -1,5 +1,15 @@
 import type { Lot, LotChange } from '#contracts'
-import type { Command, Entry, Fact, Group, LotHead, PackWeighing, Unit, Weighing } from '#core/records'
+import {
+  formOf,
+  type Command,
+  type Entry,
+  type Fact,
+  type Group,
+  type LotHead,
+  type PackWeighing,
+  type Unit,
+  type Weighing,
+} from '#core/records'
 import { many, one, type Row, type Tx } from '../store/tx.ts'
 import { commandOf, factOf, groupOf, lotHeadOf, packOf, weighingOf } from './rows.ts'
 
@@ -133,18 +143,14 @@ const ENTRY = 'id, lot_group, rev, at, device, person'
 
 const entryOf = (e: Entry) => [e.id, e.group, e.rev, e.at, e.device, e.person]
 
-/** A weighing of another day names it; one of before there was such a column is brought up without it. */
 export async function insertWeighing(tx: Tx, w: Weighing): Promise<void> {
-  const on = w.day === undefined ? [] : [w.day]
-  const values = [
-    ...[...entryOf(w), w.stage, w.basis, w.source, w.shown.value, w.shown.unit, w.grams, w.corrects],
-    ...[w.stands, ...on],
-  ]
   await tx.query(
-    `insert into weighing (${ENTRY}, stage, basis, source, shown_value, shown_unit, grams, corrects, stands
-       ${on.length > 0 ? ', weighed_on' : ''})
-     values (${values.map((_, i) => `$${i + 1}`).join(', ')})`,
-    values,
+    `insert into weighing (${ENTRY}, stage, basis, source, shown_value, shown_unit, grams, corrects, stands, weighed_on)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
+    [
+      ...[...entryOf(w), w.stage, w.basis, w.source, w.shown.value, w.shown.unit, w.grams, w.corrects],
+      ...[w.stands, w.day ?? null],
+    ],
   )
 }
 
@@ -182,16 +188,23 @@ export async function insertWeighIn(
 
 export async function insertCommand(tx: Tx, c: Command): Promise<void> {
   await tx.query(
-    `insert into command (${ENTRY}, batch, undoes, redoes, decision)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
-    [...entryOf(c), c.batch, c.undoes, c.redoes, JSON.stringify(c.decision)],
+    `insert into command (${ENTRY}, batch, undoes, redoes, decision, form)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+    [
+      ...[...entryOf(c), c.batch, c.undoes, c.redoes, JSON.stringify(c.decision)],
+      formOf('decision', c.decision.field),
+    ],
   )
 }
 
 export async function insertFact(tx: Tx, f: Fact): Promise<void> {
   await tx.query(
-    `insert into fact (${ENTRY}, corrects, stands, kind, fact) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
-    [...entryOf(f), f.corrects, f.stands, f.fact.kind, JSON.stringify(f.fact)],
+    `insert into fact (${ENTRY}, corrects, stands, kind, fact, form)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
+    [
+      ...[...entryOf(f), f.corrects, f.stands, f.fact.kind, JSON.stringify(f.fact)],
+      formOf('fact', f.fact.kind),
+    ],
   )
 }
 

@@ -1,6 +1,7 @@
 import {
   commandSchema,
   factSchema,
+  formUp,
   groupSchema,
   lotHeadSchema,
   packSchema,
@@ -45,16 +46,23 @@ export const packOf = (r: Row): PackWeighing =>
     outOf: outOf(r.out_of as (string | number)[]),
   })
 
+const asBody = (value: unknown) => value as Record<string, unknown>
+
 export const commandOf = (r: Row): Command =>
   commandSchema.parse({
     ...entry(r),
     batch: r.batch,
     undoes: r.undoes,
     redoes: r.redoes,
-    decision: r.decision,
+    decision: formUp('decision', String(asBody(r.decision).field), asBody(r.decision), Number(r.form)),
   })
 
-export const factOf = (r: Row): Fact => factSchema.parse({ ...entry(r), ...correction(r), fact: r.fact })
+export const factOf = (r: Row): Fact =>
+  factSchema.parse({
+    ...entry(r),
+    ...correction(r),
+    fact: formUp('fact', String(r.kind), asBody(r.fact), Number(r.form)),
+  })
 
 export const groupOf = (r: Row): Group =>
   groupSchema.parse({

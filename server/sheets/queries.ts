@@ -1,11 +1,11 @@
-import { storedSheetSchema, type StoredSheet } from '#core/records'
+import { sheetUp, storedSheetSchema, type StoredSheet } from '#core/records'
 import type { Shared } from '#contracts'
 import { instant, many, one, type Row, type Tx } from '../store/tx.ts'
 
 const sheetOf = (r: Row): StoredSheet =>
   storedSheetSchema.parse({
     id: r.id,
-    body: r.body,
+    body: sheetUp(r.body as { format: string; version: number }),
     at: instant(r.at),
     withdrawn: r.withdrawn,
     revision: Number(r.revision),

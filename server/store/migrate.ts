@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { PGlite, Transaction } from '@electric-sql/pglite'
-import { farmUp, farmSchema, lotSchema, lotUp, type PackWeighing } from '#core/records'
-import { importRows } from '../lots/operations.ts'
+import { farmUp, farmSchema, lotUp } from '#core/records'
 import { many, type Row } from './tx.ts'
 import first from './001-first.sql?raw'
 import species from './002-species.sql?raw'
@@ -21,6 +20,7 @@ import packing from './015-packing.sql?raw'
 import birds from './016-birds.sql?raw'
 import history from './017-history.sql?raw'
 import weighedOn from './018-weighed-on.sql?raw'
+import kinds from './019-kinds.sql?raw'
 
 interface Migration {
   id: number
@@ -39,16 +39,39 @@ const kept = (r: Row) => ({
   at: (r.at as Date).toISOString(),
 })
 
-/** Packs had no numbers and nothing said of them before 014. */
-const insertPack = (tx: Transaction, p: PackWeighing) =>
-  tx.query(
-    `insert into pack (id, lot_group, rev, at, device, person, cut, shown_value, shown_unit, grams, packs, corrects, stands)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
-    [
-      ...[p.id, p.group, p.rev, p.at, p.device, p.person, p.cut, p.shown.value, p.shown.unit],
-      ...[p.grams, p.packs, p.corrects, p.stands],
-    ],
+/** The columns that a row of a lot had when facts became records of their own. */
+const COLUMNS_THEN = {
+  ...{ id: 'id', group: 'lot_group', rev: 'rev', at: 'at', device: 'device', person: 'person' },
+  ...{ stage: 'stage', basis: 'basis', source: 'source', cut: 'cut', packs: 'packs', grams: 'grams' },
+  ...{ batch: 'batch', undoes: 'undoes', redoes: 'redoes', corrects: 'corrects', stands: 'stands' },
+} as const
+/** Keeps a row as it was kept then: what tables and records have become since is no matter of it. */
+async function keepThen(tx: Transaction, table: string, row: Row): Promise<void> {
+  const shown = row.shown as { value: number; unit: string } | undefined
+  const fact = row.fact as { kind: string } | undefined
+  const named: [string, unknown][] = [
+    ...Object.entries(COLUMNS_THEN).flatMap(([key, column]): [string, unknown][] =>
+      row[key] === undefined ? [] : [[column, row[key]]],
+    ),
+    ...(shown
+      ? ([
+          ['shown_value', shown.value],
+          ['shown_unit', shown.unit],
+        ] as [string, unknown][])
+      : []),
+    ...(fact
+      ? ([
+          ['kind', fact.kind],
+          ['fact', JSON.stringify(fact)],
+        ] as [string, unknown][])
+      : []),
+    ...(row.decision ? ([['decision', JSON.stringify(row.decision)]] as [string, unknown][]) : []),
+  ]
+  await tx.query(
+    `insert into ${table} (${named.map(([column]) => column).join()}) values (${named.map((_, i) => `$${i + 1}`).join()})`,
+    named.map(([, value]) => value),
   )
+}
 
 /** Rows of before in the forms of the bundle of that time, brought up as a bundle of that time is. */
 async function recordsUp(tx: Transaction): Promise<void> {
@@ -77,32 +100,30 @@ async function recordsUp(tx: Transaction): Promise<void> {
   const commands = await rows('command')
   const own = (all: Row[], lot: Row) => all.filter((r) => r.of_group === lot.of_group)
   const up = lots.map((lot) =>
-    lotSchema.parse(
-      lotUp({
-        id: lot.id,
-        tag: lot.tag,
-        species: lot.species,
-        count: lot.animals,
-        anatomy: lot.anatomy,
-        createdAt: (lot.created_at as Date).toISOString(),
-        weighings: own(weighings, lot).map((r) => ({
-          ...kept(r),
-          stage: r.stage,
-          basis: r.basis,
-          source: r.source,
-        })),
-        packs: own(packs, lot).map((r) => ({ ...kept(r), cut: r.cut, packs: r.packs, number: null })),
-        commands: own(commands, lot).map((r) => ({
-          id: r.id,
-          seq: Number(r.seq),
-          batch: r.batch,
-          undoes: r.undoes,
-          redoes: r.redoes,
-          decision: r.decision,
-          at: (r.at as Date).toISOString(),
-        })),
-      }),
-    ),
+    lotUp({
+      id: lot.id,
+      tag: lot.tag,
+      species: lot.species,
+      count: lot.animals,
+      anatomy: lot.anatomy,
+      createdAt: (lot.created_at as Date).toISOString(),
+      weighings: own(weighings, lot).map((r) => ({
+        ...kept(r),
+        stage: r.stage,
+        basis: r.basis,
+        source: r.source,
+      })),
+      packs: own(packs, lot).map((r) => ({ ...kept(r), cut: r.cut, packs: r.packs, number: null })),
+      commands: own(commands, lot).map((r) => ({
+        id: r.id,
+        seq: Number(r.seq),
+        batch: r.batch,
+        undoes: r.undoes,
+        redoes: r.redoes,
+        decision: r.decision,
+        at: (r.at as Date).toISOString(),
+      })),
+    }),
   )
   for (const table of ['weighing', 'pack', 'command']) {
     await tx.query(`alter table ${table} disable trigger ${table}_kept`)
@@ -111,8 +132,13 @@ async function recordsUp(tx: Transaction): Promise<void> {
   }
   for (const lot of up) {
     await tx.query('update lot set rev = $2 where id = $1', [lot.id, lot.rev])
-    await importRows(tx, { ...lot, packs: [] })
-    for (const p of lot.packs) await insertPack(tx, p)
+    for (const [list, table] of Object.entries({
+      weighings: 'weighing',
+      packs: 'pack',
+      commands: 'command',
+      facts: 'fact',
+    }))
+      for (const row of lot[list] as Row[]) await keepThen(tx, table, row)
   }
 }
 
@@ -136,6 +162,7 @@ const MIGRATIONS: Migration[] = [
   { id: 16, sql: birds },
   { id: 17, sql: history },
   { id: 18, sql: weighedOn },
+  { id: 19, sql: kinds },
 ]
 
 /** The schema this program writes. */

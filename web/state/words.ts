@@ -12,7 +12,6 @@ import {
   type Kg,
   type Says,
 } from '#core/measure'
-import type { End } from '#core/records'
 import { useFarm } from './farm.ts'
 
 /** Why there is no Cover, in the words of the screen. */
@@ -22,14 +21,6 @@ export const UNCOVERED_WORDS: Record<Uncovered, string> = {
   'no-share-price': 'no share price yet',
   'not-for-sale': 'for the household: not sold',
   lost: 'a casualty: nothing of it is food',
-}
-
-/** How an animal came to its end. */
-export const END_WORDS: Record<End, string> = {
-  slaughtered: 'slaughtered, healthy',
-  hunted: 'hunted, or feral',
-  died: 'died by itself, or was put down',
-  sick: 'slaughtered while sick or hurt',
 }
 
 /** "1.4 MB", "38 kB", "76 GB". */

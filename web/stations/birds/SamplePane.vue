@@ -5,7 +5,7 @@ import Textarea from 'primevue/textarea'
 import { computed, reactive, ref, watchEffect } from 'vue'
 import { daysBetween, spreadOfAll, type Batch, type BatchGrowth } from '#core/batch'
 import { readSample, parseMasses, sayIssue } from '#core/measure'
-import { sampleSchema } from '#core/records'
+import { FACTS } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import PickField from '../../pieces/PickField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
@@ -32,7 +32,12 @@ function keep() {
   const typed = parseMasses(fresh.text, words.unit.value, 'shown')
   if (!typed.ok)
     return void (issues.value = typed.issues.map((i) => fieldIssue('shown', sayIssue(i, words.says.value))))
-  const made = sampleSchema.safeParse({ kind: 'sample', day: fresh.day, of: fresh.of, shown: typed.value })
+  const made = FACTS.sample.schema.safeParse({
+    kind: 'sample',
+    day: fresh.day,
+    of: fresh.of,
+    shown: typed.value,
+  })
   issues.value = made.success ? [] : made.error.issues.map((i) => fieldIssue(String(i.path[0]), i.message))
   if (!made.success) return
   note(made.data)

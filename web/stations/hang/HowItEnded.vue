@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { END_IDS, type End } from '#core/records'
+import { END_WORDS, END_IDS, type End } from '#core/records'
 import { fleshOf, sayCooking } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import { useReading } from '../../state/lot.ts'
-import { END_WORDS } from '../../state/words.ts'
 
 /** How the animal came to its end, and what follows: food or not, for whom; the rule, the fact, and where to change it. */
 const { read, note } = useReading()
