@@ -3,7 +3,7 @@ import { ageTrimOf, type AgeTrim } from '#core/carcass'
 import { kg, plus, toKg, minus, type Kg } from '#core/measure'
 import type { Acceptance } from '#core/records'
 import type { TempAt } from '#core/rules'
-import type { Facts } from './facts.ts'
+import type { Facts } from './kinds/draft.ts'
 import type { Plan } from './read.ts'
 
 export interface ColdLog {

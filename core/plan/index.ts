@@ -15,7 +15,8 @@ export type { CommandRow, Conflict, FactConflict, Inverse, Log, Said } from './h
 export { ageTrimIn, coldLogOf, cutOn, sidesWeighed } from './cold.ts'
 export type { ColdLog } from './cold.ts'
 export { readFacts } from './facts.ts'
-export type { CostLine, FactRow, Facts } from './facts.ts'
+export type { FactRow } from './facts.ts'
+export type { CostLine, Facts } from './kinds/draft.ts'
 export { heldBy, inOnePiece, isMovable, moveLine, partsAt } from './inOnePiece.ts'
 export { choicesWith, conventionsOf, readPlan, REST_BRINGS, refusalOf, settle, unableSplit } from './read.ts'
 export type { CutTerms, Dropped, Plan } from './read.ts'
@@ -36,7 +37,8 @@ export {
 export type { Finished, FinishKind } from './finishes.ts'
 export { allMinutes, alongOf, minutesOf, TAKES, WRAP_MINUTES } from './minutes.ts'
 export type { BenchMinutes } from './minutes.ts'
-export { NONE as NO_PIECES, packSize, portionFor, portionsOf } from './portions.ts'
+export { packSize } from './packSize.ts'
+export { NONE as NO_PIECES, portionFor, portionsOf } from './portions.ts'
 export {
   EATERS,
   keepsBone,

@@ -1,7 +1,7 @@
 import type { Anatomy, Portion } from '#core/anatomy'
 import { kg, mm, type Kg, type MassUnit, type Mm, type Says } from '#core/measure'
 import type { Stretch } from '#core/carcass'
-import { packSize } from './portions.ts'
+import { packSize } from './packSize.ts'
 
 /** Raw kg a roast needs for each eater, with bone and without (docs/sources.md: eaters). */
 const PER_EATER = { boneIn: 0.35, boneless: 0.25 }

@@ -1,7 +1,7 @@
 import type { Cut, Portion } from '#core/anatomy'
 import type { CutUp, Stretch } from '#core/carcass'
 import { kg, mm, type Kg, type Mm } from '#core/measure'
-import { USUAL_PACK } from '#core/records'
+import { packSize } from './packSize.ts'
 import type { Plan } from './read.ts'
 
 /** How a cut comes out of the saw: whole pieces and packs, and what is left over at the end of what is sawn. */
@@ -15,10 +15,6 @@ export interface Portioned {
 }
 /** A cut that is not portioned, or of which there is none. */
 export const NONE: Readonly<Portioned> = { pieces: 0, packs: 0, end: kg(0), endMm: mm(0) }
-
-/** What goes into a pack: the farm's own pack where the cut asks for the usual one. */
-export const packSize = ({ kg: size, lb }: Extract<Portion, { kind: 'pack' }>, usual: Kg): Kg =>
-  size === USUAL_PACK.kg && lb === USUAL_PACK.lb ? usual : kg(size)
 
 /** How a cut is divided under the plan. */
 export const portionFor = (cut: Cut, own: Plan['portions']): Portion | null => own.get(cut.id) ?? cut.portion

@@ -39,7 +39,8 @@ import {
   type Station,
 } from '#core/records'
 import { CATTLE_MONTHS, monthsBetween } from './age.ts'
-import { readFacts, type Facts } from './facts.ts'
+import { readFacts } from './facts.ts'
+import type { Facts } from './kinds/draft.ts'
 import { finishingOf } from './finishes.ts'
 import { heldIn } from './holding.ts'
 import { readerOf } from './kinds/index.ts'

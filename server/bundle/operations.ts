@@ -1,13 +1,11 @@
 import { BUNDLE_VERSION, type Bundle, type Lot } from '#contracts'
 import { anatomiesOf, PICTURED, picturesOf } from '#core/records'
-import { insertOwn, insertPin, selectOwn, selectPin } from '../anatomies/queries.ts'
+import { insertPin, selectPin } from '../anatomies/queries.ts'
 import { selectFarm, upsertFarm } from '../farm/queries.ts'
 import { importLot } from '../lots/operations.ts'
 import { selectHeads, selectLots } from '../lots/queries.ts'
-import { insertEvent, selectAllEvents } from '../packs/queries.ts'
-import { insertPaper, selectPapers } from '../papers/queries.ts'
-import { selectPlans, upsertPlan } from '../plans/queries.ts'
-import { selectSheets, upsertSheet } from '../sheets/queries.ts'
+import { countPacks, placePacks } from '../packs/queries.ts'
+import { insert, select, TABLES } from '../store/tables/index.ts'
 import { formsIn } from './kinds.ts'
 import type { Beside } from '../store/beside.ts'
 import { digestOf } from '../store/outcomes.ts'
@@ -47,21 +45,24 @@ export const attached = async (tx: Tx): Promise<string[]> =>
     (r) => r.hash,
   )
 
+/** Tables whose rows stand in a list of their own in a bundle; lots have theirs within, and come before what names them. */
+const LISTED = TABLES.filter((t) => t.bundle !== undefined && t.within === undefined && t.bundle !== 'lots')
+const isBeforeLots = ({ name }: { name: string }) =>
+  TABLES.findIndex((t) => t.name === name) < TABLES.findIndex((t) => t.bundle === 'lots')
+
 export async function exportBundle(tx: Tx, _: undefined, { shelf }: Beside): Promise<Bundle> {
   const lots = await selectLots(tx)
   const anatomies: Bundle['content']['anatomies'] = {}
   for (const hash of new Set(lots.flatMap(anatomiesOf)))
     anatomies[hash] = (await selectPin(tx, hash))!.body as Record<string, unknown>
   const { attachments, lost } = picturesIn(attachedTo(lots), shelf)
+  const lists: Record<string, unknown> = {}
+  for (const t of LISTED) lists[t.bundle!] = await select(tx, t)
   const content = {
     farm: await selectFarm(tx),
     anatomies,
-    own: await selectOwn(tx, null),
-    plans: await selectPlans(tx),
-    sheets: await selectSheets(tx),
+    ...(lists as Pick<Bundle['content'], 'own' | 'plans' | 'sheets' | 'packEvents' | 'papers'>),
     lots,
-    packEvents: await selectAllEvents(tx),
-    papers: await selectPapers(tx),
     attachments,
     // A picture that was lost, or finds no room, keeps no copy of everything else from being made.
     ...(lost.length > 0 && { lost: lost.toSorted() }),
@@ -82,11 +83,12 @@ export async function importBundle(
   if (content.farm) await upsertFarm(tx, content.farm)
   for (const [hash, body] of Object.entries(content.anatomies))
     await insertPin(tx, hash, String(body.species), body)
-  for (const own of content.own) await insertOwn(tx, own)
-  for (const plan of content.plans) await upsertPlan(tx, plan)
-  for (const sheet of content.sheets) await upsertSheet(tx, sheet)
+  const rowsOf = (t: (typeof LISTED)[number]) =>
+    content[t.bundle as 'plans'] as unknown as Record<string, unknown>[]
+  for (const t of LISTED.filter(isBeforeLots)) await insert(tx, t, rowsOf(t))
   for (const lot of content.lots) await importLot(tx, lot)
-  for (const e of content.packEvents) await insertEvent(tx, e)
-  for (const p of content.papers) await insertPaper(tx, p)
+  for (const t of LISTED.filter((x) => !isBeforeLots(x))) await insert(tx, t, rowsOf(t))
+  await placePacks(tx)
+  await countPacks(tx)
   return { result: 'kept' }
 }

@@ -51,7 +51,9 @@ import type { Shelf } from '../database/shelf.ts'
 import type { Beside } from '../store/beside.ts'
 import { missing, refusedFor, stranger, type Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
-import { movedOf, setState, takeNumber } from '../packs/queries.ts'
+import { unitsKept } from '../packs/operations.ts'
+import { movedOf, setState, takeNumbers } from '../packs/queries.ts'
+import { commands as commandTable, facts as factTable, insert, weighings } from '../store/tables/index.ts'
 import { again, kept, refuseTaken } from './kept.ts'
 import { dayOfTooMany, lossIn } from './living.ts'
 import * as q from './queries.ts'
@@ -118,8 +120,8 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }, { lots }
   }
   const group = correctedIn(lot, 'weighings', sent.corrects) ?? groupOf(lot, asked)
   if (isIssue(group)) return refusedFor(group)
-  const weighings = ofGroup(lot.weighings, group.id)
-  if (sent.corrects && !correctable(weighings, sent.corrects))
+  const before = ofGroup(lot.weighings, group.id)
+  if (sent.corrects && !correctable(before, sent.corrects))
     return stranger('weighing that still stands', sent.corrects)
   const added = { ...sent, grams: gramsOf(sent.shown) }
   if (sent.stands) {
@@ -131,11 +133,11 @@ export async function weigh(tx: Tx, to: To & { weighing: NewWeighing }, { lots }
     const count = animalsIn(group)
     const job = { count, hangs, type, share, sample: withSample([], plan.samples, count)[0] }
     const beside = judgeGroupWeight(lot, { ...added, group: group.id, at: to.at })
-    const issues = [...judgeWeighing(anatomy, chain, job, weighings, added), ...(beside ? [beside] : [])]
+    const issues = [...judgeWeighing(anatomy, chain, job, before, added), ...(beside ? [beside] : [])]
     if (issues.some((i) => !i.confirmable) || (issues.length > 0 && !confirmed)) return refusedFor(...issues)
   }
   const [entry] = await entries(tx, lot, to, group.id, [sent.id])
-  await q.insertWeighing(tx, { ...added, ...entry! })
+  await insert(tx, weighings, [{ ...added, ...entry! }])
   return kept(tx, lot.id, lot.rev)
 }
 
@@ -179,12 +181,12 @@ export async function pack(tx: Tx, to: To & { pack: NewPack }, { lots }: Beside)
   const issue = sent.stands ? judgePacks(flowOf(anatomy), view, added) : null
   if (issue && !(issue.confirmable && confirmed)) return refusedFor(issue)
   await refuseTaken(tx, [sent.id])
-  const taken = await takeNumber(tx, lot.id, sent.id)
+  const taken = await takeNumbers(tx, lot.id, sent.id, isNumbered ? sent.packs : 0)
   // Kept for another lot.
   if (!taken) return sentAgain((await q.selectPack(tx, sent.id))!)
-  const { rev } = taken
-  const made = { ...added, ...to.by, group: group.id, rev, number: isNumbered ? taken.number : null }
-  const row = await q.insertWeighIn(tx, lot.id, made, unitsOf([made], []))
+  const { rev, number } = taken
+  const made = { ...added, ...to.by, group: group.id, rev, number }
+  const row = await q.insertWeighIn(tx, made, unitsKept({ id: lot.id, packs: [made], facts: [] }))
   await setState(tx, whole, 'here')
   await setState(tx, opened, 'opened')
   await setState(
@@ -240,8 +242,11 @@ export async function decide(tx: Tx, to: To & { append: Append }, { lots }: Besi
   ]
   if (clashes.length > 0) return { result: 'conflict', conflicts: clashes }
   const rows = await entries(tx, lot, to, group.id, ids)
-  for (const [i, entry] of rows.entries())
-    await q.insertCommand(tx, { ...entry, batch, undoes, redoes, decision: decisions[i]! })
+  await insert(
+    tx,
+    commandTable,
+    rows.map((entry, i) => ({ ...entry, batch, undoes, redoes, decision: decisions[i]! })),
+  )
   return kept(tx, lot.id, lot.rev)
 }
 
@@ -359,11 +364,16 @@ export async function note(tx: Tx, to: To & Facts, { shelf, lots }: Beside): Pro
     group.id,
     added.map((f) => f.id),
   )
-  for (const [i, entry] of rows.entries()) {
-    const { corrects, stands, fact } = added[i]!
-    await q.insertFact(tx, { ...entry, corrects, stands, fact })
+  await insert(
+    tx,
+    factTable,
+    rows.map((entry, i) => {
+      const { corrects, stands, fact } = added[i]!
+      return { ...entry, corrects, stands, fact }
+    }),
+  )
+  for (const { fact, stands } of added)
     if (fact.kind === 'void') await setState(tx, [fact.pack], stands ? 'void' : 'here')
-  }
   return kept(tx, lot.id, lot.rev)
 }
 
@@ -401,7 +411,11 @@ export async function split(tx: Tx, to: To & { split: Split }, { lots }: Beside)
     return refusedFor(issueOf('groups-unequal', 'into', { parent: parent.animals, children }))
   await refuseTaken(tx, ids)
   const rev = await q.takeRevisions(tx, lot.id, 1)
-  for (const g of made) await q.insertGroup(tx, lot.id, { ...g, rev, at: to.at, ...to.by })
+  await q.insertGroups(
+    tx,
+    lot.id,
+    made.map((g) => ({ ...g, rev, at: to.at, ...to.by })),
+  )
   return kept(tx, lot.id, lot.rev)
 }
 
@@ -437,10 +451,12 @@ export async function join(tx: Tx, to: To & { join: Join }, { lots }: Beside): P
   const animals = groups.reduce((sum, g) => sum + g.animals, 0)
   await refuseTaken(tx, [id])
   const rev = await q.takeRevisions(tx, lot.id, 1)
-  await q.insertGroup(tx, lot.id, {
-    ...{ id, name, parent, joins, rev, at: to.at, ...to.by },
-    animals: isBothSides ? first!.animals : animals,
-    half: first!.half && !isBothSides,
-  })
+  await q.insertGroups(tx, lot.id, [
+    {
+      ...{ id, name, parent, joins, rev, at: to.at, ...to.by },
+      animals: isBothSides ? first!.animals : animals,
+      half: first!.half && !isBothSides,
+    },
+  ])
   return kept(tx, lot.id, lot.rev)
 }

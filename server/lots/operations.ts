@@ -6,7 +6,8 @@ import type { Beside } from '../store/beside.ts'
 import type { Kept } from '../store/outcomes.ts'
 import type { Tx } from '../store/tx.ts'
 import { again, kept, refuseTaken } from './kept.ts'
-import { importUnits } from '../packs/operations.ts'
+import { unitsKept } from '../packs/operations.ts'
+import { commands, facts, insert, lots, packs, units, weighings } from '../store/tables/index.ts'
 import * as q from './queries.ts'
 
 /** A lot as it hangs on the rail; null where there is none. */
@@ -37,8 +38,8 @@ export async function hangLot(
   await refuseTaken(tx, [lot.id])
   const { hash, anatomy } = await todaysPin(tx, lot.species)
   await insertPin(tx, hash, anatomy.species, anatomy)
-  await q.insertLot(tx, { ...lot, anatomy: hash, createdAt: at, rev: 0, ...by })
-  await q.insertGroup(tx, lot.id, {
+  await insert(tx, lots, [{ ...lot, anatomy: hash, createdAt: at, rev: 0, ...by }])
+  const whole = {
     id: lot.id,
     parent: null,
     joins: [],
@@ -48,24 +49,18 @@ export async function hangLot(
     rev: 0,
     at,
     ...by,
-  })
+  }
+  await q.insertGroups(tx, lot.id, [whole])
   return kept(tx, lot.id, 0)
 }
 
 /** A lot with every row as it was kept, revisions and all. */
 export async function importLot(tx: Tx, lot: Lot): Promise<void> {
-  await q.insertLot(tx, lot)
-  for (const g of lot.groups) await q.insertGroup(tx, lot.id, g)
-  await importRows(tx, lot)
-  await importUnits(tx, lot)
-}
-
-export async function importRows(
-  tx: Tx,
-  lot: Pick<Lot, 'weighings' | 'packs' | 'commands' | 'facts'>,
-): Promise<void> {
-  for (const w of lot.weighings) await q.insertWeighing(tx, w)
-  for (const p of lot.packs) await q.insertPack(tx, p)
-  for (const c of lot.commands) await q.insertCommand(tx, c)
-  for (const f of lot.facts) await q.insertFact(tx, f)
+  await insert(tx, lots, [lot])
+  await q.insertGroups(tx, lot.id, lot.groups)
+  await insert(tx, weighings, lot.weighings)
+  await insert(tx, packs, lot.packs)
+  await insert(tx, commands, lot.commands)
+  await insert(tx, facts, lot.facts)
+  await insert(tx, units, unitsKept(lot))
 }

@@ -5,6 +5,7 @@ import { issueOf, type Names } from '#core/measure'
 import { selectPin } from '../anatomies/queries.ts'
 import { selectSheets } from '../sheets/queries.ts'
 import { refusedFor, type Refused, type Taken } from '../store/outcomes.ts'
+import type { UnitKept } from '../store/tables/index.ts'
 import type { Tx } from '../store/tx.ts'
 import * as q from './queries.ts'
 
@@ -79,17 +80,20 @@ export async function sayOfPacks(
     const known = await Promise.all(events.map((e) => q.selectUnit(tx, e.number)))
     const gone = events.filter((_, i) => known[i]?.state !== 'here').map((e) => e.number)
     if (gone.length > 0) return refusedFor(issueOf('packs-gone', 'events', { numbers: gone }))
-    for (const e of events) await q.insertEvent(tx, { ...e, ...by, at })
+    await q.insertEvents(
+      tx,
+      events.map((e) => ({ ...e, ...by, at })),
+    )
   }
   const numbers = [...new Set(events.map((e) => e.number))]
   return { result: 'kept', packs: await Promise.all(numbers.map(async (n) => (await packBy(tx, n))!)) }
 }
 
-/** Packs of a lot as a bundle holds it. */
-export async function importUnits(tx: Tx, lot: Lot): Promise<void> {
-  const units = unitsOf(lot.packs, lot.facts)
-  for (const p of lot.packs) {
-    const own = units.filter((u) => u.weighIn === p.id)
-    await q.insertUnits(tx, lot.id, own, { place: p.place ?? null, at: p.at })
-  }
+/** Packs of a lot as they lie there: each where its weighing put it. */
+export function unitsKept(lot: Pick<Lot, 'id' | 'packs' | 'facts'>): UnitKept[] {
+  const made = new Map(lot.packs.map((p) => [p.id, p]))
+  return unitsOf(lot.packs, lot.facts).map((u) => {
+    const { place = null, at } = made.get(u.weighIn)!
+    return { ...u, lot: lot.id, place, at }
+  })
 }

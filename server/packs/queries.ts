@@ -1,6 +1,7 @@
 import { unitRowSchema, type PackPage, type PacksAsked, type UnitRow } from '#contracts'
 import { grams } from '#core/measure'
-import { hashSchema, packEventSchema, type PackEvent, type Unit } from '#core/records'
+import { hashSchema, type PackEvent, type Unit } from '#core/records'
+import { insert, packEvents, select } from '../store/tables/index.ts'
 import { instant, many, one, shown, type Row, type Tx } from '../store/tx.ts'
 
 const heldSchema = unitRowSchema.omit({ names: true }).extend({ anatomy: hashSchema })
@@ -25,58 +26,25 @@ const unitOf = (r: Row): UnitHeld =>
     at: instant(r.at),
   })
 
-const eventOf = (r: Row): PackEvent =>
-  packEventSchema.parse({
-    id: r.id,
-    number: Number(r.number),
-    what: r.what,
-    place: r.place,
-    at: instant(r.at),
-    device: r.device,
-    person: r.person,
-  })
-
 /**
- * The next revision of a lot for a weigh-in, and the first number that was never given out: the database runs one at a time.
- * Null where that weigh-in is kept already: nothing is taken.
+ * The next revision of a lot for a weigh-in, and the first of as many numbers as it makes packs: whoever writes next waits until
+ * this is kept, so no number is given twice, and a refusal leaves no gap. Null where that weigh-in is kept already: nothing is taken.
  */
-export async function takeNumber(
+export async function takeNumbers(
   tx: Tx,
   lot: string,
   weighIn: string,
-): Promise<{ rev: number; number: number } | null> {
+  packs: number,
+): Promise<{ rev: number; number: number | null } | null> {
   const row = await one<Row>(
     tx,
-    `update lot set rev = rev + 1 where id = $1 and not exists (select 1 from pack where id = $2)
-     returning rev, (select coalesce(max(number), 0) + 1 from unit) as number`,
-    [lot, weighIn],
+    `with fresh as (select where not exists (select 1 from pack where id = $2)),
+     taken as (
+       update counter set next = next + $3 from fresh where name = 'pack' and $3 > 0 returning next - $3 as number)
+     update lot set rev = rev + 1 from fresh where lot.id = $1 returning rev, (select number from taken) as number`,
+    [lot, weighIn, packs],
   )
-  return row && { rev: Number(row.rev), number: Number(row.number) }
-}
-
-export async function insertUnits(
-  tx: Tx,
-  lot: string,
-  units: readonly Unit[],
-  of: { place: string | null; at: string },
-): Promise<void> {
-  if (units.length === 0) return
-  await tx.query(
-    `insert into unit (number, weigh_in, lot, cut, grams, state, place, at)
-     select u.number, u.weigh_in, $1, u.cut, u.grams, u.state, $6, $7
-     from unnest($2::bigint[], $3::uuid[], $4::text[], $5::bigint[], $8::text[])
-       as u (number, weigh_in, cut, grams, state)`,
-    [
-      lot,
-      units.map((u) => u.number),
-      units.map((u) => u.weighIn),
-      units.map((u) => u.cut),
-      units.map((u) => u.grams),
-      of.place,
-      of.at,
-      units.map((u) => u.state),
-    ],
-  )
+  return row && { rev: Number(row.rev), number: row.number === null ? null : Number(row.number) }
 }
 
 /** What became of packs. */
@@ -168,26 +136,33 @@ export async function selectUsed(
   return rows.map((r) => Number(r.used))
 }
 
-export async function selectEvents(tx: Tx, number: number): Promise<PackEvent[]> {
-  return (await many<Row>(tx, 'select * from pack_event where number = $1 order by ordinal', [number])).map(
-    eventOf,
-  )
-}
+export const selectEvents = (tx: Tx, number: number): Promise<PackEvent[]> =>
+  select(tx, packEvents, 'number = $1', [number])
 
-export async function selectAllEvents(tx: Tx): Promise<PackEvent[]> {
-  return (await many<Row>(tx, 'select * from pack_event order by ordinal')).map(eventOf)
-}
+export const selectEventsBy = (tx: Tx, ids: readonly string[]): Promise<PackEvent[]> =>
+  select(tx, packEvents, 'id = any($1::uuid[])', [ids])
 
-export async function selectEventsBy(tx: Tx, ids: readonly string[]): Promise<PackEvent[]> {
-  return (
-    await many<Row>(tx, 'select * from pack_event where id = any($1::uuid[]) order by ordinal', [ids])
-  ).map(eventOf)
-}
-
-export async function insertEvent(tx: Tx, e: PackEvent): Promise<void> {
+/** What was done with packs, and where they lie for it: of several that put one, the last. */
+export async function insertEvents(tx: Tx, events: readonly PackEvent[]): Promise<void> {
+  await insert(tx, packEvents, events)
+  const lies = new Map(events.flatMap((e) => (e.what === 'put' ? [[e.number, e.place] as const] : [])))
   await tx.query(
-    'insert into pack_event (id, number, what, place, at, device, person) values ($1, $2, $3, $4, $5, $6, $7)',
-    [e.id, e.number, e.what, e.place, e.at, e.device, e.person],
+    `update unit set place = l.place from unnest($1::bigint[], $2::text[]) as l (number, place)
+     where unit.number = l.number`,
+    [[...lies.keys()], [...lies.values()]],
   )
-  if (e.what === 'put') await tx.query('update unit set place = $2 where number = $1', [e.number, e.place])
 }
+
+/** Where every pack lies, by what was said of it last: after its events came from a bundle. */
+export const placePacks = async (tx: Tx): Promise<void> =>
+  void (await tx.query(
+    `update unit set place = e.place
+     from (select distinct on (number) number, place from pack_event where what = 'put' order by number, ordinal desc) e
+     where e.number = unit.number`,
+  ))
+
+/** The next number is above every one that was ever given: after packs came from a bundle. */
+export const countPacks = async (tx: Tx): Promise<void> =>
+  void (await tx.query(
+    `update counter set next = greatest(next, (select coalesce(max(number), 0) + 1 from unit)) where name = 'pack'`,
+  ))

@@ -21,6 +21,7 @@ import birds from './016-birds.sql?raw'
 import history from './017-history.sql?raw'
 import weighedOn from './018-weighed-on.sql?raw'
 import kinds from './019-kinds.sql?raw'
+import counters from './020-counters.sql?raw'
 
 interface Migration {
   id: number
@@ -163,6 +164,7 @@ const MIGRATIONS: Migration[] = [
   { id: 17, sql: history },
   { id: 18, sql: weighedOn },
   { id: 19, sql: kinds },
+  { id: 20, sql: counters },
 ]
 
 /** The schema this program writes. */

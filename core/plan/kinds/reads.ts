@@ -1,7 +1,7 @@
 import { lookup, type Anatomy } from '#core/anatomy'
 import { issueOf, type Issue, type Kg, type Names, type Says, type TypedMass } from '#core/measure'
 import type { Decision, DecisionOf, FactKind, FactOf, Field, SideName } from '#core/records'
-import type { FactsDraft } from '../facts.ts'
+import type { FactsDraft } from './draft.ts'
 import type { Wanted } from './wanted.ts'
 
 /** In what a record is said: the farm's units and names, the pack it grinds into, the animal where it is known. */

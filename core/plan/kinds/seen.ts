@@ -3,7 +3,7 @@ import { canHang } from '#core/carcass'
 import { gramsOf, issueOf, kgOf, type Issue } from '#core/measure'
 import { END_WORDS, type Observation } from '#core/records'
 import { routesFor, ruleOf } from '#core/rules'
-import type { FactsDraft } from '../facts.ts'
+import type { FactsDraft } from './draft.ts'
 import { hungWords } from '../hungWords.ts'
 import { called, knowsAll, shownAs, unknown, wrongSide, type ReadsFact } from './reads.ts'
 
