@@ -14,6 +14,7 @@ import {
 import { appendSchema, factsSchema, joinSchema, splitSchema } from './lots.ts'
 import { packEventsSchema } from './packs.ts'
 import { ownChangeSchema, planChangeSchema, sheetChangeSchema } from './plans.ts'
+import { writesSchema } from './writes.ts'
 
 /** Every address of the API, below /api, with the form of what it is sent: what a test that tries them all goes by. */
 export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; body?: z.ZodType }[] = [
@@ -37,6 +38,7 @@ export const ROUTES: { method: 'get' | 'post' | 'put' | 'delete'; path: string; 
   { method: 'post', path: '/lots/:id/facts', body: factsSchema },
   { method: 'post', path: '/lots/:id/groups', body: splitSchema },
   { method: 'post', path: '/lots/:id/groups/joined', body: joinSchema },
+  { method: 'post', path: '/writes', body: writesSchema },
   { method: 'get', path: '/packs' },
   { method: 'get', path: '/packs/used' },
   { method: 'get', path: '/packs/:number' },

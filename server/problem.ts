@@ -65,11 +65,14 @@ export const taken = ({ held, sent }: Omit<Taken, 'result'>) =>
     sent,
   })
 
-/** The lot a write left behind, or the refusal it came to. */
-export function changeKept(out: Kept, tongue: Tongue | null = null) {
+/** What a write left behind, or the refusal it came to. */
+export function changeKept<K extends { result: 'kept' }>(
+  out: K | Exclude<Kept, { result: 'kept' }>,
+  tongue: Tongue | null = null,
+): K {
   switch (out.result) {
     case 'kept':
-      return out.change
+      return out
     case 'missing':
       throw notFound('lot')
     case 'taken':

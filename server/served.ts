@@ -8,6 +8,7 @@ import { callerOf } from './devices/gate.ts'
 import type { Bell } from './events.ts'
 import type { Desk } from './instruments/desk.ts'
 import type { Keeping } from './keeping/service.ts'
+import type { AllKept } from './lots/writes.ts'
 import type { PaperMaker } from './papers/maker.ts'
 import { changeKept, notFound, refused, valueKept } from './problem.ts'
 import type { Changed, Kept } from './store/outcomes.ts'
@@ -58,7 +59,14 @@ export const valueIn = async <T>(store: Store, out: Changed<T>) => valueKept(out
 
 /** What a write added to its lot, once the other windows are told by whom: who has it asks for nothing. */
 export async function changeIn({ store, bell }: Served, req: Request, request: string, out: Kept) {
-  const change = changeKept(out, await tongueFor(store, out))
+  const { change } = changeKept(out, await tongueFor(store, out))
   bell.ring({ lot: change.id, rev: change.rev, device: authorOf(req).device, request })
   return change
+}
+
+/** The same of several writes: every lot of them is told of. */
+export async function changesIn({ store, bell }: Served, req: Request, request: string, out: AllKept) {
+  const { changes } = changeKept(out, await tongueFor(store, out))
+  for (const { id, rev } of changes) bell.ring({ lot: id, rev, device: authorOf(req).device, request })
+  return changes
 }

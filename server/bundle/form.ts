@@ -120,11 +120,6 @@ function faultsIn(content: Content): Issue[] {
         ? []
         : [fault(`attachments.${hash.slice(0, 8)}`, 'it was altered')],
     ),
-    ...twice(
-      lots.flatMap((l, i) =>
-        [...new Set(l.commands.map((c) => c.batch))].map((b): [string, string] => [`lots.${i}.commands`, b]),
-      ),
-    ),
     ...numberFaults(content),
     ...papers.flatMap((p, i) => [
       ...(lotIds.has(p.lot) ? [] : [fault(`papers.${i}`, 'it names a lot that is not in the bundle')]),

@@ -85,6 +85,7 @@ const FLOOR: { method: string; path: RegExp; body?: (body: unknown) => boolean }
   { method: 'POST', path: /^\/lots\/[^/]+\/(?:weighings|packs)$/ },
   { method: 'PUT', path: /^\/attachments\// },
   { method: 'POST', path: /^\/lots\/[^/]+\/facts$/, body: isFloorFacts },
+  { method: 'POST', path: /^\/writes$/, body: isFloorWrites },
   {
     method: 'POST',
     path: /^\/lots\/[^/]+\/papers$/,
@@ -97,6 +98,17 @@ function isFloorFacts(body: unknown): boolean {
   return (
     Array.isArray(facts) &&
     facts.every((f) => rightOf('fact', (f as { fact?: { kind?: unknown } } | null)?.fact?.kind) === 'weigh')
+  )
+}
+
+/** Several writes, each of which it may make by itself. */
+function isFloorWrites(body: unknown): boolean {
+  const writes = (body as { writes?: unknown } | null)?.writes
+  return (
+    Array.isArray(writes) &&
+    writes.every((w: { is?: unknown; facts?: unknown } | null) =>
+      w?.is === 'facts' ? isFloorFacts(w.facts) : w?.is === 'weighing' || w?.is === 'pack',
+    )
   )
 }
 

@@ -204,24 +204,30 @@ export async function decide(tx: Tx, to: To & { append: Append }, { lots }: Besi
   const lot = await lots.read(tx, to.lot)
   if (!lot) return missing
   const { batch, base, own, undoes, redoes, commands } = to.append
-  const held = await q.selectBatch(tx, batch)
+  const ofBatch = await q.selectBatch(tx, batch)
+  const ids = commands.map((c) => c.id)
+  // One press decides for several groups: what of it is here is told by the ids of its decisions.
+  const known = ofBatch.find((c) => ids.includes(c.id))
+  const held = ofBatch.filter((c) => c.group === known?.group)
   if (held.length > 0) {
     const { group, undoes: u, redoes: r } = held[0]!
     const as = { group, undoes: u, redoes: r, commands: held.map(({ id, decision }) => ({ id, decision })) }
     const sent = { group: groupAgain(lot, to.append.group, group), undoes, redoes, commands }
     return again(tx, lot.id, held[0]!.rev, as, sent)
   }
-  const ids = commands.map((c) => c.id)
   const twice = await q.selectCommandsBy(tx, ids)
   if (twice.length > 0) return { result: 'taken', held: twice, sent: commands }
   if (base > lot.rev) return refusedFor(issueOf('base-ahead', 'base', {}))
   const decisions = commands.map((c) => c.decision)
   const back = undoes ?? redoes
-  const before = back === null ? undefined : lot.commands.find((c) => c.batch === back)?.group
+  const taken = lot.commands.filter((c) => back !== null && c.batch === back).map((c) => c.group)
+  const before = taken.find((id) => id === to.append.group) ?? taken[0]
   const cutting = before === undefined && decisions.some((d) => isGroupField(d.field))
   const group =
     lot.groups.find((g) => g.id === before) ?? groupOf(lot, cutting ? to.append.group : undefined, cutting)
   if (isIssue(group)) return refusedFor(group)
+  const sameBatch = ofBatch.filter((c) => c.group === group.id)
+  if (sameBatch.length > 0) return { result: 'taken', held: sameBatch, sent: commands }
   const decided = ofGroup(lot.commands, group.id)
   const view = viewOf(lot, group.id)
   const moved = commands.findIndex((c) => c.decision.field === 'anatomy')

@@ -36,6 +36,13 @@ export class Lots {
     if (now) this.#held.set(change.id, now)
   }
 
+  /** Lots as they stand within one transaction, what it added to them too: nothing of it is held after. */
+  draft(): Lots {
+    const own = new Lots()
+    for (const [id, lot] of this.#held) own.#held.set(id, lot)
+    return own
+  }
+
   /** Other records lie there now. */
   clear(): void {
     this.#held.clear()

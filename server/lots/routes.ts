@@ -9,10 +9,11 @@ import {
   newWeighingSchema,
   railAskedSchema,
   splitSchema,
+  writesSchema,
 } from '#contracts'
 import { revisionSchema } from '#core/records'
 import { notFound, parsed } from '../problem.ts'
-import { authorOf, changeIn, idOf, type Served } from '../served.ts'
+import { authorOf, changeIn, changesIn, idOf, type Served } from '../served.ts'
 
 /** Lots: each write answers with the rows it added and the revision its lot is at now. */
 export function lotRoutes(served: Served): Router {
@@ -85,6 +86,12 @@ export function lotRoutes(served: Served): Router {
   api.post('/lots/:id/groups/joined', async (req, res) => {
     const join = parsed(joinSchema, req.body)
     res.json(await changeIn(served, req, join.id, await store.run('join', { ...to(req), join })))
+  })
+
+  api.post('/writes', async (req, res) => {
+    const sent = parsed(writesSchema, req.body)
+    const out = await store.run('write', { ...sent, by: authorOf(req), at: at() })
+    res.json({ changes: await changesIn(served, req, sent.request, out) })
   })
   return api
 }

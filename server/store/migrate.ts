@@ -22,6 +22,7 @@ import history from './017-history.sql?raw'
 import weighedOn from './018-weighed-on.sql?raw'
 import kinds from './019-kinds.sql?raw'
 import counters from './020-counters.sql?raw'
+import requests from './021-requests.sql?raw'
 
 interface Migration {
   id: number
@@ -165,6 +166,7 @@ const MIGRATIONS: Migration[] = [
   { id: 18, sql: weighedOn },
   { id: 19, sql: kinds },
   { id: 20, sql: counters },
+  { id: 21, sql: requests },
 ]
 
 /** The schema this program writes. */

@@ -9,6 +9,7 @@ import { bench } from '../lots/bench.ts'
 import { card, hangLot, lotSince } from '../lots/operations.ts'
 import { selectLot } from '../lots/queries.ts'
 import { rail } from '../lots/rail.ts'
+import { write } from '../lots/writes.ts'
 import { packBy, packingUsed, packs, sayOfPacks } from '../packs/operations.ts'
 import { keepPaper } from '../papers/operations.ts'
 import { selectPaper } from '../papers/queries.ts'
@@ -49,6 +50,7 @@ export const writes = {
   note: oneThing(note),
   split: oneThing(split),
   join: oneThing(join),
+  write,
   sayOfPacks,
   keepPaper: oneThing(keepPaper),
   importBundle,

@@ -43,8 +43,12 @@ export interface StoreOptions {
   warned?: (words: string | null) => void
 }
 
-const isKept = (out: unknown): out is { result: 'kept'; change: LotChange } =>
-  typeof out === 'object' && out !== null && 'result' in out && out.result === 'kept' && 'change' in out
+/** What a write added to lots; none where it was not kept, or was of something else. */
+function changesIn(out: unknown): LotChange[] {
+  if (typeof out !== 'object' || out === null || !('result' in out) || out.result !== 'kept') return []
+  if ('changes' in out) return out.changes as LotChange[]
+  return 'change' in out ? [out.change as LotChange] : []
+}
 
 /** Opens the records of a data folder on this thread: operations run one after another, each a transaction. */
 export async function openStore(folder: string, options: StoreOptions = {}): Promise<Store> {
@@ -76,7 +80,7 @@ export async function openStore(folder: string, options: StoreOptions = {}): Pro
         beside: Beside,
       ) => Promise<ResultOf<K>>
       const out = await engine.run((tx) => operation(tx, argument, beside), name in writes)
-      if (isKept(out)) beside.lots.committed(out.change)
+      for (const change of changesIn(out)) beside.lots.committed(change)
       return out
     },
     checkpoint: engine.checkpoint,

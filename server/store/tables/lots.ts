@@ -19,6 +19,7 @@ import {
   boolean,
   instantAt,
   integer,
+  jsonb,
   numbers,
   shownAs,
   text,
@@ -61,6 +62,26 @@ export const groups = table<Group, Group & { lot: string }>({
   },
   also: { lot: { column: uuid, from: (g) => g.lot } },
   bundle: 'groups',
+})
+
+/** What a request of several writes came to, so that it is answered the same again. */
+export interface Request {
+  id: string
+  digest: string
+  lots: { lot: string; from: number; rev: number }[]
+  at: string
+}
+export const requests = table<Request>({
+  name: 'request',
+  schema: z.object({
+    ...{ id: z.string(), digest: z.string(), at: z.string() },
+    lots: z.array(z.object({ lot: z.string(), from: z.number(), rev: z.number() })),
+  }),
+  keeps: 'append',
+  key: ['id'],
+  order: ['at'],
+  called: 'request',
+  columns: { id: uuid, digest: text, lots: jsonb, at: instantAt },
 })
 
 /** What else a group was put together of. */
