@@ -5,6 +5,7 @@ import { useMediaQuery } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import type { Write } from '#contracts'
 import type { Species } from '#core/anatomy'
 import { parseMass, sayIssue } from '#core/measure'
 import { ALL_HANGS, type Hangs } from '#core/records'
@@ -13,8 +14,7 @@ import HangsChoice from '../pieces/HangsChoice.vue'
 import { vRoving } from '../pieces/roving.ts'
 import SpeciesMark from '../pieces/SpeciesMark.vue'
 import { fieldIssue, type FieldIssue } from '../state/api.ts'
-import { useFarm } from '../state/farm.ts'
-import { useLots } from '../state/lots.ts'
+import { saidFirst, useFarm } from '../state/farm.ts'
 import { aboutOf, allAbout, figuresOfSpecies } from '../state/species.ts'
 import { useWords } from '../state/words.ts'
 
@@ -80,25 +80,26 @@ async function hang() {
     ...(live && !live.ok ? live.issues.map((i) => fieldIssue('live', sayIssue(i))) : []),
   ]
   if (issues.value.length > 0) return
-  const refusals = await store.hangLot({ id, tag: form.tag, species: form.species, count })
-  if (refusals.length > 0) return void (issues.value = refusals)
-  if (!isWhole.value) {
-    const said = await useLots().noteNow(id, { kind: 'observation', what: 'hangs', value: hangs.value })
-    if (said.length > 0) return void (issues.value = said)
-  }
-  if (live?.ok) {
-    const weighed = await useLots().weigh(id, {
-      id: uuid(),
-      stage: isWhole.value ? 'live' : 'hanging',
-      basis: isWhole.value ? null : hangs.value.as === 'part' ? 'boxed' : 'cold',
-      source: 'scale',
-      shown: live.value,
-      corrects: null,
-      stands: true,
-      confirmed: false,
+  const writes: Write[] = [{ is: 'hung', lot: id, hung: { id, tag: form.tag, species: form.species, count } }]
+  if (!isWhole.value) writes.push(saidFirst(id, { kind: 'observation', what: 'hangs', value: hangs.value }))
+  if (live?.ok)
+    writes.push({
+      ...{ is: 'weighing', lot: id },
+      weighing: {
+        id: uuid(),
+        stage: isWhole.value ? 'live' : 'hanging',
+        basis: isWhole.value ? null : hangs.value.as === 'part' ? 'boxed' : 'cold',
+        source: 'scale',
+        shown: live.value,
+        corrects: null,
+        stands: true,
+        confirmed: false,
+      },
     })
-    if (weighed.length > 0) return void (issues.value = weighed.map((w) => ({ ...w, field: 'live' })))
-  }
+  const refusals = await store.keepAll(writes)
+  const ofForm = ['tag', 'count', 'species']
+  if (refusals.length > 0)
+    return void (issues.value = refusals.map((r) => (ofForm.includes(r.field) ? r : { ...r, field: 'live' })))
   await router.push(store.queue.isHere(id) ? { name: 'rail' } : { name: 'hang', params: { id } })
 }
 </script>

@@ -7,17 +7,18 @@ import type {
   Lot,
   LotCard,
   LotChange,
-  NewLot,
   Problem,
   Rail,
   Rung,
   Standing,
   StoredPlan,
+  Write,
+  Written,
   You,
 } from '#contracts'
 import type { Inverse } from '#core/plan'
 import type { Standing as Stand } from '#core/reading'
-import type { CutPlan, Farm } from '#core/records'
+import type { CutPlan, FactBody, Farm } from '#core/records'
 import { ask, hearHistory, history, issuesOf, type FieldIssue } from './api.ts'
 import { becomes, ME } from './device.ts'
 import { listenWith } from './ear.ts'
@@ -27,7 +28,12 @@ import { outbox, type Pending } from './queue.ts'
 export interface OpenConflict {
   lot: string
   conflicts: NonNullable<Problem['conflicts']>
-  of: Pending | { undo: Inverse; how: 'undoes' | 'redoes' }
+  of: Pending | { undo: Undo; how: 'undoes' | 'redoes' }
+}
+/** A press that is taken back or brought back: what of it is of each group. */
+export interface Undo {
+  batch: string
+  parts: { group: string; inverse: Inverse }[]
 }
 
 /** What holds the records of opened lots, once a page needs any (lots.ts). */
@@ -39,6 +45,15 @@ export interface LotsKeeper {
   /** Something may have been missed; `anew` where other records lie there now. */
   catchUp(anew: boolean): void
 }
+
+/** Facts of a lot of which nothing was said before, as they are written. */
+export const saidFirst = (lot: string, ...facts: FactBody[]): Write => ({
+  ...{ is: 'facts', lot },
+  facts: { facts: facts.map((fact) => ({ id: uuid(), corrects: null, stands: true, fact })) },
+})
+
+/** Which of several writes an issue is in: a page knows its own fields. */
+const WRITE = /^writes\.\d+\.(?:(?:hung|weighing|pack|facts|append|split|joined)\.)?/
 
 /** The farm as its pages open with it: its words and money, its lots as they hang, plans; and what is on its way. */
 export const useFarm = defineStore('farm', () => {
@@ -212,6 +227,34 @@ export const useFarm = defineStore('farm', () => {
     return []
   }
 
+  /**
+   * Sends several writes that belong together and waits for them: all are kept or none, and then why. What is wrong is at its own
+   * field, whichever of them it is in. Where no answer comes they lie in the queue, together.
+   */
+  async function keepAll(writes: Write[]): Promise<FieldIssue[]> {
+    const request = uuid()
+    const item: Pending = { lot: writes[0]!.lot, writes, request }
+    if (writes.some((w) => w.is !== 'hung' && queue.isHere(w.lot))) {
+      queue.add(item)
+      return []
+    }
+    waiting.add(request)
+    const answer = await ask<Written>('POST', '/writes', { request, writes })
+    waiting.delete(request)
+    if (answer.kind === 'unreachable') {
+      queue.add(item)
+      return []
+    }
+    if (answer.kind === 'problem')
+      return issuesOf(answer).map((i) => ({ ...i, field: i.field.replace(WRITE, '') }))
+    for (const change of answer.body.changes) {
+      outdate(change.id)
+      await keeper?.merge(change)
+    }
+    if (writes.some((w) => w.is === 'hung')) await freshen()
+    return []
+  }
+
   /** Saves the farm's settings, or holds them here; where another window changed them since, what stands now comes back beside them. */
   async function saveFarm(
     next: Farm,
@@ -265,9 +308,9 @@ export const useFarm = defineStore('farm', () => {
     load,
     listen,
     keep,
+    keepAll,
     saveFarm,
     keepPlan,
-    hangLot: (hung: NewLot) => keep<Lot>('/lots', hung, () => freshen(), { lot: hung.id, hung }),
     queue: markRaw(queue),
     heldBy: (lots: LotsKeeper) => (keeper = lots),
   }

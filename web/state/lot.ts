@@ -1,10 +1,10 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed, inject, onScopeDispose, provide, ref, shallowRef, watch, type InjectionKey } from 'vue'
 import same from 'fast-deep-equal'
-import type { Join, NewPack, NewWeighing, Split } from '#contracts'
+import type { Join, NewPack, NewWeighing, Split, Write } from '#contracts'
 import type { Anatomy, SideName } from '#core/anatomy'
 import { extentOf, sidesIn } from '#core/carcass'
-import { nextRedo, nextUndo, tried, type FactRow, type Inverse } from '#core/plan'
+import { nextRedo, nextUndo, tried, type FactRow } from '#core/plan'
 import { reckon, withRanges, type GroupState, type LotState, type Rank, type Reckoning } from '#core/reading'
 import {
   ALL_HANGS,
@@ -23,6 +23,7 @@ import {
 } from '#core/records'
 import { ME } from './device.ts'
 import { drawings } from './figures.ts'
+import type { Undo } from './farm.ts'
 import { useLots } from './lots.ts'
 import { tally } from './tally.ts'
 
@@ -100,13 +101,25 @@ function openLot(id: () => string, isOfWhole: () => boolean) {
     const line = lineageOf(all, group.value ?? onlyLeaf(all)?.id ?? wholeOf(all).id)
     return line.map((g) => commands.filter((c) => c.group === g.id))
   })
-  const newest = (next: typeof nextUndo): Inverse | null => {
+  /** The newest press, with all that it decided: for the lot and for its groups. */
+  const newest = (next: typeof nextUndo): Undo | null => {
     const found = decided.value.flatMap((commands) => {
       const inverse = next(commands, ME, store.passed)
       const rev = Math.max(0, ...commands.filter((c) => c.batch === inverse?.batch).map((c) => c.rev))
       return inverse ? [{ inverse, rev }] : []
     })
-    return found.toSorted((a, b) => b.rev - a.rev)[0]?.inverse ?? null
+    const batch = found.toSorted((a, b) => b.rev - a.rev)[0]?.inverse.batch
+    if (batch === undefined) return null
+    const all = store.keptOf(lot.value!).commands
+    const parts = [...new Set(all.filter((c) => c.batch === batch).map((c) => c.group))].flatMap((of) => {
+      const inverse = next(
+        all.filter((c) => c.group === of),
+        ME,
+        store.passed,
+      )
+      return inverse?.batch === batch ? [{ group: of, inverse }] : []
+    })
+    return { batch, parts }
   }
   const undoable = computed(() => newest(nextUndo))
   const redoable = computed(() => newest(nextRedo))
@@ -169,6 +182,8 @@ function openLot(id: () => string, isOfWhole: () => boolean) {
     factOf: (is: (fact: FactBody) => boolean) => inForce(state.value?.facts ?? []).filter((f) => is(f.fact)),
     weigh: (body: NewWeighing) => store.weigh(id(), { ...body, ...weighedFor() }),
     pack: (body: NewPack) => store.pack(id(), { ...body, ...weighedFor() }),
+    /** The same as they are written together with others. */
+    packed: (body: NewPack): Write => ({ is: 'pack', lot: id(), pack: { ...body, ...weighedFor() } }),
     split: (body: Split) => store.split(id(), body),
     join: (body: Join) => store.join(id(), body),
     undo: () => undoable.value && store.takeBack(id(), undoable.value, 'undoes'),

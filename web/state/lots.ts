@@ -2,12 +2,12 @@ import same from 'fast-deep-equal'
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
 import { computed, markRaw, shallowRef } from 'vue'
-import type { Join, Lot, LotChange, NewFact, NewPack, NewWeighing, Split } from '#contracts'
+import type { Join, Lot, LotChange, NewFact, NewPack, NewWeighing, Split, Write } from '#contracts'
 import { joined } from '#contracts/wire'
 import type { Anatomy } from '#core/anatomy'
 import { compile, type Flow } from '#core/carcass'
 import { gramsOf } from '#core/measure'
-import { standingFact, type FactRow, type Inverse } from '#core/plan'
+import { standingFact, type FactRow } from '#core/plan'
 import { figuresOf, viewOf, type KeptLot, type LotState } from '#core/reading'
 import {
   inForce,
@@ -22,8 +22,8 @@ import {
 } from '#core/records'
 import { ask } from './api.ts'
 import { ME } from './device.ts'
-import { useFarm } from './farm.ts'
-import { requestOf } from './queue.ts'
+import { useFarm, type OpenConflict, type Undo } from './farm.ts'
+import { partsOf, requestOf, writeOf, type OfLot } from './queue.ts'
 
 /** The records of lots that were opened, and the decisions still on their way. Figures are computed, never stored. */
 export const useLots = defineStore('lots', () => {
@@ -100,74 +100,85 @@ export const useLots = defineStore('lots', () => {
     return (cutting ? (group ?? onlyLeaf(lot.groups)?.id) : null) ?? wholeOf(lot.groups).id
   }
 
-  /** Decides for a group, and what is no group’s business for the lot. */
-  function decide(lot: string, decisions: Decision[], group: string | null = null) {
+  /** What a press decides, as it is written: for a group, and what is no group’s business for the lot; one batch, undone together. */
+  function decided(lot: string, decisions: Decision[], group: string | null = null, batch = uuid()): Write[] {
     const held = lots.value.get(lot)
-    if (!held) return
-    for (const cutting of [true, false])
-      send(
-        held,
-        decisions.filter((d) => isGroupField(d.field) === cutting),
-        groupFor(held, cutting, group),
-      )
+    if (!held) return []
+    return [true, false].flatMap((cutting) =>
+      appended(held, {
+        ...{ batch, group: groupFor(held, cutting, group) },
+        decisions: decisions.filter((d) => isGroupField(d.field) === cutting),
+      }),
+    )
   }
+  const decide = (lot: string, decisions: Decision[], group: string | null = null) =>
+    post(decided(lot, decisions, group))
 
-  function send(
-    held: Lot,
-    decisions: Decision[],
-    group: string,
-    back: { undoes?: string; redoes?: string } = {},
-  ) {
-    if (decisions.length === 0) return
+  interface Appended {
+    batch: string
+    group: string
+    decisions: Decision[]
+    back?: { undoes?: string; redoes?: string }
+  }
+  function appended(held: Lot, { batch, group, decisions, back }: Appended): Write[] {
+    if (decisions.length === 0) return []
     const lot = held.id
-    const batch = uuid()
     const mine = own.get(lot) ?? []
-    farm.queue.add({
-      lot,
-      append: {
-        batch,
-        group,
-        base: held.rev,
-        own: mine.slice(-200),
-        undoes: back.undoes ?? null,
-        redoes: back.redoes ?? null,
-        commands: decisions.map((decision) => ({ id: uuid(), decision })),
+    own.set(lot, [...mine.filter((b) => b !== batch), batch])
+    return [
+      {
+        ...{ is: 'append', lot },
+        append: {
+          ...{ batch, group, base: held.rev, own: mine.slice(-200) },
+          ...{ undoes: back?.undoes ?? null, redoes: back?.redoes ?? null },
+          commands: decisions.map((decision) => ({ id: uuid(), decision })),
+        },
       },
-    })
-    own.set(lot, [...mine, batch])
+    ]
   }
 
-  /** Notes facts of a lot. Each corrects what is known about the same thing; `null` after an id withdraws that one. */
-  function note(lot: string, facts: FactBody[], withdrawn: FactRow[] = [], group: string | null = null) {
+  /** Sends what was written without waiting for it: several things together, all or none. */
+  function post(writes: Write[]) {
+    const [first, second] = writes
+    if (!first) return
+    if (second) return farm.queue.add({ lot: first.lot, writes, request: uuid() })
+    const [only] = partsOf({ lot: first.lot, writes, request: '' })
+    farm.queue.add(only!)
+  }
+
+  /** Facts of a lot as they are written. Each corrects what is known about the same thing; those in `withdrawn` are taken back. */
+  function noted(
+    lot: string,
+    facts: FactBody[],
+    withdrawn: FactRow[] = [],
+    group: string | null = null,
+  ): Write[] {
     const held = lots.value.get(lot)
-    if (!held) return
+    if (!held) return []
     const all = keptOf(held).facts
-    for (const cutting of [true, false]) {
+    return [true, false].flatMap((cutting) => {
       const of = groupFor(held, cutting, group)
       const known = all.filter((f) => f.group === of)
-      noteIn(
-        { lot, group: of },
-        known,
-        facts.filter((f) => isGroupFact(f) === cutting),
-        withdrawn.filter((w) => isGroupFact(w.fact) === cutting && known.some((k) => k.id === w.id)),
-      )
-    }
+      const said = [
+        ...stated(
+          known,
+          facts.filter((f) => isGroupFact(f) === cutting),
+        ),
+        ...withdrawn
+          .filter((w) => isGroupFact(w.fact) === cutting && known.some((k) => k.id === w.id))
+          .map(({ id, fact }): NewFact => ({ id: uuid(), corrects: id, stands: false, fact })),
+      ]
+      return said.length > 0 ? [{ is: 'facts' as const, lot, facts: { group: of, facts: said } }] : []
+    })
   }
+  const note = (lot: string, facts: FactBody[], withdrawn: FactRow[] = [], group: string | null = null) =>
+    post(noted(lot, facts, withdrawn, group))
 
-  function noteIn(
-    to: { lot: string; group: string },
-    known: readonly FactRow[],
-    facts: FactBody[],
-    withdrawn: FactRow[],
-  ) {
-    const stated = facts.flatMap((fact): NewFact[] => {
+  const stated = (known: readonly FactRow[], facts: FactBody[]): NewFact[] =>
+    facts.flatMap((fact) => {
       const now = standingFact(known, fact)
       return same(now?.fact, fact) ? [] : [{ id: uuid(), corrects: now?.id ?? null, stands: true, fact }]
     })
-    const gone = withdrawn.map(({ id, fact }): NewFact => ({ id: uuid(), corrects: id, stands: false, fact }))
-    const all = [...stated, ...gone]
-    if (all.length > 0) farm.queue.add({ ...to, facts: all })
-  }
 
   /** Hung after all: the withdrawal is withdrawn, and everything stands as it did. */
   async function hangAgain(lot: string) {
@@ -195,34 +206,35 @@ export const useLots = defineStore('lots', () => {
   const passed = shallowRef<ReadonlySet<string>>(new Set())
   const pass = (batch: string) => (passed.value = new Set([...passed.value, batch]))
 
-  /** Takes back or brings back a batch; what another has decided since is asked about first. */
-  function takeBack(lot: string, undo: Inverse, how: 'undoes' | 'redoes') {
-    if (undo.contested.length === 0) return sendBack(lot, undo.decisions, undo.batch, how)
-    const conflicts = undo.contested.map(({ mine, theirs }) => ({
+  /** Takes back or brings back a press; what another has decided since is asked about first. */
+  function takeBack(lot: string, undo: Undo, how: 'undoes' | 'redoes') {
+    const contested = undo.parts.flatMap((p) => p.inverse.contested)
+    if (contested.length === 0) return sendBack(lot, undo, how)
+    const conflicts = contested.map(({ mine, theirs }) => ({
       ...{ mine, theirs: theirs.decision, id: null, by: theirs.device },
     }))
     farm.conflict = { lot, conflicts, of: { undo, how } }
   }
   /** Of what would be undone another decided something since: theirs stays and the rest is undone, or all is set anew. */
-  function settleUndo(
-    lot: string,
-    { batch, decisions, contested }: Inverse,
-    how: 'undoes' | 'redoes',
-    mine: boolean,
-  ) {
-    if (mine || decisions.length === 0) pass(batch)
-    if (mine) decide(lot, [...decisions, ...contested.map((c) => c.mine)], groupOfBatch(lot, batch))
-    else sendBack(lot, decisions, batch, how)
+  function settleUndo(lot: string, undo: Undo, how: 'undoes' | 'redoes', mine: boolean) {
+    if (mine || undo.parts.every((p) => p.inverse.decisions.length === 0)) pass(undo.batch)
+    if (!mine) return sendBack(lot, undo, how)
+    post(
+      undo.parts.flatMap(({ group, inverse }) =>
+        decided(lot, [...inverse.decisions, ...inverse.contested.map((c) => c.mine)], group),
+      ),
+    )
   }
-  const groupOfBatch = (lot: string, batch: string): string | null => {
+  /** What is taken back or brought back is of the groups it was decided for, in one batch again. */
+  function sendBack(lot: string, { batch: of, parts }: Undo, how: 'undoes' | 'redoes') {
     const held = lots.value.get(lot)
-    return (held && keptOf(held).commands.find((c) => c.batch === batch)?.group) ?? null
-  }
-  /** What is taken back or brought back is of the group it was decided for. */
-  function sendBack(lot: string, decisions: Decision[], batch: string, how: 'undoes' | 'redoes') {
-    const held = lots.value.get(lot)
-    const group = groupOfBatch(lot, batch)
-    if (held && group) send(held, decisions, group, { [how]: batch })
+    const batch = uuid()
+    if (held)
+      post(
+        parts.flatMap(({ group, inverse }) =>
+          appended(held, { batch, group, decisions: inverse.decisions, back: { [how]: of } }),
+        ),
+      )
   }
 
   /** A conflict is settled: mine is sent again knowing theirs, or let go. */
@@ -235,22 +247,24 @@ export const useLots = defineStore('lots', () => {
     farm.queue.drop(requestOf(pending))
     if (choice === 'theirs') return
     await open(pending.lot)
-    if ('append' in pending)
-      decide(
-        pending.lot,
-        pending.append.commands.map((c) => c.decision),
-        pending.append.group,
+    post(partsOf(pending).flatMap((part) => sentAnew(part, conflicts)))
+  }
+
+  /** What met a conflict, as it is sent again: knowing what stands now. */
+  function sentAnew(part: OfLot, conflicts: OpenConflict['conflicts']): Write[] {
+    if ('append' in part)
+      return decided(
+        part.lot,
+        part.append.commands.map((c) => c.decision),
+        part.append.group,
       )
-    else if ('facts' in pending)
-      farm.queue.add({
-        lot: pending.lot,
-        ...(pending.group && { group: pending.group }),
-        facts: pending.facts.flatMap((f): NewFact[] => {
-          const clash = conflicts.find((c) => same(c.mine, f.stands ? f.fact : null))
-          if (!clash) return [{ ...f, id: uuid() }]
-          return f.stands || clash.id ? [{ ...f, id: uuid(), corrects: clash.id }] : []
-        }),
-      })
+    if (!('facts' in part)) return [writeOf(part)]
+    const facts = part.facts.flatMap((f): NewFact[] => {
+      const clash = conflicts.find((c) => same(c.mine, f.stands ? f.fact : null))
+      if (!clash) return [{ ...f, id: uuid() }]
+      return f.stands || clash.id ? [{ ...f, id: uuid(), corrects: clash.id }] : []
+    })
+    return facts.length > 0 ? [writeOf({ ...part, facts })] : []
   }
 
   /** A lot with what is still on its way, every row of its group. */
@@ -314,7 +328,9 @@ export const useLots = defineStore('lots', () => {
     fetchFlow,
     open,
     decide,
+    decided,
     note,
+    noted,
     correct,
     hangAgain,
     settle,
@@ -324,11 +340,6 @@ export const useLots = defineStore('lots', () => {
     stateOf,
     split,
     join,
-    /** Facts that the next request rests on: kept before it is sent, or refused. */
-    noteNow: (lot: string, ...bodies: FactBody[]) => {
-      const facts = bodies.map((fact): NewFact => ({ id: uuid(), corrects: null, stands: true, fact }))
-      return farm.keep<LotChange>(`/lots/${lot}/facts`, { id: facts[0]!.id, facts }, merge, { lot, facts })
-    },
     weigh: (lot: string, weighing: NewWeighing) =>
       farm.keep<LotChange>(`/lots/${lot}/weighings`, weighing, merge, { lot, weighing }),
     pack: (lot: string, pack: NewPack) =>

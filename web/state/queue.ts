@@ -12,11 +12,13 @@ import type {
   NewWeighing,
   Problem,
   Split,
+  Write,
+  Written,
 } from '#contracts'
 import { ask, history, issuesOf, sayProblem, type Answer } from './api.ts'
 
-/** What is on its way to the server; kept in the browser until it is acknowledged. The farm's settings are of no lot. */
-export type Pending = { lot: string; /** The history it was decided on. */ history?: string } & (
+/** One thing that is said of a lot. */
+export type OfLot = { lot: string } & (
   | { append: Append }
   | { facts: NewFact[]; group?: string }
   | { pack: NewPack }
@@ -24,8 +26,39 @@ export type Pending = { lot: string; /** The history it was decided on. */ histo
   | { hung: NewLot }
   | { split: Split }
   | { joined: Join }
-  | { settings: FarmChange; id: string }
 )
+/**
+ * What is on its way to the server; kept in the browser until it is acknowledged. Several things of one or more lots go together,
+ * all or none, under the lot of the first; the farm's settings are of no lot.
+ */
+export type Pending = { history?: string /* The history it was decided on. */ } & (
+  | OfLot
+  | { lot: string; writes: Write[]; request: string }
+  | { lot: string; settings: FarmChange; id: string }
+)
+
+/** One thing as it is written together with others. */
+export function writeOf(part: OfLot): Write {
+  if ('facts' in part) {
+    const { lot, facts, group } = part
+    return { is: 'facts', lot, facts: { facts, ...(group && { group }) } }
+  }
+  if ('append' in part) return { is: 'append', ...part }
+  if ('pack' in part) return { is: 'pack', ...part }
+  if ('weighing' in part) return { is: 'weighing', ...part }
+  if ('hung' in part) return { is: 'hung', ...part }
+  return 'split' in part ? { is: 'split', ...part } : { is: 'joined', ...part }
+}
+
+/** What of something pending is said, one after another: of a lot each. */
+export function partsOf(p: Pending): OfLot[] {
+  if ('settings' in p) return []
+  if (!('writes' in p)) return [p]
+  return p.writes.map((w): OfLot => {
+    if (w.is !== 'facts') return w
+    return { lot: w.lot, facts: w.facts.facts, ...(w.facts.group && { group: w.facts.group }) }
+  })
+}
 /** What was not taken, and why: it lies aside until a person sends it again or drops it. */
 export interface Aside {
   item: Pending
@@ -51,6 +84,7 @@ export interface QueueEvents {
 
 /** The id of a batch, of a pack, or of the first of some facts; made in the order of time, so it is also their order. */
 export function requestOf(p: Pending): string {
+  if ('writes' in p) return p.request
   if ('append' in p) return p.append.batch
   if ('facts' in p) return p.facts[0]!.id
   if ('split' in p) return p.split.into[0]!.id
@@ -66,9 +100,11 @@ const OTHER_HISTORY: Problem = {
   detail: 'Look whether this still holds, and send it again if it does.',
 }
 const isOfNow = (item: Pending) => !item.history || !history.value || item.history === history.value
-const sent = async (item: Pending): Promise<Answer<LotChange | KeptFarm>> =>
+type Kept = LotChange | KeptFarm | Written
+const sent = async (item: Pending): Promise<Answer<Kept>> =>
   isOfNow(item) ? sentNow(item) : { kind: 'problem', problem: OTHER_HISTORY }
-function sentNow(item: Pending): Promise<Answer<LotChange | KeptFarm>> {
+function sentNow(item: Pending): Promise<Answer<Kept>> {
+  if ('writes' in item) return ask<Written>('POST', '/writes', { request: item.request, writes: item.writes })
   if ('settings' in item) return ask<KeptFarm>('PUT', '/farm', item.settings)
   if ('hung' in item) return ask<LotChange>('POST', '/lots', item.hung)
   const to = (what: string, body: unknown) => ask<LotChange>('POST', `/lots/${item.lot}/${what}`, body)
@@ -129,7 +165,10 @@ export function outbox(events: QueueEvents) {
     sending = false
   }
 
-  const took = (body: LotChange | KeptFarm) => ('massUnit' in body ? events.saved?.(body) : events.kept(body))
+  async function took(body: Kept) {
+    if ('massUnit' in body) return events.saved?.(body)
+    for (const change of 'changes' in body ? body.changes : [body]) await events.kept(change)
+  }
 
   async function setAside(item: Pending, problem: Problem) {
     const { conflicts } = problem
@@ -191,8 +230,9 @@ export function outbox(events: QueueEvents) {
     },
     /** Whether a batch, or the first of some facts, is still on its way. */
     isPending: (request: string): boolean => pending.value.some((p) => requestOf(p) === request),
-    pendingOf: (lot: string): Pending[] => pending.value.filter((p) => p.lot === lot),
+    pendingOf: (lot: string): OfLot[] => pending.value.flatMap(partsOf).filter((p) => p.lot === lot),
     /** Whether a lot is known to this browser only: what is said of it waits behind it. */
-    isHere: (lot: string): boolean => pending.value.some((p) => 'hung' in p && p.lot === lot),
+    isHere: (lot: string): boolean =>
+      pending.value.flatMap(partsOf).some((p) => 'hung' in p && p.lot === lot),
   }
 }

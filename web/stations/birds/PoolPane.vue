@@ -9,14 +9,14 @@ import MassRange from '../../pieces/MassRange.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import { wrongIn, type FieldIssue } from '../../state/api.ts'
-import { useFarm } from '../../state/farm.ts'
+import { saidFirst, useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useLots } from '../../state/lots.ts'
 import { useWords } from '../../state/words.ts'
 import { packsWord } from './words.ts'
 
 /** What is too little of one bird and enough of all: as it is packed here, or weighed into a run of its own that bears its share of the cost. */
-const { read, central, lot, group, note } = useReading()
+const { read, central, lot, group } = useReading()
 const farm = useFarm()
 const lots = useLots()
 const words = useWords()
@@ -35,45 +35,34 @@ const options = computed(() =>
 const typed = ref('')
 const issues = ref<FieldIssue[]>([])
 const nameOf = (p: PoolPart) => words.name(p.part.names)
-/** Runs that were begun and could not be brought to an end: the next press goes on with them. */
-const begun = new Map<string, { id: string; says: boolean }>()
-async function run(p: PoolPart) {
+async function pool(p: PoolPart) {
   const field = 'weighed'
   const parsed = parseMass(typed.value, words.unit.value, field)
   const wrong = parsed.ok ? judgeRun(central.value, p, parsed.value) : []
   const mass = wrong.length > 0 ? { ok: false as const, issues: wrong.map((w) => ({ ...w, field })) } : parsed
   issues.value = wrongIn(words.says.value, mass)
   if (!mass.ok) return
-  const one = begun.get(p.part.id) ?? { id: uuid(), says: false }
-  begun.set(p.part.id, one)
+  const [run, press] = [uuid(), uuid()]
   const tag = `${nameOf(p)} of ${lot.value!.tag}`.slice(0, 80)
-  const { count } = p
-  const steps = [
-    () => farm.hangLot({ id: one.id, tag, species: lot.value!.species, count }),
-    async () => {
-      const wrong = one.says
-        ? []
-        : await lots.noteNow(one.id, ...saidOfRun(p, lot.value!.tag, central.value.plan.route))
-      one.says = wrong.length === 0
-      return wrong
-    },
-    () =>
-      lots.weigh(one.id, {
+  const carried = carriedInto(p, tag)
+  const wrongs = await farm.keepAll([
+    { is: 'hung', lot: run, hung: { id: run, tag, species: lot.value!.species, count: p.count } },
+    saidFirst(run, ...saidOfRun(p, lot.value!.tag, central.value.plan.route)),
+    {
+      ...{ is: 'weighing', lot: run },
+      weighing: {
         ...{ id: uuid(), stage: 'hanging', basis: 'boxed', source: 'scale', shown: mass.value },
         ...{ corrects: null, stands: true, confirmed: false },
-      }),
-  ]
-  for (const step of steps) {
-    const wrong = await step()
-    if (wrong.length > 0) return void (issues.value = wrong.map((w) => ({ ...w, field })))
-  }
-  for (const of of p.of) {
-    const from = central.value.groups.find((g) => g.id === of)?.read ?? central.value
-    lots.decide(lot.value!.id, takenUncut(from, p), of ?? group.value)
-  }
-  const carried = carriedInto(p, tag)
-  if (carried) note(carried)
-  await router.push(farm.queue.isHere(one.id) ? { name: 'rail' } : { name: 'block', params: { id: one.id } })
+      },
+    },
+    ...p.of.flatMap((of) => {
+      const from = central.value.groups.find((g) => g.id === of)?.read ?? central.value
+      return lots.decided(lot.value!.id, takenUncut(from, p), of ?? group.value, press)
+    }),
+    ...(carried ? lots.noted(lot.value!.id, [carried], [], group.value) : []),
+  ])
+  if (wrongs.length > 0) return void (issues.value = wrongs.map((w) => ({ ...w, field })))
+  await router.push(farm.queue.isHere(run) ? { name: 'rail' } : { name: 'block', params: { id: run } })
 }
 </script>
 
@@ -92,7 +81,13 @@ async function run(p: PoolPart) {
       </tr>
     </tbody>
   </table>
-  <form v-if="chosen" class="fields" novalidate aria-label="A run of their own" @submit.prevent="run(chosen)">
+  <form
+    v-if="chosen"
+    class="fields"
+    novalidate
+    aria-label="A run of their own"
+    @submit.prevent="pool(chosen)"
+  >
     <PickField
       id="pool-part"
       class="wide"

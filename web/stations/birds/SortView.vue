@@ -24,6 +24,7 @@ import FigureInput from '../../pieces/FigureInput.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useLots } from '../../state/lots.ts'
 import { aboutOf } from '../../state/species.ts'
@@ -34,7 +35,8 @@ import PoolPane from './PoolPane.vue'
 import SizePicture from './SizePicture.vue'
 
 /** The spread into size classes: how many of each, which go whole and which are cut and how; packs for households; what is pooled over all birds. */
-const { read, central, body, lot, state, decide, split, note, groups } = useReading()
+const { read, central, body, lot, state, decide, note, groups } = useReading()
+const farm = useFarm()
 const lots = useLots()
 const words = useWords()
 const router = useRouter()
@@ -116,14 +118,20 @@ async function sort() {
       fieldIssue('bounds', 'All fall into one class. Move the weights between them.'),
     ])
   const id = lot.value!.id
-  issues.value = await split({
-    group: id,
-    half: false,
-    into: into.map(({ id: group, animals, name }) => ({ id: group, animals, name })),
-  })
+  const press = uuid()
+  issues.value = await farm.keepAll([
+    {
+      ...{ is: 'split', lot: id },
+      split: {
+        ...{ group: id, half: false },
+        into: into.map(({ id: group, animals, name }) => ({ id: group, animals, name })),
+      },
+    },
+    ...into.flatMap((g) =>
+      lots.decided(id, takePath(body.value.anatomy, part.value.id, ['animal'], g.way), g.id, press),
+    ),
+  ])
   if (issues.value.length > 0) return
-  for (const g of into)
-    void lots.decide(id, takePath(body.value.anatomy, part.value.id, ['animal'], g.way), g.id)
   void router.push({ name: 'groups' })
 }
 /** Neck, giblets and feet: in with the bird or not. */

@@ -9,11 +9,13 @@ import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Tubs under the table: what went in without a pack, each with its running weight; what fell into the wrong one is moved. */
-const { body, state, pack } = useReading()
+const { body, state, packed } = useReading()
+const farm = useFarm()
 const words = useWords()
 const move = reactive({ from: null as string | null, to: null as string | null, mass: '' })
 const issues = ref<FieldIssue[]>([])
@@ -55,19 +57,13 @@ async function take() {
   const value = Number(fromKg(kgOf(left as typeof moved), unit).toFixed(3))
   const tub = { packs: 0, confirmed: true }
   // The weighing is corrected by what did not belong there; gone as a whole, it is withdrawn.
-  issues.value = await pack({
-    ...{ ...tub, id: uuid(), cut: held.cut, corrects: held.id, stands: left > 0 },
-    shown: left > 0 ? { value, unit } : held.shown,
-  })
-  if (issues.value.length > 0) return
-  issues.value = await pack({
-    ...tub,
-    id: uuid(),
-    cut: move.to!,
-    shown: typed.value,
-    corrects: null,
-    stands: true,
-  })
+  issues.value = await farm.keepAll([
+    packed({
+      ...{ ...tub, id: uuid(), cut: held.cut, corrects: held.id, stands: left > 0 },
+      shown: left > 0 ? { value, unit } : held.shown,
+    }),
+    packed({ ...tub, id: uuid(), cut: move.to!, shown: typed.value, corrects: null, stands: true }),
+  ])
   if (issues.value.length > 0) return
   said.value = `${typed.value.value} ${typed.value.unit} moved to ${words.name(cutOf(move.to!).names).toLowerCase()}.`
   move.mass = ''

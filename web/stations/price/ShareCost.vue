@@ -24,7 +24,7 @@ import { usePrices } from './prices.ts'
  * lot cost is borne by others, and taken off here.
  */
 const { carry } = defineProps<{ carry?: number }>()
-const { lot, note } = useReading()
+const { lot } = useReading()
 const farm = useFarm()
 const lots = useLots()
 const words = useWords()
@@ -133,8 +133,12 @@ async function write() {
     ...{ total: read.value, by: fresh.by },
     ...(sharing.value && { of: sharing.value.id }),
   }
-  for (const b of written) lots.note(b.id, [{ ...of, amount: shares.value.get(b.id)!, shared }])
-  if (carry) note({ ...of, label: 'Borne by other lots', amount: read.value, carried: true })
+  const borne = { ...of, label: 'Borne by other lots', amount: read.value, carried: true }
+  const wrong = await farm.keepAll([
+    ...written.flatMap((b) => lots.noted(b.id, [{ ...of, amount: shares.value.get(b.id)!, shared }])),
+    ...(carry ? lots.noted(lot.value!.id, [borne]) : []),
+  ])
+  if (wrong.length > 0) return void (issues.value = wrong.map((w) => ({ ...w, field: 'lots' })))
   done.value = written.length
   if (sharing.value) overheads!.bear(sharing.value.id, read.value, written.length)
   sharing.value = null
