@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { isOutdated } from '../state/api.ts'
 import { useFarm } from '../state/farm.ts'
+import { partsOf } from '../state/queue.ts'
 import { useWords } from '../state/words.ts'
 import { sayPending, whoseIs } from './pendingWords.ts'
 
@@ -17,7 +18,10 @@ const held = computed(() =>
 const unseen = computed(() => {
   const all = store.queue.pending.value
   return all
-    .filter((p) => 'hung' in p || 'split' in p || 'joined' in p || 'settings' in p)
+    .filter(
+      (p) =>
+        'settings' in p || partsOf(p).some((part) => 'hung' in part || 'split' in part || 'joined' in part),
+    )
     .map((p) => `${whoseIs(p, store.cards, all)}: ${sayPending(p)}`)
 })
 </script>

@@ -53,7 +53,7 @@ describe('the rail', () => {
     await page.getByLabel('Name or lot number').fill('Far pen')
     await page.getByLabel('Live weight, if weighed').fill('268')
     await page.getByRole('button', { name: 'Hang the lot' }).click()
-    await page.getByText('Held: Far pen: a new lot, one animal').waitFor()
+    await page.getByText('Held: Far pen: a new lot, one animal, a weight of 268 lb').waitFor()
     page.answer()
     await page.saved()
     await page.getByRole('link', { name: 'Far pen' }).first().click()
