@@ -3,7 +3,7 @@ import { issueOf, mm as millimetres, type Issue } from '#core/measure'
 import { finishKind } from '../finishes.ts'
 import { canBeHeld } from '../holding.ts'
 import { sayPortion } from '../portioning.ts'
-import { knowsAll, knowsCut, unknown, wrongSide, type ReadsDecisions, type Saying } from './reads.ts'
+import { knowsAll, knowsCut, unknown, wrongSide, type ReadsDecisions, type Saying, onLot } from './reads.ts'
 
 const wayName = (id: string, { anatomy, says }: Saying): string => {
   const way = anatomy?.paths.find((p) => p.id === id)
@@ -75,17 +75,9 @@ export const split: ReadsDecisions['split'] = {
   say: ({ value }, saying) => `behind ${Math.round(value.at * 100)} %: ${wayName(value.path, saying)}`,
 }
 
-export const trim: ReadsDecisions['trim'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.trim = value),
-  say: ({ value }) => value,
-}
+export const trim = onLot('trim', ({ value }) => value)
 
-export const lean: ReadsDecisions['lean'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.lean = value),
-  say: ({ value }) => String(value),
-}
+export const lean = onLot('lean', ({ value }) => String(value))
 
 export const without: ReadsDecisions['without'] = {
   unknownIn: knowsAll,
@@ -107,17 +99,9 @@ export const finish: ReadsDecisions['finish'] = {
   say: ({ value }) => value.map((f) => finishKind(f.finish).word).join(', '),
 }
 
-export const hands: ReadsDecisions['hands'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.hands = value),
-  say: ({ value }) => value,
-}
+export const hands = onLot('hands', ({ value }) => value)
 
-export const days: ReadsDecisions['days'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.days = value),
-  say: ({ value }) => String(value),
-}
+export const days = onLot('days', ({ value }) => String(value))
 
 export const anatomy: ReadsDecisions['anatomy'] = {
   unknownIn: knowsAll,

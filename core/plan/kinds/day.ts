@@ -1,5 +1,5 @@
 import { isTask } from '../tasks.ts'
-import { knowsAll, shownAs, unknown, type ReadsDecisions } from './reads.ts'
+import { knowsAll, shownAs, unknown, type ReadsDecisions, onLot } from './reads.ts'
 import { formatPercent } from '#core/measure'
 
 export const order: ReadsDecisions['order'] = {
@@ -32,36 +32,20 @@ export const school: ReadsDecisions['school'] = {
   say: ({ value }) => value,
 }
 
-export const cuttingDay: ReadsDecisions['cuttingDay'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.cuttingDay = value),
-  say: ({ value }) => value,
-}
+export const cuttingDay = onLot('cuttingDay', ({ value }) => value)
 
-export const crew: ReadsDecisions['crew'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.crew = value),
-  about: 'Who is there',
-  say: ({ value }) => value.map((p) => `${p.name} ${p.from}–${p.until}`).join(', '),
-}
+export const crew = onLot(
+  'crew',
+  ({ value }) => value.map((p) => `${p.name} ${p.from}–${p.until}`).join(', '),
+  'Who is there',
+)
 
-export const birdDay: ReadsDecisions['birdDay'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.birdDay = value),
-  about: 'The day',
-  say: ({ value }) => `from ${value.begins}`,
-}
+export const birdDay = onLot('birdDay', ({ value }) => `from ${value.begins}`, 'The day')
 
-export const raise: ReadsDecisions['raise'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.raise = value),
-  about: 'Raised to',
-  say: ({ value }) => `${shownAs(value.shown)}, ${formatPercent(value.share)} of them`,
-}
+export const raise = onLot(
+  'raise',
+  ({ value }) => `${shownAs(value.shown)}, ${formatPercent(value.share)} of them`,
+  'Raised to',
+)
 
-export const classes: ReadsDecisions['classes'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.classes = value),
-  about: 'Size classes',
-  say: ({ value }) => value.map(shownAs).join(', '),
-}
+export const classes = onLot('classes', ({ value }) => value.map(shownAs).join(', '), 'Size classes')

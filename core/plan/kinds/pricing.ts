@@ -1,14 +1,7 @@
 import { formatPercent, minor } from '#core/measure'
 import type { DecisionOf, Field } from '#core/records'
 import type { Wanted } from './wanted.ts'
-import {
-  knowsAll,
-  knowsCut,
-  type ReadsDecision,
-  type ReadsDecisions,
-  type Saying,
-  type Sets,
-} from './reads.ts'
+import { knowsCut, type ReadsDecision, type Saying, type Sets, onLot } from './reads.ts'
 
 type OnCut = 'index' | 'price' | 'lock' | 'floor' | 'ceiling' | 'sold' | 'rest' | 'own' | 'given'
 /** A figure of a cut, under the field's own name. */
@@ -38,34 +31,17 @@ export const own = onCut('own', ({ value }, { says }) => {
   return `${formatPercent(value.share)}${at}`
 })
 
-export const target: ReadsDecisions['target'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.target = value),
-  say: ({ value }, { says }) => says.money(minor(value)),
-}
+export const target = onLot('target', ({ value }, { says }) => says.money(minor(value)))
 
-export const unpaid: ReadsDecisions['unpaid'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.unpaid = value),
-  say: ({ value }) => String(value),
-}
+export const unpaid = onLot('unpaid', ({ value }) => String(value))
 
-export const aim: ReadsDecisions['aim'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.aim = value),
-  about: 'What is aimed at',
-  say: ({ value }, { says }) =>
+export const aim = onLot(
+  'aim',
+  ({ value }, { says }) =>
     value.kind === 'margin' ? formatPercent(value.share) : `${says.money(minor(value.amount))} an hour`,
-}
+  'What is aimed at',
+)
 
-export const ending: ReadsDecisions['ending'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.ending = value),
-  say: ({ value }) => value,
-}
+export const ending = onLot('ending', ({ value }) => value)
 
-export const sharePrice: ReadsDecisions['sharePrice'] = {
-  unknownIn: knowsAll,
-  into: (wanted, { value }) => void (wanted.lot.sharePrice = value),
-  say: ({ value }, { says }) => says.price(value),
-}
+export const sharePrice = onLot('sharePrice', ({ value }, { says }) => says.price(value))

@@ -2,7 +2,7 @@ import { lookup, type Anatomy } from '#core/anatomy'
 import { issueOf, type Issue, type Kg, type Names, type Says, type TypedMass } from '#core/measure'
 import type { Decision, DecisionOf, FactKind, FactOf, Field, SideName } from '#core/records'
 import type { FactsDraft } from './draft.ts'
-import type { Wanted } from './wanted.ts'
+import type { OfLot, Wanted } from './wanted.ts'
 
 /** In what a record is said: the farm's units and names, the pack it grinds into, the animal where it is known. */
 export interface Saying {
@@ -62,3 +62,15 @@ export function called(id: string, { anatomy, says }: Saying): string {
   return named ? says.name(named.names as Names) : id
 }
 export const shownAs = (shown: TypedMass): string => `${shown.value} ${shown.unit}`
+
+/** A field that is decided once for all of a lot, and names nothing of the animal. */
+export const onLot = <F extends keyof OfLot & Field>(
+  field: F,
+  say: ReadsDecision<DecisionOf<F>>['say'],
+  about?: string,
+): ReadsDecision<DecisionOf<F>> => ({
+  unknownIn: knowsAll,
+  into: ({ lot }, { value }) => void Object.assign(lot, { [field]: value }),
+  say,
+  ...(about !== undefined && { about }),
+})

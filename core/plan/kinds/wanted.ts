@@ -5,7 +5,7 @@ import type { Decision, Finish, Hold, OwnUse, SchoolId, Station } from '#core/re
 
 /** Fields that are decided once for all of a lot. */
 type LotFields = Extract<Decision, { target: 'lot' }>
-type OfLot = { [F in LotFields['field']]?: NonNullable<Extract<LotFields, { field: F }>['value']> }
+export type OfLot = { [F in LotFields['field']]?: NonNullable<Extract<LotFields, { field: F }>['value']> }
 
 /** What the decisions in force ask for, whether or not it can stand. */
 export const nothingWanted = () => ({
