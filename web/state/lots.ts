@@ -219,9 +219,10 @@ export const useLots = defineStore('lots', () => {
   function settleUndo(lot: string, undo: Undo, how: 'undoes' | 'redoes', mine: boolean) {
     if (mine || undo.parts.every((p) => p.inverse.decisions.length === 0)) pass(undo.batch)
     if (!mine) return sendBack(lot, undo, how)
+    const batch = uuid()
     post(
       undo.parts.flatMap(({ group, inverse }) =>
-        decided(lot, [...inverse.decisions, ...inverse.contested.map((c) => c.mine)], group),
+        decided(lot, [...inverse.decisions, ...inverse.contested.map((c) => c.mine)], group, batch),
       ),
     )
   }
@@ -247,16 +248,18 @@ export const useLots = defineStore('lots', () => {
     farm.queue.drop(requestOf(pending))
     if (choice === 'theirs') return
     await open(pending.lot)
-    post(partsOf(pending).flatMap((part) => sentAnew(part, conflicts)))
+    const batch = uuid()
+    post(partsOf(pending).flatMap((part) => sentAnew(part, conflicts, batch)))
   }
 
   /** What met a conflict, as it is sent again: knowing what stands now. */
-  function sentAnew(part: OfLot, conflicts: OpenConflict['conflicts']): Write[] {
+  function sentAnew(part: OfLot, conflicts: OpenConflict['conflicts'], batch: string): Write[] {
     if ('append' in part)
       return decided(
         part.lot,
         part.append.commands.map((c) => c.decision),
         part.append.group,
+        batch,
       )
     if (!('facts' in part)) return [writeOf(part)]
     const facts = part.facts.flatMap((f): NewFact[] => {
