@@ -22,7 +22,7 @@ import type { CutPlan, FactBody, Farm } from '#core/records'
 import { ask, hearHistory, history, issuesOf, type FieldIssue } from './api.ts'
 import { becomes, ME } from './device.ts'
 import { listenWith } from './ear.ts'
-import { outbox, type Pending } from './queue.ts'
+import { inBatches, outbox, type Pending } from './queue.ts'
 
 /** What a person has to say: something on its way was decided elsewhere too, or what they would undo has been since. */
 export interface OpenConflict {
@@ -231,8 +231,9 @@ export const useFarm = defineStore('farm', () => {
    * Sends several writes that belong together and waits for them: all are kept or none, and then why. What is wrong is at its own
    * field, whichever of them it is in. Where no answer comes they lie in the queue, together.
    */
-  async function keepAll(writes: Write[]): Promise<FieldIssue[]> {
+  async function keepAll(parts: Write[]): Promise<FieldIssue[]> {
     const request = uuid()
+    const writes = inBatches(parts)
     const item: Pending = { lot: writes[0]!.lot, writes, request }
     if (writes.some((w) => w.is !== 'hung' && queue.isHere(w.lot))) {
       queue.add(item)

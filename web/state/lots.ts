@@ -23,7 +23,7 @@ import {
 import { ask } from './api.ts'
 import { ME } from './device.ts'
 import { useFarm, type OpenConflict, type Undo } from './farm.ts'
-import { partsOf, requestOf, writeOf, type OfLot } from './queue.ts'
+import { inBatches, partsOf, requestOf, writeOf, type OfLot } from './queue.ts'
 
 /** The records of lots that were opened, and the decisions still on their way. Figures are computed, never stored. */
 export const useLots = defineStore('lots', () => {
@@ -138,7 +138,8 @@ export const useLots = defineStore('lots', () => {
   }
 
   /** Sends what was written without waiting for it: several things together, all or none. */
-  function post(writes: Write[]) {
+  function post(parts: Write[]) {
+    const writes = inBatches(parts)
     const [first, second] = writes
     if (!first) return
     if (second) return farm.queue.add({ lot: first.lot, writes, request: uuid() })

@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { FarmChange, Lot, NewLot, NewWeighing, Split } from '#contracts'
+import type { FarmChange, Lot, NewLot, NewWeighing, Split, Write } from '#contracts'
 import { HISTORY_HEADER } from '#contracts/wire'
 import { hearHistory, history } from './api.ts'
-import { outbox, type Pending } from './queue.ts'
+import { inBatches, outbox, partsOf, type Pending } from './queue.ts'
 
 const held = new Map<string, unknown>()
 const old = new Map<string, unknown>()
@@ -250,5 +250,45 @@ describe('decisions on their way', () => {
     queue.add(batch(1))
     await vi.waitFor(() => expect(events.kept).toHaveBeenCalledTimes(2))
     expect(sent).toEqual([`/api/lots/${id(99)}/facts`, `/api/lots/${id(99)}/decisions`])
+  })
+})
+
+describe('several things that go together', () => {
+  const hung: NewLot = { id: id(98), tag: 'Pen', species: 'hog', count: 1 }
+  const writes: Write[] = [
+    { is: 'hung', lot: id(98), hung },
+    { is: 'facts', lot: id(98), facts: { facts: [] } },
+  ]
+  it('are one request, and each lot hears what it got of it', async () => {
+    const sent = vi.fn(async (_: string, init: RequestInit) => {
+      void init
+      return json(200, { changes: [{ id: id(98) }, { id: id(99) }] })
+    })
+    vi.stubGlobal('fetch', sent)
+    const events = heard()
+    const queue = outbox(events)
+    queue.add({ lot: id(98), writes, request: id(7) })
+    expect([queue.isHere(id(98)), queue.isPending(id(7)), queue.pendingOf(id(98)).length]).toEqual([
+      true,
+      true,
+      2,
+    ])
+    await vi.waitFor(() => expect(queue.pending.value).toEqual([]))
+    expect(sent.mock.calls.map(([path, init]) => [path, JSON.parse(String(init.body))])).toEqual([
+      ['/api/writes', { request: id(7), writes }],
+    ])
+    expect(events.kept.mock.calls.map(([c]) => (c as Lot).id)).toEqual([id(98), id(99)])
+  })
+  it('what a press decides for one group is one batch of it, for two it is two', () => {
+    const decided = (group: number, n: number): Write => {
+      const [part] = partsOf(batch(n))
+      if (!part || !('append' in part)) throw new Error('no decision')
+      return { is: 'append', ...part, append: { ...part.append, batch: id(1), group: id(group) } }
+    }
+    const out = inBatches([decided(50, 2), decided(51, 3), decided(50, 4)])
+    expect(out.map((w) => (w.is === 'append' ? w.append.commands.map((c) => c.id) : []))).toEqual([
+      [id(102), id(104)],
+      [id(103)],
+    ])
   })
 })

@@ -50,6 +50,28 @@ export function writeOf(part: OfLot): Write {
   return 'split' in part ? { is: 'split', ...part } : { is: 'joined', ...part }
 }
 
+/** Writes with what one press decides for a group in one batch of it: a lot that is not split is its own only group. */
+export function inBatches(writes: readonly Write[]): Write[] {
+  const out: Write[] = []
+  for (const w of writes) {
+    const same = out.findIndex(
+      (o) =>
+        o.is === 'append' &&
+        w.is === 'append' &&
+        o.lot === w.lot &&
+        o.append.batch === w.append.batch &&
+        o.append.group === w.append.group,
+    )
+    const held = out[same]
+    if (held?.is !== 'append' || w.is !== 'append') out.push(w)
+    else {
+      const commands = [...held.append.commands, ...w.append.commands]
+      out[same] = { ...held, append: { ...held.append, commands } }
+    }
+  }
+  return out
+}
+
 /** What of something pending is said, one after another: of a lot each. */
 export function partsOf(p: Pending): OfLot[] {
   if ('settings' in p) return []
