@@ -14,6 +14,6 @@ if (existsSync(html)) {
   )
   const size = first.reduce((sum, file) => sum + gzipSync(readFileSync(`dist/web/${file}`)).length, 0)
   console.log(
-    `JavaScript loaded first (${first.length} of ${readdirSync('dist/web/assets').filter((f) => f.endsWith('.js')).length} files): ${(size / 1024).toFixed(0)} kB gzip, at most 350 asked`,
+    `JavaScript loaded first (${first.length} of ${readdirSync('dist/web/assets').filter((f) => f.endsWith('.js')).length} files): ${(size / 1024).toFixed(0)} kB gzip, at most 250 asked`,
   )
 }

@@ -5,6 +5,7 @@ import { hashOfBytes } from './database/shelf.ts'
 import { deviceOf } from './devices/gate.ts'
 import { notFound, refused, Refusal } from './problem.ts'
 import { hashOf, type Served } from './served.ts'
+import './lots/issues.ts'
 
 /** A picture or a page of a slip. */
 const MOST_ATTACHED = '16mb'

@@ -1,4 +1,5 @@
 /** What is an animal made of, along which lines does it come apart, and what can each part become? */
+import './issues.ts'
 export { DEPOTS, NAMED_TISSUES, SIDES, SPECIES, TISSUES, TOOLS, TRIM_LEVELS, withSeam } from './types.ts'
 export type {
   About,

@@ -1,4 +1,5 @@
 /** What does an animal weigh at every stage, and where does every kilogram of its carcass go? */
+import './issues.ts'
 export {
   STAGES,
   ageTrimOf,

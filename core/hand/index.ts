@@ -1,4 +1,5 @@
 /** What the hand needs beside the plan: how each way is done and in which order, what is signed, how long it takes, what must be ready. */
+import './issues.ts'
 export { iceFor, kitOf, TUB } from './kit.ts'
 export type { Ice } from './kit.ts'
 export { costOfAll, isSame, leftOf, packsOf, sizeFor, suppliesOf, toBuy, wrapFor } from './packing.ts'

@@ -1,4 +1,5 @@
 /** What did the animal cost, what is a plan worth, and do the cuts pay for it? */
+import './issues.ts'
 export { costsOf, feePerKg, feesOf, labourOf, neededPerKg } from './costs.ts'
 export { cutCosts } from './cutCosts.ts'
 export type { CostRow } from './cutCosts.ts'

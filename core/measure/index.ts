@@ -1,4 +1,5 @@
 /** How are weights, money and figures typed, kept and shown? Everything that reads or writes a unit is here. */
+import './issues.ts'
 export {
   grams,
   KG_PER_LB,
@@ -46,8 +47,8 @@ export { normalQuantile, normalShare, studentQuantile } from './chance.ts'
 export { interval, quantilesOf } from './interval.ts'
 export type { Interval } from './interval.ts'
 export { issueOf, refuse } from './issue.ts'
-export type { Issue, IssueCode, Outcome, WeightStage } from './issue.ts'
-export { sayIssue } from './sayIssue.ts'
+export { issues, sayIssue } from './sayIssue.ts'
+export type { Issue, IssueCode, IssueRooms, Outcome } from './issue.ts'
 export { PLAIN, saysFor } from './says.ts'
 export type { Says, Tongue } from './says.ts'
 export { NAME_SETS } from './names.ts'

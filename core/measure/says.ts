@@ -8,6 +8,8 @@ import type { Kg, MassUnit, Minor } from './units.ts'
 export interface Says {
   unit: MassUnit
   name: (names: Names) => string
+  /** The same inside a sentence. */
+  small: (names: Names) => string
   mass: (kg: Kg, digits?: number) => string
   massRange: (range: Interval) => string
   /** A mass and its likely range to what is known of it: "118 kg" of 110–126 kg. */
@@ -26,6 +28,7 @@ export const PLAIN: Tongue = { massUnit: 'lb', nameSet: 'american', currency: 'U
 export const saysFor = ({ massUnit, nameSet, currency }: Tongue): Says => ({
   unit: massUnit,
   name: (names) => names[nameSet],
+  small: (names) => names[nameSet].toLowerCase(),
   mass: (kg, digits) => formatMass(kg, massUnit, digits),
   massRange: (range) => formatMassRange(range, massUnit, knownDigits(range, massUnit)),
   known: (kg, range) => formatMass(kg, massUnit, knownDigits(range, massUnit)),

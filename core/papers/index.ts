@@ -1,4 +1,5 @@
 /** What is printed of a lot? One folder a paper; server, contracts and renderer go by this registry. */
+import './issues.ts'
 import { z } from 'zod'
 import { saysFor, type Outcome } from '#core/measure'
 import { newPaperSchema, paperSchema, type Paper } from '#core/records'

@@ -1,4 +1,5 @@
 /** What was decided for a lot, on what is so? Decisions are an append-only list; the plan is what they come to. */
+import './issues.ts'
 export {
   checkUndo,
   conflicts,

@@ -1,4 +1,5 @@
 /** What does a lot come to? One lot read whole: stages, cuts, money and Cover, each estimate with its interval. */
+import './issues.ts'
 export { massKey } from './masses.ts'
 export { reckon } from './reckon.ts'
 export { figuresOf } from './lot.ts'

@@ -23,6 +23,7 @@ import {
 import { hashOfBytes } from '../database/shelf.ts'
 import { digestOf } from '../store/outcomes.ts'
 import { formsIn, kindsUp, strangeForms } from './kinds.ts'
+import './issues.ts'
 
 const fault = (where: string, reason: string): Issue => issueOf('bundle-damaged', where, { where, reason })
 const damaged = (reason: string) => refuse('bundle-damaged', 'bundle', { where: '', reason })

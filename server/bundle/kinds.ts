@@ -1,6 +1,7 @@
 import type { Bundle } from '#contracts'
 import { issueOf, type Issue } from '#core/measure'
 import { formOf, formUp, type Family, type Forms } from '#core/records'
+import './issues.ts'
 
 type Loose = Record<string, unknown>
 const list = (value: unknown): Loose[] => (Array.isArray(value) ? (value as Loose[]) : [])

@@ -12,6 +12,7 @@ import type { Disk } from '../database/disk.ts'
 import { placesOf } from '../database/places.ts'
 import { makeFolderWhole, NotAsWritten, writeWhole } from '../database/trees.ts'
 import { isSealed, unseal } from './seal.ts'
+import './issues.ts'
 
 /** How many of each kind are kept once a newer one is proven. */
 const KEEP = { day: 7, week: 5, month: 12, asked: 7, restore: 3 } as const

@@ -57,6 +57,7 @@ import { commands as commandTable, facts as factTable, insert, weighings } from 
 import { again, kept, refuseTaken } from './kept.ts'
 import { dayOfTooMany, lossIn } from './living.ts'
 import * as q from './queries.ts'
+import './issues.ts'
 
 /** By whom and when something is appended, and to which lot. */
 export interface To {
