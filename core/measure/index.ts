@@ -39,7 +39,8 @@ export {
   worthAt,
 } from './money.ts'
 export type { UnitPrice } from './money.ts'
-export { parseMasses, parseTemperature, parseWhole } from './typed.ts'
+export { parseMasses, parseNumber, parseTemperature, parseWhole } from './typed.ts'
+export type { Limits } from './typed.ts'
 export { CATCH, readSample } from './sample.ts'
 export type { SampleRead } from './sample.ts'
 export { apportion, formatPercent, massesToSum, roundToSum, sayMinutes } from './figures.ts'

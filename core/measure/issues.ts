@@ -1,5 +1,7 @@
 import { issues } from './sayIssue.ts'
 
+const plain = (x: number) => x.toLocaleString('en').replace('-', '−')
+
 /** What is refused or doubted here: its code, the figures behind it, its sentence. */
 export const ISSUES = issues({
   'mass-empty': () => 'No weight was typed. Type a figure such as “260 lb”, “118 kg” or “12lb 6oz”.',
@@ -14,9 +16,9 @@ export const ISSUES = issues({
   'money-too-fine': ({ digits, typed }: { typed: string; digits: number }) =>
     `“${typed}” has more decimals than the currency (${digits}). Round it.`,
   'temperature-unreadable': ({ high, low, typed }: { typed: string; low: number; high: number }) =>
-    `“${typed}” is no temperature from ${String(low).replace('-', '−')} to ${high} °C. Type 4.5, or 40 F.`,
+    `“${typed}” is no temperature from ${plain(low)} to ${plain(high)} °C. Type 4.5, or 40 F.`,
   'number-unreadable': ({ high, low, typed }: { typed: string; low: number; high: number }) =>
-    `“${typed}” is not a number from ${low} to ${high}.`,
+    `“${typed}” is not a number from ${plain(low)} to ${plain(high)}.`,
 })
 
 declare module './issue.ts' {

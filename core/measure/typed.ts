@@ -6,11 +6,17 @@ import type { MassUnit, TypedMass } from './units.ts'
 const COLDEST = -40
 const HOTTEST = 60
 
+/** What a figure may be. */
+export interface Limits {
+  low: number
+  high: number
+}
+
 /** A temperature as it was typed, °C to a tenth: plain figures are °C, "40 F" is Fahrenheit; a comma is a point. Within what a carcass has, or within `low` and `high`. */
 export function parseTemperature(
   text: string,
   field: string,
-  { low, high } = { low: COLDEST, high: HOTTEST },
+  { low, high }: Limits = { low: COLDEST, high: HOTTEST },
 ): Outcome<number> {
   const typed = text.trim()
   const found = /^([-−]?\d+(?:[.,]\d+)?)\s*°?\s*([cf])?$/i.exec(typed)
@@ -20,16 +26,24 @@ export function parseTemperature(
   return { ok: true, value: Number(c.toFixed(1)) }
 }
 
-/** A whole number as it was typed, within its bounds. */
-export function parseWhole(
-  text: string,
-  field: string,
-  { low, high }: { low: number; high: number },
-): Outcome<number> {
+/** A number as it was typed, within its limits; a comma is a point, and its unit may stand behind it. */
+export function parseNumber(text: string, field: string, { low, high }: Limits, unit = ''): Outcome<number> {
   const typed = text.trim()
-  const value = /^\d+$/.test(typed) ? Number(typed) : Number.NaN
-  if (!(value >= low && value <= high)) return refuse('number-unreadable', field, { typed, low, high })
-  return { ok: true, value }
+  const bare = unit !== '' && typed.endsWith(unit) ? typed.slice(0, -unit.length).trim() : typed
+  const value = /^[-−+]?(?:\d+(?:[.,]\d*)?|[.,]\d+)$/.test(bare)
+    ? Number(bare.replace(',', '.').replace('−', '-'))
+    : Number.NaN
+  return value >= low && value <= high
+    ? { ok: true, value }
+    : refuse('number-unreadable', field, { typed, low, high })
+}
+
+/** A whole number as it was typed, within its limits. */
+export function parseWhole(text: string, field: string, limits: Limits): Outcome<number> {
+  const out = parseNumber(text, field, limits)
+  return out.ok && !Number.isInteger(out.value)
+    ? refuse('number-unreadable', field, { typed: text.trim(), ...limits })
+    : out
 }
 
 /** Several weights as they were typed one after another: a line each, or apart by a semicolon, a comma and a space, or spaces between plain figures. The first that cannot be read is named. */

@@ -1,6 +1,10 @@
 /** What is kept? One schema per record, with the parsers it is made of; there is no second set. */
+import './issues.ts'
 export * from './lists.ts'
 export * from './words.ts'
+export * as typed from './form.ts'
+export { limitsOf, readForm } from './form.ts'
+export type { Filled, FormField, FormFields } from './form.ts'
 export { hashSchema, idSchema, keySchema, lineSchema, textSchema, unheldIn } from './text.ts'
 export { clockSchema, daySchema, FIRST_YEAR, instantSchema, LAST_YEAR, zoneSchema } from './time.ts'
 export { amountSchema, currencySchema, figureSchema, packNumberSchema, shownMassSchema } from './figures.ts'

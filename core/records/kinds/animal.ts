@@ -3,6 +3,7 @@ import { shownMassSchema } from '../figures.ts'
 import { ATTACHMENT_TYPES, WAIT_MEANINGS } from '../lists.ts'
 import { hashSchema, lineSchema, textSchema } from '../text.ts'
 import { clockSchema, daySchema } from '../time.ts'
+import * as typed from '../form.ts'
 import { fact } from './kind.ts'
 import { SEEN } from './seen.ts'
 
@@ -30,7 +31,15 @@ export const animal = fact(
     live: shownMassSchema.nullable(),
     hot: shownMassSchema.nullable(),
   }),
-  { hangsOn: 'lot', subject: (b) => `animal ${b.mark}`, moves: 'mass', right: 'keep' },
+  {
+    ...{ hangsOn: 'lot', moves: 'mass', right: 'keep' },
+    subject: (b) => `animal ${b.mark}`,
+    fields: ({ shape }) => ({
+      mark: typed.line(shape.mark, 'Which animal? Type its ear tag or the number of its band.'),
+      live: typed.maybe(typed.mass),
+      hot: typed.maybe(typed.mass),
+    }),
+  },
 )
 export type OneAnimal = z.infer<typeof animal.schema>
 
@@ -49,7 +58,16 @@ export const medicine = fact(
     hour: clockSchema.optional(),
     animal: lineSchema(40).nullable(),
   }),
-  { hangsOn: 'lot', moves: 'mass', right: 'keep' },
+  {
+    ...{ hangsOn: 'lot', moves: 'mass', right: 'keep' },
+    fields: ({ shape }) => ({
+      name: typed.line(shape.name, 'Which medicine? Type what stands on its label.'),
+      given: typed.picked('On which day was it given?'),
+      until: typed.picked('Until which day must be waited? It stands on the label, or the vet says it.'),
+      hour: typed.maybe(typed.line(shape.hour.unwrap(), '')),
+      animal: typed.maybe(typed.line(shape.animal.unwrap(), '')),
+    }),
+  },
 )
 export type Medicine = z.infer<typeof medicine.schema>
 

@@ -3,6 +3,7 @@ import { amountSchema, animalsSchema, figureSchema, shownMassSchema } from '../f
 import { DOWNGRADES, LINE_STATIONS, LOSS_CAUSES, READY_SIGNS, SCALD_SCHOOLS } from '../lists.ts'
 import { lineSchema } from '../text.ts'
 import { daySchema, instantSchema } from '../time.ts'
+import * as typed from '../form.ts'
 import { fact } from './kind.ts'
 
 /** Animals of a batch that are gone: how many, on which day, why. */
@@ -16,7 +17,11 @@ export const loss = fact(
     uncounted: z.literal(true).optional(),
   }),
   // Only how many are left moves a mass, and that is the count.
-  { hangsOn: 'group', moves: 'nothing', right: 'weigh', gone: (b) => (b.uncounted ? 0 : b.animals) },
+  {
+    ...{ hangsOn: 'group', moves: 'nothing', right: 'weigh' },
+    gone: (b) => (b.uncounted ? 0 : b.animals),
+    fields: ({ shape }) => ({ animals: typed.count(shape.animals), day: typed.picked('On which day?') }),
+  },
 )
 export type Loss = z.infer<typeof loss.schema>
 
@@ -31,7 +36,10 @@ export const sample = fact(
       .min(2, 'One says nothing of how far they lie apart. Weigh at least two.')
       .max(300),
   }),
-  { hangsOn: 'lot', moves: 'mass', right: 'keep' },
+  {
+    ...{ hangsOn: 'lot', moves: 'mass', right: 'keep' },
+    fields: () => ({ shown: typed.masses, day: typed.picked('On which day were they weighed?') }),
+  },
 )
 export type Sample = z.infer<typeof sample.schema>
 
@@ -48,7 +56,14 @@ export const scald = fact(
     sign: z.enum(READY_SIGNS),
     birds: z.number().int().min(1).max(100),
   }),
-  { hangsOn: 'lot', moves: 'nothing', right: 'weigh' },
+  {
+    ...{ hangsOn: 'lot', moves: 'nothing', right: 'weigh' },
+    fields: ({ shape }) => ({
+      c: typed.celsius(shape.c),
+      seconds: typed.count(shape.seconds),
+      birds: typed.count(shape.birds),
+    }),
+  },
 )
 export type Scald = z.infer<typeof scald.schema>
 
@@ -70,6 +85,12 @@ export const downgrade = fact(
     moves: 'nothing',
     right: 'weigh',
     gone: (b) => (b.what === 'condemned' ? b.animals : 0),
+    fields: ({ shape }) => ({
+      animals: typed.count(shape.animals),
+      mass: typed.maybe(typed.mass),
+      lost: typed.maybe(typed.money),
+      lesson: typed.maybe(typed.line(shape.lesson.unwrap(), '')),
+    }),
   },
 )
 export type Downgrade = z.infer<typeof downgrade.schema>

@@ -3,6 +3,7 @@ import { amountSchema, figureSchema, shownMassSchema } from '../figures.ts'
 import { CHECK_IDS, SIDES, WORK_EVENTS } from '../lists.ts'
 import { hashSchema, keySchema, lineSchema } from '../text.ts'
 import { instantSchema } from '../time.ts'
+import * as typed from '../form.ts'
 import { fact } from './kind.ts'
 
 /** Who signs: initials, or a name as short. */
@@ -32,7 +33,15 @@ export const check = fact(
     celsius: figureSchema(-40, 60).optional(),
     minutes: figureSchema(0, 1440).optional(),
   }),
-  { ...atBench, subject: (b) => `check ${b.check} ${b.of} ${b.side}`, moves: 'nothing' },
+  {
+    ...{ ...atBench, moves: 'nothing' },
+    subject: (b) => `check ${b.check} ${b.of} ${b.side}`,
+    fields: ({ shape }) => ({
+      by: typed.line(shape.by, 'Nobody has signed yet: write who you are at “Signed as” above.'),
+      celsius: typed.celsius(shape.celsius),
+      minutes: typed.figure(shape.minutes, 'min'),
+    }),
+  },
 )
 export type Check = z.infer<typeof check.schema>
 
@@ -59,6 +68,12 @@ export const fault = fact(
     ...atBench,
     moves: 'mass',
     pictures: { photo: 'what' },
+    fields: ({ shape }) => ({
+      what: typed.line(shape.what, 'Nothing was typed. Say what went wrong.'),
+      shown: typed.maybe(typed.mass),
+      cause: typed.line(shape.cause, 'No cause was typed. Say why, or “not known”.'),
+      lesson: typed.maybe(typed.line(shape.lesson.unwrap(), '')),
+    }),
   },
 )
 export type Fault = z.infer<typeof fault.schema>

@@ -3,6 +3,7 @@ import { figureSchema, shownMassSchema } from '../figures.ts'
 import { CHILLED, COVERS, LEAN_COLOURS, MARBLINGS, TEMP_PLACES } from '../lists.ts'
 import { textSchema } from '../text.ts'
 import { instantSchema } from '../time.ts'
+import * as typed from '../form.ts'
 import { fact } from './kind.ts'
 
 const ofLot = { hangsOn: 'lot', moves: 'nothing', right: 'keep' } as const
@@ -17,7 +18,10 @@ export const temperature = fact(
     /** Whether a probe said it, or a person typed it. */
     source: z.enum(['probe', 'typed']),
   }),
-  ofLot,
+  {
+    ...ofLot,
+    fields: ({ shape }) => ({ c: typed.celsius(shape.c), at: typed.picked('When was it read?') }),
+  },
 )
 export type Temperature = z.infer<typeof temperature.schema>
 
@@ -38,7 +42,17 @@ export const acceptance = fact(
     condition: textSchema(300).nullable(),
     condemned: textSchema(300).nullable(),
   }),
-  { ...ofLot, subject: () => 'acceptance' },
+  {
+    ...ofLot,
+    subject: () => 'acceptance',
+    fields: ({ shape }) => ({
+      left: typed.maybe(typed.mass),
+      right: typed.maybe(typed.mass),
+      hungAt: typed.maybe(typed.picked('')),
+      condition: typed.maybe(typed.line(shape.condition.unwrap(), '')),
+      condemned: typed.maybe(typed.line(shape.condemned.unwrap(), '')),
+    }),
+  },
 )
 export type Acceptance = z.infer<typeof acceptance.schema>
 
@@ -50,6 +64,6 @@ export const icing = fact(
     shown: shownMassSchema.nullable(),
     drained: z.boolean(),
   }),
-  ofLot,
+  { ...ofLot, fields: () => ({ mass: typed.maybe(typed.mass), at: typed.picked('When was it filled up?') }) },
 )
 export type Icing = z.infer<typeof icing.schema>

@@ -1,4 +1,5 @@
 import type { z } from 'zod'
+import type { FormFields } from '../form.ts'
 
 /** A fact is corrected by a later one, a decision is undone, a sheet is replaced, an event is only added. */
 export type Family = 'fact' | 'decision' | 'sheet' | 'event'
@@ -14,31 +15,39 @@ export type Loose = Record<string, unknown>
 export type Step = (body: Loose) => Loose
 
 /** What every kind of record says of itself. `B` is its body as it is read. */
-export interface KindOf<S extends z.ZodType> {
+export interface KindOf<S extends z.ZodType, F extends FormFields = FormFields> {
   family: Family
   schema: S
   /** The form it is written in; what was written in an earlier one is brought up a step at a time. */
   form: number
   up: Readonly<Record<number, Step>>
-  hangsOn: (body: z.infer<S>) => HangsOn
+  hangsOn(body: z.infer<S>): HangsOn
   /** What it is about: of one thing one is in force, and the next one corrects it. Null: any number of them. */
-  subject: (body: z.infer<S>) => string | null
+  subject(body: z.infer<S>): string | null
   moves: Moves
   right: Right
   /** Fields that name bytes by their hash, each with the field that says what they are of: they lie beside the database. */
   pictures: Readonly<Record<string, string>>
   /** How many animals are gone where it is said. */
-  gone: (body: z.infer<S>) => number
+  gone(body: z.infer<S>): number
+  /** What of it is typed, and how that is read: limits are those of its schema. */
+  fields: F
 }
 
-type Own<S extends z.ZodType> = Partial<
-  Omit<KindOf<S>, 'family' | 'schema' | 'hangsOn' | 'moves' | 'right'>
+type Own<S extends z.ZodType, F extends FormFields> = Partial<
+  Omit<KindOf<S>, 'family' | 'schema' | 'hangsOn' | 'moves' | 'right' | 'fields'>
 > &
-  Pick<KindOf<S>, 'moves' | 'right'> & { hangsOn: HangsOn | ((body: z.infer<S>) => HangsOn) }
+  Pick<KindOf<S>, 'moves' | 'right'> & {
+    hangsOn: HangsOn | ((body: z.infer<S>) => HangsOn)
+    fields?: (schema: S) => F
+  }
 
 const kind =
-  <F extends Family>(family: F) =>
-  <S extends z.ZodType>(schema: S, { hangsOn, ...own }: Own<S>): KindOf<S> & { family: F } => ({
+  <Y extends Family>(family: Y) =>
+  <S extends z.ZodType, F extends FormFields = Record<string, never>>(
+    schema: S,
+    { hangsOn, fields, ...own }: Own<S, F>,
+  ): KindOf<S, F> & { family: Y } => ({
     form: 1,
     up: {},
     subject: () => null,
@@ -46,6 +55,7 @@ const kind =
     gone: () => 0,
     ...own,
     hangsOn: typeof hangsOn === 'function' ? hangsOn : () => hangsOn,
+    fields: fields ? fields(schema) : ({} as F),
     family,
     schema,
   })

@@ -13,6 +13,7 @@ import {
 } from '../lists.ts'
 import { hashSchema, idSchema, keySchema, lineSchema } from '../text.ts'
 import { daySchema } from '../time.ts'
+import * as typed from '../form.ts'
 import { fact } from './kind.ts'
 
 /**
@@ -37,7 +38,17 @@ export const cost = fact(
     /** Which feed of a batch it was. */
     phase: z.enum(FEED_PHASES).optional(),
   }),
-  { hangsOn: 'lot', moves: 'money', right: 'price' },
+  {
+    ...{ hangsOn: 'lot', moves: 'money', right: 'price' },
+    fields: ({ shape }) => ({
+      label: typed.maybe(typed.line(shape.label, '')),
+      day: typed.maybe(typed.picked('')),
+      many: typed.maybe(typed.figure(shape.quantity.unwrap().shape.value)),
+      each: typed.maybe(typed.money),
+      amount: typed.money,
+      until: typed.maybe(typed.picked('')),
+    }),
+  },
 )
 export type Cost = z.infer<typeof cost.schema>
 
@@ -61,6 +72,14 @@ export const fee = fact(
     per: z.enum(FEE_UNITS),
     basis: z.enum(FEE_BASES).nullable(),
   }),
-  { hangsOn: 'lot', subject: (b) => `fee ${b.fee}`, moves: 'money', right: 'price' },
+  {
+    ...{ hangsOn: 'lot', moves: 'money', right: 'price' },
+    subject: (b) => `fee ${b.fee}`,
+    fields: ({ shape }) => ({
+      label: typed.line(shape.label.unwrap(), 'What is it for? Smoking, frenching, waste, a vacuum bag…'),
+      amount: typed.money,
+      least: typed.maybe(typed.money),
+    }),
+  },
 )
 export type Fee = z.infer<typeof fee.schema>

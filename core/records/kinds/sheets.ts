@@ -16,6 +16,7 @@ import {
 import { keySchema, lineSchema } from '../text.ts'
 import { daySchema, instantSchema } from '../time.ts'
 import { packingItemSchema } from '../packing.ts'
+import * as typed from '../form.ts'
 import { sheet } from './kind.ts'
 import { fee } from './money.ts'
 
@@ -101,7 +102,16 @@ export const equipment = sheet(
     /** From whom, where it is borrowed. */
     borrowed: lineSchema(80).nullable(),
   }),
-  { ...ofFarm, moves: 'nothing', right: 'plan' },
+  {
+    ...{ ...ofFarm, moves: 'nothing', right: 'plan' },
+    fields: ({ shape }) => ({
+      name: typed.line(shape.name, 'It has no name. Type one, such as “Band saw”.'),
+      kgPerMinute: typed.maybe(typed.figure(shape.kgPerMinute)),
+      places: typed.maybe(typed.count(shape.places)),
+      sharpened: typed.maybe(typed.picked('')),
+      borrowed: typed.maybe(typed.line(shape.borrowed.unwrap(), '')),
+    }),
+  },
 )
 export type Equipment = z.infer<typeof equipment.schema>
 

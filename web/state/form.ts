@@ -1,0 +1,67 @@
+import { defineStore } from 'pinia'
+import { computed, nextTick, reactive, ref, toRaw } from 'vue'
+import type { Issue, Tongue } from '#core/measure'
+import { sayIssue } from '#core/measure'
+import { readForm, type Filled, type FormFields } from '#core/records'
+import { fieldIssue, type FieldIssue } from './api.ts'
+import { useWords } from './words.ts'
+
+/** What is wrong, by field; an issue of no field stands at the end of its form. */
+export function useIssues() {
+  const issues = ref<FieldIssue[]>([])
+  const at = (field: string) => issues.value.filter((i) => i.field === field)
+  return { issues, at }
+}
+
+/** What was typed and not yet kept, by the page it stands on: going to look something up loses none of it. */
+const useDrafts = defineStore('drafts', () => ({ drafts: new Map<string, object>() }))
+
+type Wrong = readonly (Issue | FieldIssue)[]
+interface Options<B> {
+  /** What stays as it was once the rest is kept: the day, the unit. */
+  stays?: readonly (keyof B)[]
+}
+
+/**
+ * A form: what is typed in it, read by the fields of its kind; what is wrong stands at its field, the first of them has the
+ * focus; once kept it is blank again, and its first field has it.
+ */
+export function useForm<F extends FormFields, B extends Record<keyof F, string>>(
+  name: string,
+  fields: F,
+  blank: () => B,
+  { stays = [] }: Options<B> = {},
+) {
+  const words = useWords()
+  const { drafts } = useDrafts()
+  const { issues, at } = useIssues()
+  const key = `${location.pathname} ${name}`
+  const typed = (drafts.get(key) ?? reactive(blank())) as B
+  drafts.set(key, typed)
+  const tongue = computed<Tongue>(() => ({
+    massUnit: words.unit.value,
+    nameSet: 'american',
+    currency: words.currency.value,
+  }))
+  const said = (wrong: Wrong) =>
+    wrong.map((i) => ('code' in i ? fieldIssue(i.field, sayIssue(i, words.says.value)) : i))
+  /** What can be read of it now, for what follows while it is typed. */
+  const read = computed(() => readForm(fields, typed, tongue.value))
+
+  /** Reads the form and hands it on; what that finds wrong stands at its field, and all that was typed stays. */
+  const keep =
+    (take: (filled: Filled<F>) => Wrong | void | Promise<Wrong | void>) =>
+    async (event?: Event): Promise<void> => {
+      const form = event?.currentTarget instanceof HTMLElement ? event.currentTarget : null
+      const out = read.value
+      const wrong = said(out.ok ? ((await take(out.value)) ?? []) : out.issues)
+      issues.value = wrong
+      if (wrong.length === 0) {
+        const left = Object.fromEntries(stays.map((k) => [k, toRaw(typed)[k]]))
+        Object.assign(typed, { ...blank(), ...left })
+      }
+      await nextTick()
+      form?.querySelector<HTMLElement>(wrong.length > 0 ? '[aria-invalid="true"]' : 'input')?.focus()
+    }
+  return { typed, issues, at, read, keep }
+}
