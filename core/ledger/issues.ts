@@ -34,6 +34,9 @@ export const ISSUES = issues({
   /** More are said to be lost of those nobody knows of than there are. */
   'more-than-missing': ({ asked, missing }: { asked: number; missing: number }) =>
     `${asked} are more than the ${missing} that came and are not accounted for. Check the number.`,
+  'fewer-came': ({ least }: { least: number }) =>
+    `At least the ${least} that are here or were lost came. Type how many came, lost ones too.`,
+  'before-they-came': ({ came }: { came: string }) => `That is before they came, on ${came}. Check the day.`,
   'none-left': ({ alive }: { alive: number }) =>
     `That would leave none of the ${alive}. If all are gone, say at Hang how it ended: died.`,
 })

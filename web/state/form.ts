@@ -17,7 +17,9 @@ export function useIssues() {
 const useDrafts = defineStore('drafts', () => ({ drafts: new Map<string, object>() }))
 
 type Wrong = readonly (Issue | FieldIssue)[]
-interface Options<B> {
+interface Options<F, B> {
+  /** Fields that are not asked now: read as empty. */
+  hides?: (typed: B) => readonly (keyof F)[]
   /** What stays as it was once the rest is kept: the day, the unit. */
   stays?: readonly (keyof B)[]
 }
@@ -30,7 +32,7 @@ export function useForm<F extends FormFields, B extends Record<keyof F, string>>
   name: string,
   fields: F,
   blank: () => B,
-  { stays = [] }: Options<B> = {},
+  { stays = [], hides = () => [] }: Options<F, B> = {},
 ) {
   const words = useWords()
   const { drafts } = useDrafts()
@@ -46,7 +48,10 @@ export function useForm<F extends FormFields, B extends Record<keyof F, string>>
   const said = (wrong: Wrong) =>
     wrong.map((i) => ('code' in i ? fieldIssue(i.field, sayIssue(i, words.says.value)) : i))
   /** What can be read of it now, for what follows while it is typed. */
-  const read = computed(() => readForm(fields, typed, tongue.value))
+  const read = computed(() => {
+    const hidden = Object.fromEntries(hides(typed).map((k) => [k, '']))
+    return readForm(fields, { ...typed, ...hidden }, tongue.value)
+  })
 
   /** Reads the form and hands it on; what that finds wrong stands at its field, and all that was typed stays. */
   const keep =

@@ -63,7 +63,8 @@ export const medicine = fact(
     fields: ({ shape }) => ({
       name: typed.line(shape.name, 'Which medicine? Type what stands on its label.'),
       given: typed.picked('On which day was it given?'),
-      until: typed.picked('Until which day must be waited? It stands on the label, or the vet says it.'),
+      /** Nobody knows it where it was given off its label. */
+      until: typed.maybe(typed.picked('')),
       hour: typed.maybe(typed.line(shape.hour.unwrap(), '')),
       animal: typed.maybe(typed.line(shape.animal.unwrap(), '')),
     }),

@@ -1,24 +1,30 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import { computed, reactive, ref } from 'vue'
+import { computed } from 'vue'
 import { fedByPhase } from '#core/batch'
 import { cameOf, growthOf } from '#core/ledger'
-import { parseMass, parseMoney } from '#core/measure'
-import { FEED_PHASES, type FeedPhase } from '#core/records'
+import { FACTS, FEED_PHASES, typed, type FeedPhase } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { wrongIn, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 import { PHASE_WORDS } from './words.ts'
 
 /** Feed by phase: what was fed and what it cost, among the costs of the lot; and feed for one of gain once all were weighed. */
 const { read, note } = useReading()
 const words = useWords()
-const fresh = reactive({ phase: 'starter' as FeedPhase, mass: '', amount: '', day: '' })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { amount, day } = FACTS.cost.fields
+const {
+  typed: fresh,
+  at,
+  keep: kept,
+} = useForm(
+  'feed',
+  { mass: typed.mass, amount, day },
+  () => ({ phase: 'starter' as FeedPhase, mass: '', amount: '', day: '' }),
+  { stays: ['phase', 'day'] },
+)
 const rows = computed(() => fedByPhase(read.value.plan.costs))
 const phases = FEED_PHASES.map((v) => ({ v, w: PHASE_WORDS[v] }))
 const growth = computed(() => {
@@ -27,19 +33,14 @@ const growth = computed(() => {
   const start = plan.start && { ...plan.start, animals: cameOf(plan, count) }
   return live ? growthOf(plan.costs, start, live.kg, count, plan.killed) : null
 })
-function keep() {
-  const mass = parseMass(fresh.mass, words.unit.value, 'mass')
-  const money = parseMoney(fresh.amount, words.currency.value, 'amount')
-  issues.value = wrongIn(words.says.value, mass, money)
-  if (!mass.ok || !money.ok) return
+const keep = kept(({ mass, amount: cost, day: on }) => {
   const word = PHASE_WORDS[fresh.phase]
   note({
     ...{ kind: 'cost', of: 'feed', phase: fresh.phase, label: word.replace(/^./, (c) => c.toUpperCase()) },
-    ...{ amount: money.value, quantity: mass.value },
-    ...(fresh.day && { day: fresh.day }),
+    ...{ amount: cost, quantity: mass },
+    ...(on && { day: on }),
   })
-  Object.assign(fresh, { mass: '', amount: '' })
-}
+})
 </script>
 
 <template>
@@ -80,10 +81,7 @@ function keep() {
       inputmode="decimal"
       :issues="at('amount')"
     />
-    <div class="field">
-      <label for="feed-day">On</label>
-      <InputText id="feed-day" v-model="fresh.day" type="date" />
-    </div>
+    <TextField id="feed-day" v-model="fresh.day" type="date" label="On" :issues="at('day')" />
     <Button type="submit" outlined label="Fed" />
   </form>
 </template>

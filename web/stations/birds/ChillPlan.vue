@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, reactive, ref } from 'vue'
+import { computed } from 'vue'
 import { chillMinutes, freezing, type DayForecast } from '#core/line'
-import { kg, massesToSum, parseMass, parseTemperature, sayIssue, sumOf, type TypedMass } from '#core/measure'
+import { birdDaySchema, typed } from '#core/records'
+import { kg, massesToSum, sumOf, type TypedMass } from '#core/measure'
 import { chillHours } from '#core/rules'
 import type { Chill } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useWords } from '../../state/words.ts'
 import type { useBirdDay } from './birdDay.ts'
+import { useForm } from '../../state/form.ts'
 
 /** Ice and water to have there: the heat of birds and water, and the reserve apart; hours to cold against the rule; what the freezer takes. */
 const { day, told } = defineProps<{ day: ReturnType<typeof useBirdDay>; told: DayForecast | null }>()
@@ -21,15 +22,28 @@ const HOW: { v: Chill; w: string }[] = [
   { v: 'air', w: 'the air of a cooler' },
 ]
 const shown = (m: TypedMass | null) => (m ? `${m.value} ${m.unit}` : '')
-const fresh = reactive({
-  how: plan.value.chill.how,
-  c: String(plan.value.chill.waterC),
-  water: shown(plan.value.chill.water),
-  ice: shown(plan.value.chill.ice),
-  litres: plan.value.freezer === null ? '' : String(plan.value.freezer),
-})
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { chill, freezer } = birdDaySchema.shape
+const {
+  typed: fresh,
+  at,
+  keep: kept,
+} = useForm(
+  'chill',
+  {
+    c: typed.celsius(chill.shape.waterC),
+    water: typed.maybe(typed.mass),
+    ice: typed.maybe(typed.mass),
+    litres: typed.maybe(typed.figure(freezer)),
+  },
+  () => ({
+    how: plan.value.chill.how,
+    c: String(plan.value.chill.waterC),
+    water: shown(plan.value.chill.water),
+    ice: shown(plan.value.chill.ice),
+    litres: plan.value.freezer === null ? '' : String(plan.value.freezer),
+  }),
+  { stays: ['how', 'c', 'water', 'ice', 'litres'] },
+)
 const heats = computed(() => {
   const { cool, water, reserve } = line.value.ice
   return massesToSum([cool, water, reserve], words.unit.value)
@@ -52,27 +66,9 @@ const packsAnHour = computed(() => {
   const packs = read.value.cuts.reduce((n, c) => n + c.packs, 0)
   return bag && bag.until > bag.from + 1 ? Math.round((60 * packs) / (bag.until - bag.from)) : null
 })
-function massOf(text: string, field: string): TypedMass | null {
-  if (text.trim() === '') return null
-  const out = parseMass(text, words.unit.value, field)
-  if (out.ok) return out.value
-  issues.value.push(...out.issues.map((i) => fieldIssue(field, sayIssue(i, words.says.value))))
-  return null
-}
-function keep() {
-  issues.value = []
-  const c = parseTemperature(fresh.c, 'c', { low: 0, high: 40 })
-  if (!c.ok)
-    issues.value.push(
-      fieldIssue('c', `“${fresh.c}” is no water to chill in. Type what the tap gives, 0 to 40 °C.`),
-    )
-  const [water, ice] = [massOf(fresh.water, 'water'), massOf(fresh.ice, 'ice')]
-  const litres = fresh.litres.trim() === '' ? null : Number(fresh.litres)
-  if (litres !== null && !(litres >= 10 && litres <= 100_000))
-    issues.value.push(fieldIssue('litres', `“${fresh.litres}” is no freezer. Type its litres, 10 or more.`))
-  if (issues.value.length > 0 || !c.ok) return
-  change({ chill: { how: fresh.how, water, waterC: c.value, ice }, freezer: litres })
-}
+const keep = kept(({ c, water, ice, litres }) => {
+  change({ chill: { how: fresh.how, water, waterC: c, ice }, freezer: litres })
+})
 </script>
 
 <template>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, reactive, ref } from 'vue'
-import { issueOf, parseMass, parseMoney, parseWhole, sayIssue } from '#core/measure'
-import type { DowngradeId } from '#core/records'
+import { computed } from 'vue'
+import { issueOf } from '#core/measure'
+import { FACTS, type DowngradeId } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useOfGroup } from './ofGroup.ts'
 import { useWords } from '../../state/words.ts'
 import { DOWNGRADE_OPTIONS, downgradeWord } from './words.ts'
@@ -15,38 +15,28 @@ import { DOWNGRADE_OPTIONS, downgradeWord } from './words.ts'
 const { read } = useReading()
 const { options, group, alive, say, canTakeBack, takeBack } = useOfGroup()
 const words = useWords()
-const fresh = reactive({ what: 'torn-skin' as DowngradeId, animals: '1', mass: '', lost: '', lesson: '' })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const {
+  typed: fresh,
+  at,
+  keep: kept,
+} = useForm(
+  'downgrade',
+  FACTS.downgrade.fields,
+  () => ({ what: 'torn-skin' as DowngradeId, animals: '1', mass: '', lost: '', lesson: '' }),
+  { stays: ['what'] },
+)
 /** What one is worth as it is planned: so much is lost of a condemned one. */
 const worth = computed(() => Math.round(read.value.money.net / read.value.count))
 const rows = computed(() => read.value.plan.downgrades)
 const lost = computed(() => rows.value.reduce((n, d) => n + d.lost, 0))
-function keep() {
-  const count = parseWhole(fresh.animals, 'animals', { low: 1, high: 2000 })
-  const mass = fresh.mass.trim() === '' ? null : parseMass(fresh.mass, words.unit.value, 'mass')
-  const usual = fresh.what === 'condemned' && count.ok ? worth.value * count.value : 0
-  const money = fresh.lost.trim() === '' ? null : parseMoney(fresh.lost, words.currency.value, 'lost')
-  const over = count.ok && count.value >= alive.value && fresh.what === 'condemned'
-  issues.value = [
-    ...(count.ok ? [] : count.issues),
-    ...(count.ok && count.value > alive.value
-      ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive: alive.value })]
-      : over
-        ? [issueOf('none-left', 'animals', { alive: alive.value })]
-        : []),
-    ...(mass && !mass.ok ? mass.issues : []),
-    ...(money && !money.ok ? money.issues : []),
-  ].map((i) => fieldIssue(i.field, sayIssue(i, words.says.value)))
-  if (!count.ok || issues.value.length > 0) return
-  say({
-    ...{ kind: 'downgrade', what: fresh.what, animals: count.value },
-    shown: mass?.ok ? mass.value : null,
-    lost: money?.ok ? Math.max(0, money.value) : Math.max(0, usual),
-    lesson: fresh.lesson.trim() || null,
-  })
-  Object.assign(fresh, { animals: '1', mass: '', lost: '', lesson: '' })
-}
+const keep = kept(({ animals, mass, lost, lesson }) => {
+  const isCondemned = fresh.what === 'condemned'
+  if (animals > alive.value)
+    return [issueOf('more-than-alive', 'animals', { asked: animals, alive: alive.value })]
+  if (isCondemned && animals === alive.value) return [issueOf('none-left', 'animals', { alive: alive.value })]
+  const usual = isCondemned ? Math.max(0, worth.value * animals) : 0
+  say({ kind: 'downgrade', what: fresh.what, animals, shown: mass, lost: lost ?? usual, lesson })
+})
 </script>
 
 <template>
@@ -82,7 +72,13 @@ function keep() {
       inputmode="decimal"
       :issues="at('lost')"
     />
-    <TextField id="down-lesson" v-model="fresh.lesson" class="wide" label="Next time" />
+    <TextField
+      id="down-lesson"
+      v-model="fresh.lesson"
+      class="wide"
+      label="Next time"
+      :issues="at('lesson')"
+    />
     <Button type="submit" outlined label="Worth less" />
   </form>
   <p v-if="fresh.what === 'condemned'" class="muted">

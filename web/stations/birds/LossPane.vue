@@ -1,34 +1,37 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import InputText from 'primevue/inputtext'
-import { computed, reactive, ref, watchEffect } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { unaccounted } from '#core/ledger'
-import { issueOf, parseWhole, sayIssue } from '#core/measure'
+import { issueOf, type Issue } from '#core/measure'
 import { daysBetween } from '#core/batch'
-import type { LossCause } from '#core/records'
-import FieldIssues from '../../pieces/FieldIssues.vue'
+import { FACTS, type LossCause } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useToday } from '../../state/today.ts'
 import { useOfGroup } from './ofGroup.ts'
-import { useWords } from '../../state/words.ts'
 import { CAUSE_OPTIONS, causeWord } from './words.ts'
 
 /** Animals that are gone, by day and cause; they are no longer counted anywhere. */
 const { placed = null } = defineProps<{ placed?: string | null }>()
 const { read } = useReading()
 const { options, group, alive, say, canTakeBack, takeBack } = useOfGroup()
-const words = useWords()
 const { today } = useToday()
-const fresh = reactive({ animals: '1', day: '', cause: 'found-dead' as LossCause })
+const {
+  typed: fresh,
+  at,
+  keep: kept,
+} = useForm(
+  'loss',
+  FACTS.loss.fields,
+  () => ({ animals: '1', day: today.value, cause: 'found-dead' as LossCause }),
+  { stays: ['day', 'cause'] },
+)
 watchEffect(() => {
   if (fresh.day === '') fresh.day = today.value
 })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const rows = computed(() => read.value.plan.losses.toSorted((a, b) => (a.day < b.day ? 1 : -1)))
 /** Who came and is neither alive nor lost: until that is said, a loss is one of them. */
 const missing = computed(() => unaccounted(read.value.plan, read.value.count))
@@ -40,31 +43,23 @@ const byCause = computed(() => {
   for (const l of rows.value) sums.set(l.cause, (sums.get(l.cause) ?? 0) + l.animals)
   return [...sums].toSorted((a, b) => b[1] - a[1])
 })
-function keep() {
-  const count = parseWhole(fresh.animals, 'animals', { low: 1, high: 2000 })
-  const wrong = !count.ok
-    ? count.issues
-    : ofThem.value
-      ? count.value > missing.value
-        ? [issueOf('more-than-missing', 'animals', { asked: count.value, missing: missing.value })]
-        : []
-      : count.value > alive.value
-        ? [issueOf('more-than-alive', 'animals', { asked: count.value, alive: alive.value })]
-        : count.value === alive.value
-          ? [issueOf('none-left', 'animals', { alive: alive.value })]
-          : []
-  issues.value = [
-    ...wrong.map((i) => fieldIssue('animals', sayIssue(i, words.says.value))),
-    ...(fresh.day ? [] : [fieldIssue('day', 'On which day?')]),
-    ...(placed && fresh.day && fresh.day < placed
-      ? [fieldIssue('day', `That is before they came, on ${placed}. Check the day.`)]
-      : []),
-  ]
-  if (!count.ok || issues.value.length > 0) return
-  const uncounted = ofThem.value ? ({ uncounted: true } as const) : {}
-  say({ kind: 'loss', day: fresh.day, animals: count.value, cause: fresh.cause, ...uncounted })
-  fresh.animals = '1'
+/** How many may be lost: of those nobody accounts for, or of the living, of whom one stays. */
+function oddIn(asked: number): Issue | null {
+  if (ofThem.value)
+    return asked > missing.value
+      ? issueOf('more-than-missing', 'animals', { asked, missing: missing.value })
+      : null
+  if (asked > alive.value) return issueOf('more-than-alive', 'animals', { asked, alive: alive.value })
+  return asked === alive.value ? issueOf('none-left', 'animals', { alive: alive.value }) : null
 }
+const keep = kept(({ animals, day }) => {
+  const odd = oddIn(animals)
+  const early = placed && day < placed ? issueOf('before-they-came', 'day', { came: placed }) : null
+  const wrong = [odd, early].filter((i) => i !== null)
+  if (wrong.length > 0) return wrong
+  const uncounted = ofThem.value ? ({ uncounted: true } as const) : {}
+  say({ kind: 'loss', day, animals, cause: fresh.cause, ...uncounted })
+})
 </script>
 
 <template>
@@ -96,11 +91,7 @@ function keep() {
       :issues="at('animals')"
     />
     <PickField id="loss-cause" v-model="fresh.cause" class="wide" label="Why" :options="CAUSE_OPTIONS" />
-    <div class="field">
-      <label for="loss-day">On</label>
-      <InputText id="loss-day" v-model="fresh.day" type="date" :invalid="at('day').length > 0" />
-      <FieldIssues :issues="at('day')" />
-    </div>
+    <TextField id="loss-day" v-model="fresh.day" type="date" label="On" :issues="at('day')" />
     <Button type="submit" outlined label="Lost" />
   </form>
   <table v-if="rows.length > 0" class="plain" data-testid="losses">

@@ -1,29 +1,29 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { reactive, ref } from 'vue'
-import { parseMass, parseWhole, type Kg } from '#core/measure'
+import type { Kg } from '#core/measure'
+import { raiseSchema, typed } from '#core/records'
 import TextField from '../../pieces/TextField.vue'
-import { wrongIn, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 
 /** The weight that is wanted, and how many of a hundred are to have it. */
 const { to } = defineProps<{ to: { kg: Kg; share: number } }>()
 const { read, decide } = useReading()
 const words = useWords()
-const fresh = reactive({ mass: words.massFigure(to.kg), share: String(Math.round(to.share * 100)) })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
-function keep() {
-  const mass = parseMass(fresh.mass, words.unit.value, 'mass')
-  const share = parseWhole(fresh.share.replace('%', ''), 'share', { low: 5, high: 99 })
-  issues.value = wrongIn(words.says.value, mass, share)
-  if (mass.ok && share.ok)
-    decide({
-      ...{ field: 'raise', target: 'lot', side: 'animal' },
-      value: { shown: mass.value, share: share.value / 100 },
-    })
-}
+const {
+  typed: fresh,
+  at,
+  keep: kept,
+} = useForm(
+  'raise',
+  { mass: typed.mass, share: typed.percent(raiseSchema.shape.share) },
+  () => ({ mass: words.massFigure(to.kg), share: String(Math.round(to.share * 100)) }),
+  { stays: ['mass', 'share'] },
+)
+const keep = kept(({ mass, share }) =>
+  decide({ ...{ field: 'raise', target: 'lot', side: 'animal' }, value: { shown: mass, share } }),
+)
 </script>
 
 <template>

@@ -1,15 +1,16 @@
 <script setup lang="ts">
+import TextField from '../../pieces/TextField.vue'
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
-import { computed, reactive, ref, watchEffect } from 'vue'
+import { computed, watchEffect } from 'vue'
 import { daysBetween, spreadOfAll, type Batch, type BatchGrowth } from '#core/batch'
-import { readSample, parseMasses, sayIssue } from '#core/measure'
+import { readSample } from '#core/measure'
 import { FACTS } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import PickField from '../../pieces/PickField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useToday } from '../../state/today.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -18,31 +19,28 @@ const { growth = null, batch = null } = defineProps<{ growth?: BatchGrowth | nul
 const { read, note, withdraw, state } = useReading()
 const words = useWords()
 const { today } = useToday()
-const fresh = reactive({ text: '', day: '', of: 'live' as 'live' | 'dressed' })
+const {
+  typed: fresh,
+  at,
+  keep: kept,
+} = useForm(
+  'sample',
+  FACTS.sample.fields,
+  () => ({ shown: '', day: today.value, of: 'live' as 'live' | 'dressed' }),
+  { stays: ['day', 'of'] },
+)
 watchEffect(() => {
   if (fresh.day === '') fresh.day = today.value
 })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const OF = [
   { v: 'live' as const, w: 'alive' },
   { v: 'dressed' as const, w: 'dressed' },
 ]
-function keep() {
-  const typed = parseMasses(fresh.text, words.unit.value, 'shown')
-  if (!typed.ok)
-    return void (issues.value = typed.issues.map((i) => fieldIssue('shown', sayIssue(i, words.says.value))))
-  const made = FACTS.sample.schema.safeParse({
-    kind: 'sample',
-    day: fresh.day,
-    of: fresh.of,
-    shown: typed.value,
-  })
-  issues.value = made.success ? [] : made.error.issues.map((i) => fieldIssue(String(i.path[0]), i.message))
-  if (!made.success) return
+const keep = kept(({ shown, day }) => {
+  const made = FACTS.sample.schema.safeParse({ kind: 'sample', of: fresh.of, day, shown })
+  if (!made.success) return made.error.issues.map((i) => fieldIssue(String(i.path[0]), i.message))
   note(made.data)
-  fresh.text = ''
-}
+})
 const apart = computed(() => {
   const newest = rows.value[0]
   return growth && batch && newest ? spreadOfAll(growth.heaps(daysBetween(batch.placed, newest.day))) : 0
@@ -64,7 +62,7 @@ const rows = computed(() =>
       <label for="sample-weights">Weights, {{ words.unit.value }}, one after another</label>
       <Textarea
         id="sample-weights"
-        v-model="fresh.text"
+        v-model="fresh.shown"
         rows="2"
         auto-resize
         autocomplete="off"
@@ -74,11 +72,7 @@ const rows = computed(() =>
     </div>
     <div class="fields">
       <PickField id="sample-of" v-model="fresh.of" label="Weighed" :options="OF" />
-      <div class="field">
-        <label for="sample-day">On</label>
-        <InputText id="sample-day" v-model="fresh.day" type="date" :invalid="at('day').length > 0" />
-        <FieldIssues :issues="at('day')" />
-      </div>
+      <TextField id="sample-day" v-model="fresh.day" type="date" label="On" :issues="at('day')" />
       <Button type="submit" outlined label="Keep the sample" />
     </div>
   </form>

@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, reactive, ref } from 'vue'
+import { computed } from 'vue'
 import { bySchool, downgraded, offOfScald } from '#core/batch'
 import { SCALD } from '#core/plan'
-import { parseTemperature, parseWhole } from '#core/measure'
-import { SCALD_SCHOOLS, type ReadySign, type ScaldSchool } from '#core/records'
+import { FACTS, SCALD_SCHOOLS, type ReadySign, type ScaldSchool } from '#core/records'
 import CautionNote from '../../pieces/CautionNote.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { wrongIn, type FieldIssue } from '../../state/api.ts'
 import { useBenchRows } from '../../state/bench.ts'
 import { asLocal } from '../../state/deviceTime.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 import HangTabs from '../hang/HangTabs.vue'
 import DowngradePane from './DowngradePane.vue'
@@ -20,29 +19,27 @@ import { downgradeWord, SCALD_OPTIONS, SCHOOL_WORD, SIGN_OPTIONS, signWord } fro
 /** Scald and pluck, load by load: what was wanted, what the water was, how long, by which sign; what went wrong, what it cost, what it taught. */
 const { read, body, lot, note, withdraw, state } = useReading()
 const words = useWords()
-const fresh = reactive({
-  school: 'medium' as ScaldSchool,
-  c: '',
-  seconds: '',
-  sign: 'both' as ReadySign,
-  birds: '2',
-})
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const {
+  typed: fresh,
+  at,
+  keep: kept,
+} = useForm(
+  'scald',
+  FACTS.scald.fields,
+  () => ({
+    ...{ school: 'medium' as ScaldSchool, sign: 'both' as ReadySign },
+    ...{ c: '', seconds: '', birds: '2' },
+  }),
+  { stays: ['school', 'sign', 'seconds', 'birds'] },
+)
 const school = computed(() => SCALD[fresh.school])
-function keep() {
-  const c = parseTemperature(fresh.c, 'c', { low: 20, high: 100 })
-  const seconds = parseWhole(fresh.seconds, 'seconds', { low: 5, high: 900 })
-  const birds = parseWhole(fresh.birds, 'birds', { low: 1, high: 100 })
-  issues.value = wrongIn(words.says.value, c, seconds, birds)
-  if (!c.ok || !seconds.ok || !birds.ok || issues.value.length > 0) return
+const keep = kept((load) => {
   note({
     ...{ kind: 'scald', when: new Date().toISOString(), school: fresh.school, sign: fresh.sign },
     target: (school.value.c[0] + school.value.c[1]) / 2,
-    ...{ c: c.value, seconds: seconds.value, birds: birds.value },
+    ...load,
   })
-  fresh.c = ''
-}
+})
 const rows = computed(() => read.value.plan.scalds.toSorted((a, b) => (a.when < b.when ? 1 : -1)))
 const OFF = {
   hotter: 'hotter than its school: skin browns and tears',

@@ -1,55 +1,33 @@
 <script setup lang="ts">
+import TextField from '../../pieces/TextField.vue'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { reactive, ref } from 'vue'
-import { STATIONS, type Equipment, type Station, type StoredSheet } from '#core/records'
-import { parseWhole, sayIssue } from '#core/measure'
-import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { reactive } from 'vue'
+import { SHEETS, STATIONS, type Equipment, type Station, type StoredSheet } from '#core/records'
 import { useEquipment } from '../../state/bench.ts'
-import { useWords } from '../../state/words.ts'
+import { useForm } from '../../state/form.ts'
 
 /** What the cutting room has: which station it makes, what goes through it, when it was sharpened, what is wrong with it, whose it is. */
 const { sheets, state, keep, change, putAway } = useEquipment()
-const words = useWords()
 type Kept = StoredSheet<Equipment>
-const blank = () => ({
-  name: '',
-  station: 'table' as Station,
-  makes: false,
-  kgPerMinute: '',
-  places: '',
-  sharpened: '',
-  borrowed: '',
-})
-const draft = reactive(blank())
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
-async function add() {
-  const rate = Number(draft.kgPerMinute.replace(',', '.'))
-  const room = draft.places.trim() === '' ? null : parseWhole(draft.places, 'places', { low: 1, high: 500 })
-  const wrong = [
-    ...(room && !room.ok ? room.issues.map((i) => fieldIssue('places', sayIssue(i, words.says.value))) : []),
-    ...(draft.name.trim() === ''
-      ? [fieldIssue('name', 'It has no name. Type one, such as “Band saw”.')]
-      : []),
-    ...(draft.kgPerMinute.trim() !== '' && !(rate >= 0.01 && rate <= 500)
-      ? [fieldIssue('kgPerMinute', `“${draft.kgPerMinute}” is not kilograms a minute from 0.01 to 500.`)]
-      : []),
-  ]
-  issues.value =
-    wrong.length > 0
-      ? wrong
-      : await keep({
-          ...{ format: 'ekko-equipment', version: 1, name: draft.name.trim(), station: draft.station },
-          ...{ makes: draft.makes, kgPerMinute: draft.kgPerMinute.trim() === '' ? null : rate, fault: null },
-          ...(room?.ok && { places: room.value }),
-          ...{ sharpened: draft.sharpened || null, borrowed: draft.borrowed.trim() || null },
-        })
-  if (issues.value.length === 0) Object.assign(draft, blank())
-}
+const {
+  typed: draft,
+  issues,
+  at,
+  keep: kept,
+} = useForm('equipment', SHEETS.equipment.fields, () => ({
+  ...{ name: '', station: 'table' as Station, makes: false },
+  ...{ kgPerMinute: '', places: '', sharpened: '', borrowed: '' },
+}))
+const add = kept(({ places, ...said }) =>
+  keep({
+    ...{ format: 'ekko-equipment', version: 1, station: draft.station, makes: draft.makes, fault: null },
+    ...said,
+    ...(places !== null && { places }),
+  }),
+)
 /** What is wrong with it is typed where it stands; nothing typed: it works again. */
 const faults = reactive<Record<string, string>>({})
 const says = (s: Kept) => faults[s.id] ?? s.body.fault ?? ''
@@ -139,51 +117,51 @@ const sharpen = (s: Kept, day: string) => change(s, { ...s.body, sharpened: day 
       </table>
     </div>
     <form class="fields" novalidate @submit.prevent="add">
-      <div class="field wide">
-        <label for="eq-name">What</label>
-        <InputText
-          id="eq-name"
-          v-model="draft.name"
-          size="small"
-          maxlength="80"
-          :invalid="at('name').length > 0"
-        />
-        <FieldIssues :issues="at('name')" />
-      </div>
+      <TextField
+        id="eq-name"
+        v-model="draft.name"
+        class="wide"
+        size="small"
+        label="What"
+        :issues="at('name')"
+      />
       <div class="field">
         <span id="eq-station" class="label">Station</span>
         <Select v-model="draft.station" :options="[...STATIONS]" size="small" aria-labelledby="eq-station" />
       </div>
-      <div class="field short">
-        <label for="eq-rate">kg a minute</label>
-        <InputText
-          id="eq-rate"
-          v-model="draft.kgPerMinute"
-          size="small"
-          inputmode="decimal"
-          :invalid="at('kgPerMinute').length > 0"
-        />
-        <FieldIssues :issues="at('kgPerMinute')" />
-      </div>
-      <div class="field short">
-        <label for="eq-places">Room for carcasses</label>
-        <InputText
-          id="eq-places"
-          v-model="draft.places"
-          size="small"
-          inputmode="numeric"
-          :invalid="at('places').length > 0"
-        />
-        <FieldIssues :issues="at('places')" />
-      </div>
-      <div class="field">
-        <label for="eq-day">Sharpened, tested</label>
-        <InputText id="eq-day" v-model="draft.sharpened" type="date" size="small" />
-      </div>
-      <div class="field">
-        <label for="eq-from">Borrowed from</label>
-        <InputText id="eq-from" v-model="draft.borrowed" size="small" maxlength="80" />
-      </div>
+      <TextField
+        id="eq-rate"
+        v-model="draft.kgPerMinute"
+        class="short"
+        size="small"
+        label="kg a minute"
+        inputmode="decimal"
+        :issues="at('kgPerMinute')"
+      />
+      <TextField
+        id="eq-places"
+        v-model="draft.places"
+        class="short"
+        size="small"
+        label="Room for carcasses"
+        inputmode="numeric"
+        :issues="at('places')"
+      />
+      <TextField
+        id="eq-day"
+        v-model="draft.sharpened"
+        type="date"
+        size="small"
+        label="Sharpened, tested"
+        :issues="at('sharpened')"
+      />
+      <TextField
+        id="eq-from"
+        v-model="draft.borrowed"
+        size="small"
+        label="Borrowed from"
+        :issues="at('borrowed')"
+      />
       <div class="last">
         <label class="tick"
           ><Checkbox v-model="draft.makes" binary input-id="eq-makes" /> Without it there is no such

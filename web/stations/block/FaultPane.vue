@@ -2,15 +2,15 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed, reactive, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { faultLoss, judgeFault, lessonsAt, madeAt, type FaultRow } from '#core/hand'
-import { parseMass, sayIssue, toKg } from '#core/measure'
+import { toKg } from '#core/measure'
 import type { CardStep } from '#core/papers'
-import type { Fault } from '#core/records'
+import { FACTS, type Fault } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useAttachments } from '../../state/attachments.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 
 /** What went wrong at a step: what it cost and where the meat went, why, what to do next time; and what was learnt before. */
@@ -48,61 +48,33 @@ const nameOf = (id: string | null) => {
   const { cuts: all, parts } = body.value.anatomy
   return words.name([...all, ...parts].find((x) => x.id === id)!.names).toLowerCase()
 }
-const blank = () => ({
-  what: '',
-  cut: null as string | null,
-  weight: '',
-  to: null as string | null,
-  cause: '',
-  lesson: '',
-})
-const draft = reactive(blank())
+const {
+  typed: draft,
+  at,
+  keep,
+} = useForm(`fault ${step.marks[0]!.target}`, FACTS.fault.fields, () => ({
+  ...{ what: '', shown: '', cause: '', lesson: '' },
+  ...{ cut: null as string | null, to: null as string | null },
+}))
 const photo = ref<string | null>(null)
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 async function pick(event: Event) {
   const [file] = [...((event.target as HTMLInputElement).files ?? [])]
   if (file) photo.value = await attach(file)
 }
-function save() {
-  const wrong: FieldIssue[] = []
-  if (draft.what.trim() === '') wrong.push(fieldIssue('what', 'Nothing was typed. Say what went wrong.'))
-  if (draft.cause.trim() === '')
-    wrong.push(fieldIssue('cause', 'No cause was typed. Say why, or “not known”.'))
-  const typed =
-    draft.cut === null && draft.weight.trim() === ''
-      ? null
-      : parseMass(draft.weight, words.unit.value, 'cut-away')
-  if (typed && !typed.ok) wrong.push(fieldIssue('shown', sayIssue(typed.issues[0]!, words.says.value)))
-  const shown = typed?.ok ? typed.value : null
+const save = keep(({ what, shown, cause, lesson }) => {
   const { target: of, side } = mark.value
+  const { cut } = draft
+  const to = cut === null ? null : draft.to
+  const lost = cut !== null && shown ? faultLoss(read.value, cut, to, toKg(shown.value, shown.unit)) : 0
   const fault: Fault = {
-    ...{
-      kind: 'fault',
-      of,
-      side,
-      what: draft.what.trim(),
-      cut: draft.cut,
-      to: draft.cut === null ? null : draft.to,
-      shown,
-    },
-    ...{ cause: draft.cause.trim(), lesson: draft.lesson.trim() || null },
-    lost:
-      draft.cut !== null && shown
-        ? faultLoss(read.value, draft.cut, draft.to, toKg(shown.value, shown.unit))
-        : 0,
-    ...(photo.value === null ? {} : { photo: photo.value }),
+    ...{ kind: 'fault', of, side, what, cut, to, shown, cause, lesson, lost },
+    ...(photo.value !== null && { photo: photo.value }),
   }
-  if (draft.cut === null && shown)
-    wrong.push(fieldIssue('cut', 'It is not said of which cut that weight is. Choose it.'))
   const odd = judgeFault(read.value, fault)
-  if (odd) wrong.push(fieldIssue(odd.field, sayIssue(odd, words.says.value)))
-  issues.value = wrong
-  if (wrong.length > 0) return
+  if (odd) return [odd]
   note(fault)
-  Object.assign(draft, blank())
   photo.value = null
-}
+})
 const takeBack = (id: string) => withdraw(...factOf((f) => f.kind === 'fault').filter((f) => f.id === id))
 const photoOf = (hash: string) => read.value.plan.attachments.find((a) => a.hash === hash)
 </script>
@@ -161,7 +133,7 @@ const photoOf = (hash: string) => read.value.plan.attachments.find((a) => a.hash
             <label :for="`f-kg-${mark.target}`">Weight, {{ words.unit.value }}</label>
             <InputText
               :id="`f-kg-${mark.target}`"
-              v-model="draft.weight"
+              v-model="draft.shown"
               size="small"
               inputmode="decimal"
               :invalid="at('shown').length > 0"

@@ -1,21 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, reactive, ref, watch } from 'vue'
-import { kg, parseMass, sayIssue, type TypedMass } from '#core/measure'
+import { computed, watch } from 'vue'
+import { kg, type TypedMass } from '#core/measure'
 import { sidesWeighed } from '#core/plan'
-import { CHILLED, COVERS, LEAN_COLOURS, MARBLINGS, type Acceptance, type Chilled } from '#core/records'
+import { CHILLED, COVERS, FACTS, LEAN_COLOURS, MARBLINGS, type Chilled } from '#core/records'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { asInstant, asLocal } from '../../state/deviceTime.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 
 /** How it was found when it was accepted: sides, hour, what cools it, what was seen. */
 const { read, note, withdraw, factOf } = useReading()
 const words = useWords()
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const CHILLED_WORDS: Record<Chilled, string> = {
   cooler: 'a cooler',
   chest: 'iced chests',
@@ -23,48 +21,24 @@ const CHILLED_WORDS: Record<Chilled, string> = {
 }
 const chilledBy = CHILLED.map((v) => ({ v, w: CHILLED_WORDS[v] }))
 const accepted = computed(() => read.value.plan.acceptance)
-const fresh = reactive({ left: '', right: '', hungAt: '', condition: '', condemned: '' })
-const chilled = ref<Chilled>('cooler')
-const pick = reactive<Pick<Acceptance, 'colour' | 'marbling' | 'cover'>>({
-  colour: null,
-  marbling: null,
-  cover: null,
-})
-const said = (mass: TypedMass | null) => (mass ? `${mass.value} ${mass.unit}` : '')
-watch(
-  accepted,
-  (a) => {
-    Object.assign(fresh, {
-      left: said(a?.left ?? null),
-      right: said(a?.right ?? null),
-      hungAt: a?.hungAt ? asLocal(a.hungAt) : '',
-      condition: a?.condition ?? '',
-      condemned: a?.condemned ?? '',
-    })
-    chilled.value = a?.chilled ?? 'cooler'
-    Object.assign(pick, { colour: a?.colour ?? null, marbling: a?.marbling ?? null, cover: a?.cover ?? null })
-  },
-  { immediate: true },
-)
-function massIn(field: 'left' | 'right'): TypedMass | null {
-  if (!fresh[field].trim()) return null
-  const typed = parseMass(fresh[field], words.unit.value, field)
-  if (typed.ok) return typed.value
-  issues.value.push(...typed.issues.map((i) => fieldIssue(field, sayIssue(i, words.says.value))))
-  return null
+const said = (mass: TypedMass | null | undefined) => (mass ? `${mass.value} ${mass.unit}` : '')
+const asAccepted = () => {
+  const a = accepted.value
+  return {
+    ...{ left: said(a?.left), right: said(a?.right), hungAt: a?.hungAt ? asLocal(a.hungAt) : '' },
+    ...{ condition: a?.condition ?? '', condemned: a?.condemned ?? '', chilled: a?.chilled ?? 'cooler' },
+    ...{ colour: a?.colour ?? null, marbling: a?.marbling ?? null, cover: a?.cover ?? null },
+  }
 }
-function accept() {
-  issues.value = []
-  const [left, right] = [massIn('left'), massIn('right')]
-  if (issues.value.length > 0) return
+const { typed: fresh, at, keep } = useForm('acceptance', FACTS.acceptance.fields, asAccepted)
+watch(accepted, () => Object.assign(fresh, asAccepted()))
+const accept = keep(({ hungAt, ...seen }) => {
+  const { colour, marbling, cover, chilled } = fresh
   note({
-    kind: 'acceptance',
-    ...{ left, right, ...pick, chilled: chilled.value },
-    hungAt: fresh.hungAt ? asInstant(fresh.hungAt) : null,
-    condition: fresh.condition.trim() || null,
-    condemned: fresh.condemned.trim() || null,
+    ...{ kind: 'acceptance', ...seen, colour, marbling, cover, chilled },
+    hungAt: hungAt && asInstant(hungAt),
   })
-}
+})
 /** What both sides weigh together, beside the hot weight that is on record. */
 const sides = computed(() =>
   sidesWeighed(accepted.value, read.value.evidence.find((e) => e.stage === 'hot' && e.sd === 0)?.kg ?? null),
@@ -82,25 +56,27 @@ const sides = computed(() =>
     <TextField id="accept-right" v-model="fresh.right" label="Right side, hot" :issues="at('right')" />
     <PickField
       id="accept-colour"
-      v-model="pick.colour"
+      v-model="fresh.colour"
       label="Colour of the lean"
       :options="LEAN_COLOURS"
       optional
     />
-    <PickField id="accept-marbling" v-model="pick.marbling" label="Marbling" :options="MARBLINGS" optional />
-    <PickField id="accept-cover" v-model="pick.cover" label="Fat cover" :options="COVERS" optional />
-    <PickField id="accept-chilled" v-model="chilled" label="Cooled by" :options="chilledBy" />
+    <PickField id="accept-marbling" v-model="fresh.marbling" label="Marbling" :options="MARBLINGS" optional />
+    <PickField id="accept-cover" v-model="fresh.cover" label="Fat cover" :options="COVERS" optional />
+    <PickField id="accept-chilled" v-model="fresh.chilled" label="Cooled by" :options="chilledBy" />
     <TextField
       id="accept-condition"
       v-model="fresh.condition"
       class="two"
       label="Bruises, dirt, what was noticed"
+      :issues="at('condition')"
     />
     <TextField
       id="accept-condemned"
       v-model="fresh.condemned"
       class="wide"
       label="Offal condemned or not collected"
+      :issues="at('condemned')"
     />
     <Button type="submit" :label="accepted ? 'Put it right' : 'Accept it'" />
     <Button

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import { v7 as uuid } from 'uuid'
-import { computed, reactive, ref } from 'vue'
-import { fromKg, parseMass, sayIssue, type Kg, type TypedMass } from '#core/measure'
+import { computed } from 'vue'
+import { fromKg, type Kg, type TypedMass } from '#core/measure'
 import { contradictionIn, dressedAt, tried, unknownFact, weighedApart } from '#core/plan'
-import { inForce, type OneAnimal } from '#core/records'
+import { FACTS, inForce, type OneAnimal } from '#core/records'
+import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 
 /** The animals of a lot of several, told apart by ear tag or leg band, each with what it weighed by itself. */
@@ -20,9 +20,12 @@ const STAGES = [
 ] as const
 type Stage = (typeof STAGES)[number]['id']
 
-const fresh = reactive({ mark: '', live: '', hot: '' })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const {
+  typed: fresh,
+  issues,
+  at,
+  keep,
+} = useForm('animal', FACTS.animal.fields, () => ({ mark: '', live: '', hot: '' }))
 const animals = computed(() => read.value.plan.animals)
 const sums = computed(() =>
   STAGES.flatMap(({ id, label }) => {
@@ -37,35 +40,20 @@ const percent = (a: OneAnimal) => {
   return share === null ? '' : `${(share * 100).toFixed(1)} %`
 }
 
-/** A weight as typed; null where none was, an issue where it cannot be read. */
-function typed(stage: Stage): TypedMass | null {
-  if (fresh[stage].trim() === '') return null
-  const out = parseMass(fresh[stage], words.unit.value, stage)
-  if (out.ok) return out.value
-  issues.value.push(...out.issues.map((i) => fieldIssue(i.field, sayIssue(i, words.says.value))))
-  return null
-}
-function add() {
-  issues.value = []
-  const mark = fresh.mark.trim()
-  if (mark === '')
-    issues.value.push(fieldIssue('mark', 'Which animal? Type its ear tag or the number of its band.'))
+const add = keep(({ mark, live, hot }) => {
   const known = animals.value.find((a) => a.mark === mark)
   const fact = {
     kind: 'animal' as const,
     mark,
-    live: typed('live') ?? known?.live ?? null,
-    hot: typed('hot') ?? known?.hot ?? null,
+    live: live ?? known?.live ?? null,
+    hot: hot ?? known?.hot ?? null,
   }
-  if (issues.value.length > 0) return
   const odd =
     unknownFact(body.value.anatomy, fact) ??
     contradictionIn(body.value.anatomy, tried(state.value!, [fact]).facts, lot.value!.count)
-  if (odd) return void (issues.value = [fieldIssue(odd.field, sayIssue(odd, words.says.value))])
+  if (odd) return [odd]
   note(fact)
-  Object.assign(fresh, { mark: '', live: '', hot: '' })
-  document.getElementById('animal-mark')?.focus()
-}
+})
 /** All weighed one by one: together they are the weight of the lot, as the scale would have shown it. */
 async function write(stage: Stage, together: Kg) {
   const unit = words.unit.value
@@ -131,22 +119,23 @@ async function write(stage: Stage, together: Kg) {
     </p>
     <FieldIssues :issues="at('sum')" />
     <form class="add" novalidate @submit.prevent="add">
-      <div class="field">
-        <label for="animal-mark">Ear tag or band</label>
-        <InputText id="animal-mark" v-model="fresh.mark" size="small" maxlength="40" autocomplete="off" />
-        <FieldIssues :issues="at('mark')" />
-      </div>
-      <div v-for="s in STAGES" :key="s.id" class="field">
-        <label :for="`animal-${s.id}`">{{ s.label }}, {{ words.unit.value }}</label>
-        <InputText
-          :id="`animal-${s.id}`"
-          v-model="fresh[s.id]"
-          size="small"
-          inputmode="decimal"
-          autocomplete="off"
-        />
-        <FieldIssues :issues="at(s.id)" />
-      </div>
+      <TextField
+        id="animal-mark"
+        v-model="fresh.mark"
+        size="small"
+        label="Ear tag or band"
+        :issues="at('mark')"
+      />
+      <TextField
+        v-for="s in STAGES"
+        :id="`animal-${s.id}`"
+        :key="s.id"
+        v-model="fresh[s.id]"
+        size="small"
+        :label="`${s.label}, ${words.unit.value}`"
+        inputmode="decimal"
+        :issues="at(s.id)"
+      />
       <Button type="submit" size="small" outlined label="Keep this animal" />
     </form>
     <small class="muted">A tag that is written again adds to what is known of that animal.</small>

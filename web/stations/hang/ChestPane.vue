@@ -1,23 +1,25 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import { computed, reactive, ref } from 'vue'
-import { parseMass, sayIssue, type TypedMass } from '#core/measure'
+import { computed } from 'vue'
+import { FACTS } from '#core/records'
 import { coldLogOf } from '#core/plan'
 import { chestOf } from '#core/rules'
 import TextField from '../../pieces/TextField.vue'
-import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { asInstant, asLocal, nowLocal } from '../../state/deviceTime.ts'
 import { useReading } from '../../state/lot.ts'
-import { useWords } from '../../state/words.ts'
+import { useForm } from '../../state/form.ts'
 import RuleList from './RuleList.vue'
 
 /** No cooler: cut with no days hung, or quartered in drained chests, where ice is filled up and written down each time. */
 const { read, note, withdraw, decide, state } = useReading()
-const words = useWords()
-const issues = ref<FieldIssue[]>([])
-const ice = reactive({ at: nowLocal(), mass: '', drained: true })
+const {
+  typed: ice,
+  at,
+  keep,
+} = useForm('icing', FACTS.icing.fields, () => ({ at: nowLocal(), mass: '', drained: true }), {
+  stays: ['drained'],
+})
 const chilled = computed(() => read.value.plan.acceptance?.chilled ?? 'cooler')
 const rows = computed(() => read.value.plan.icings.toSorted((a, b) => (a.at < b.at ? 1 : -1)))
 const isChest = computed(() => chilled.value === 'chest' || rows.value.length > 0)
@@ -28,22 +30,9 @@ const rules = computed(() => {
   const first = state.value!.packs.map((p) => Date.parse(p.at)).toSorted((a, b) => a - b)[0] ?? Date.now()
   return chestOf(icings, Math.max(0, (first - Date.parse(hungAt)) / 3_600_000))
 })
-function massOf(): TypedMass | null {
-  if (!ice.mass.trim()) return null
-  const typed = parseMass(ice.mass, words.unit.value, 'ice')
-  if (typed.ok) return typed.value
-  issues.value = typed.issues.map((i) => fieldIssue('ice', sayIssue(i, words.says.value)))
-  return null
-}
-function fill() {
-  issues.value = []
-  const shown = massOf()
-  if (!ice.at) issues.value.push(fieldIssue('ice-at', 'When was it filled up?'))
-  if (issues.value.length > 0) return
-  note({ kind: 'icing', at: asInstant(ice.at), shown, drained: ice.drained })
-  ice.mass = ''
-  ice.at = nowLocal()
-}
+const fill = keep(({ at: when, mass }) => {
+  note({ kind: 'icing', at: asInstant(when), shown: mass, drained: ice.drained })
+})
 </script>
 
 <template>
@@ -65,22 +54,13 @@ function fill() {
     <h3>In iced chests</h3>
     <RuleList v-if="isChest && rules.length > 0" :rules="rules" data-testid="chest" />
     <form class="fill" novalidate aria-label="Ice filled up" @submit.prevent="fill">
-      <div class="field">
-        <label for="ice-at">Filled up at</label>
-        <input id="ice-at" v-model="ice.at" type="datetime-local" class="p-inputtext p-component" />
-      </div>
-      <TextField
-        id="ice-mass"
-        v-model="ice.mass"
-        label="Ice, if weighed"
-        :issues="issues.filter((i) => i.field === 'ice')"
-      />
+      <TextField id="ice-at" v-model="ice.at" type="datetime-local" label="Filled up at" :issues="at('at')" />
+      <TextField id="ice-mass" v-model="ice.mass" label="Ice, if weighed" :issues="at('mass')" />
       <label class="tick"
         ><Checkbox v-model="ice.drained" binary input-id="ice-drained" /> water let off</label
       >
       <Button type="submit" outlined label="Ice filled up" />
     </form>
-    <FieldIssues :issues="issues.filter((i) => i.field !== 'ice')" />
     <table v-if="rows.length > 0" class="plain" data-testid="icings">
       <tbody>
         <tr v-for="t in rows" :key="t.id">

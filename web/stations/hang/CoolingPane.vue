@@ -1,29 +1,26 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, reactive, ref } from 'vue'
-import { kg, parseTemperature, sayIssue } from '#core/measure'
+import { computed, ref } from 'vue'
+import { kg } from '#core/measure'
 import { coldLogOf } from '#core/plan'
-import { TEMP_PLACES, type TempPlace } from '#core/records'
+import { FACTS, TEMP_PLACES, type TempPlace } from '#core/records'
 import { cautionAt, coolingOf, tooWarmToFreeze } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import PickField from '../../pieces/PickField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, issuesOf, type FieldIssue } from '../../state/api.ts'
+import { issuesOf } from '../../state/api.ts'
 import { asInstant, asLocal, nowLocal } from '../../state/deviceTime.ts'
 import { useInstruments } from '../../state/instruments.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useTyped } from '../../state/typed.ts'
-import { useWords } from '../../state/words.ts'
 import RuleList from './RuleList.vue'
 
 /** Temperatures, typed or by the probe, against the rules of cooling. */
 const { read, body, note, withdraw, state } = useReading()
-const words = useWords()
 const { typedLater } = useTyped()
 const { hasProbe, readProbe } = useInstruments()
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const species = computed(() => body.value.anatomy.species)
 const log = computed(() => coldLogOf(read.value.plan))
 const each = computed(() => kg((read.value.weights?.hot ?? 0) / read.value.count))
@@ -35,7 +32,17 @@ const WHERE: Record<TempPlace, string> = {
   air: 'air of the cooler',
 }
 const places = TEMP_PLACES.map((v) => ({ v, w: WHERE[v] }))
-const temp = reactive({ c: '', where: 'deep' as TempPlace, at: nowLocal() })
+const {
+  typed: temp,
+  issues,
+  at,
+  keep,
+} = useForm(
+  'temperature',
+  FACTS.temperature.fields,
+  () => ({ c: '', where: 'deep' as TempPlace, at: nowLocal() }),
+  { stays: ['where', 'at'] },
+)
 const source = ref<'typed' | 'probe'>('typed')
 async function ask() {
   issues.value = []
@@ -46,20 +53,10 @@ async function ask() {
   temp.at = nowLocal()
   source.value = 'probe'
 }
-function keepTemp() {
-  const c = parseTemperature(temp.c, 'c')
-  issues.value = [
-    ...(c.ok ? [] : c.issues.map((i) => fieldIssue('c', sayIssue(i, words.says.value)))),
-    ...(temp.at ? [] : [fieldIssue('at', 'When was it read?')]),
-  ]
-  if (issues.value.length > 0 || !c.ok) return
-  note({
-    kind: 'temperature',
-    ...{ where: temp.where, c: c.value, source: source.value, at: asInstant(temp.at) },
-  })
-  temp.c = ''
+const keepTemp = keep(({ c, at: when }) => {
+  note({ ...{ kind: 'temperature', where: temp.where, c }, source: source.value, at: asInstant(when) })
   source.value = 'typed'
-}
+})
 const rows = computed(() => read.value.plan.temperatures.toSorted((a, b) => (a.at < b.at ? 1 : -1)))
 </script>
 

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import { computed, reactive, ref } from 'vue'
-import FieldIssues from '../../pieces/FieldIssues.vue'
-import { clockSchema, type WAIT_MEANINGS } from '#core/records'
+import { computed } from 'vue'
+import { issueOf } from '#core/measure'
+import { FACTS, type WAIT_MEANINGS } from '#core/records'
 import { lastOf, sayClear } from '#core/rules'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useTyped } from '../../state/typed.ts'
 
 /** Medicines given, each with the day its withdrawal ends: until it is over no slaughter. */
@@ -18,37 +17,29 @@ const MEANS: { v: Meaning; w: string }[] = [
   { v: 'clear', w: 'the first clear day' },
   { v: 'unknown', w: 'not known: off its label' },
 ]
+const UNTIL = 'Until which day must be waited? It stands on the label, or the vet says it.'
 const { read, lot, note, withdraw, factOf } = useReading()
-const blank = { name: '', given: '', means: 'last' as Meaning, until: '', hour: '', animal: '' }
-const fresh = reactive({ ...blank })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const {
+  typed: fresh,
+  at,
+  keep,
+} = useForm(
+  'medicine',
+  FACTS.medicine.fields,
+  () => ({
+    ...{ name: '', given: '', means: 'last' as Meaning, until: '', hour: '', animal: '' },
+  }),
+  { hides: ({ means }) => (means === 'unknown' ? ['until', 'hour'] : []) },
+)
 const last = computed(() => lastOf(read.value.plan.medicines))
 const { typedOn } = useTyped()
-function add() {
-  const { name, given, means, animal } = fresh
-  const isKnown = means !== 'unknown'
-  const until = isKnown ? fresh.until : null
-  const hour = isKnown && fresh.hour.trim() ? clockSchema.safeParse(fresh.hour.trim()) : null
-  issues.value = [
-    ...(name.trim() ? [] : [fieldIssue('name', 'Which medicine? Type what stands on its label.')]),
-    ...(given ? [] : [fieldIssue('given', 'On which day was it given?')]),
-    ...(until === ''
-      ? [fieldIssue('until', 'Until which day must be waited? It stands on the label, or the vet says it.')]
-      : []),
-    ...(hour && !hour.success ? [fieldIssue('hour', `“${fresh.hour}” is no hour. Type it as 14:00.`)] : []),
-    ...(given && until && until < given
-      ? [fieldIssue('until', 'The withdrawal ends before it was given. Look at both days.')]
-      : []),
-  ]
-  if (issues.value.length > 0) return
-  note({
-    ...{ kind: 'medicine', name: name.trim(), given, until, animal: animal.trim() || null },
-    ...(isKnown && { means }),
-    ...(hour?.success && { hour: hour.data }),
-  })
-  Object.assign(fresh, blank)
-}
+const add = keep(({ name, given, until, hour, animal }) => {
+  const { means } = fresh
+  if (means === 'unknown') return void note({ kind: 'medicine', name, given, until: null, animal })
+  if (until === null) return [issueOf('not-said', 'until', { ask: UNTIL })]
+  if (until < given) return [issueOf('withdrawal-before', 'until', { name, given, until })]
+  note({ ...{ kind: 'medicine', name, given, until, animal, means }, ...(hour !== null && { hour }) })
+})
 </script>
 
 <template>
@@ -89,33 +80,33 @@ function add() {
       </tbody>
     </table>
     <form class="add" novalidate @submit.prevent="add">
-      <div class="field">
-        <label for="medicine-name">Medicine</label>
-        <InputText id="medicine-name" v-model="fresh.name" size="small" maxlength="80" autocomplete="off" />
-        <FieldIssues :issues="at('name')" />
-      </div>
-      <div v-if="lot!.count > 1" class="field">
-        <label for="medicine-animal">Ear number, if not all</label>
-        <InputText
-          id="medicine-animal"
-          v-model="fresh.animal"
-          size="small"
-          maxlength="40"
-          autocomplete="off"
-        />
-      </div>
-      <div class="field">
-        <label for="medicine-given">Last dose, day 0</label>
-        <InputText id="medicine-given" v-model="fresh.given" size="small" type="date" />
-        <FieldIssues :issues="at('given')" />
-      </div>
+      <TextField id="medicine-name" v-model="fresh.name" size="small" label="Medicine" :issues="at('name')" />
+      <TextField
+        v-if="lot!.count > 1"
+        id="medicine-animal"
+        v-model="fresh.animal"
+        size="small"
+        label="Ear number, if not all"
+        :issues="at('animal')"
+      />
+      <TextField
+        id="medicine-given"
+        v-model="fresh.given"
+        type="date"
+        size="small"
+        label="Last dose, day 0"
+        :issues="at('given')"
+      />
       <PickField id="medicine-means" v-model="fresh.means" label="The day on the label is" :options="MEANS" />
       <template v-if="fresh.means !== 'unknown'">
-        <div class="field">
-          <label for="medicine-until">{{ fresh.means === 'last' ? 'Withdrawal until' : 'Clear from' }}</label>
-          <InputText id="medicine-until" v-model="fresh.until" size="small" type="date" />
-          <FieldIssues :issues="at('until')" />
-        </div>
+        <TextField
+          id="medicine-until"
+          v-model="fresh.until"
+          type="date"
+          size="small"
+          :label="fresh.means === 'last' ? 'Withdrawal until' : 'Clear from'"
+          :issues="at('until')"
+        />
         <TextField
           id="medicine-hour"
           v-model="fresh.hour"

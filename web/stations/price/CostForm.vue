@@ -1,89 +1,93 @@
 <script setup lang="ts">
+import TextField from '../../pieces/TextField.vue'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed, reactive, ref } from 'vue'
+import { computed } from 'vue'
 import { COST_WORDS } from '#core/ledger'
-import { minor, sayIssue } from '#core/measure'
+import { issueOf, minor } from '#core/measure'
 import { repeated, timesDue } from '#core/plan'
 import {
   COST_KINDS,
   COST_TIMES,
   COST_UNITS,
+  FACTS,
+  typed,
   type CostKind,
   type CostTimes,
   type CostUnit,
 } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
-import { readMoney, readNumber } from './figures.ts'
 
 /** One thing that was paid for: all of it at once, or so many at so much each. */
 const { read, note } = useReading()
 const words = useWords()
-const fresh = reactive({
-  ...{ of: 'feed' as CostKind, label: '', day: '', many: '', unit: 'lb' as CostUnit },
-  ...{ each: '', amount: '', unpaid: false, receipt: null as string | null },
-  ...{ every: 'once' as CostTimes | 'once', until: '' },
-})
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { amount: paid, ...asked } = FACTS.cost.fields
+const {
+  typed: fresh,
+  at,
+  read: filled,
+  keep,
+} = useForm(
+  'cost',
+  // Where there is so many at so much each, the amount follows.
+  { ...asked, amount: typed.maybe(paid) },
+  () => ({
+    ...{ of: 'feed' as CostKind, label: '', day: '', many: '', unit: words.unit.value as CostUnit },
+    ...{ each: '', amount: '', unpaid: false, receipt: null as string | null },
+    ...{ every: 'once' as CostTimes | 'once', until: '' },
+  }),
+  { stays: ['of', 'day', 'unit', 'unpaid'], hides: ({ every }) => (every === 'once' ? ['until'] : []) },
+)
 const kinds = COST_KINDS.map((id) => ({ id, word: COST_WORDS[id] }))
 const units = computed(() => COST_UNITS.map((id) => ({ id, word: id })))
-fresh.unit = words.unit.value
 
 const EVERY = [{ id: 'once', word: 'once' }, ...COST_TIMES.map((id) => ({ id, word: `every ${id}` }))]
+type Read = Extract<typeof filled.value, { ok: true }>['value']
 /** So many at so much each, where both were typed: the amount follows. */
-const follows = computed(() => {
-  const [many, each] = [readNumber(0.001, 1e6)(fresh.many), readMoney(words.currency.value)(fresh.each)]
-  return fresh.many && fresh.each && many.ok && each.ok ? Math.round(many.value * each.value) : null
-})
+const product = ({ many, each }: Read) =>
+  many !== null && each !== null ? minor(Math.round(many * each)) : null
+const now = computed(() => (filled.value.ok ? filled.value.value : null))
+const follows = computed(() => now.value && product(now.value))
 /** What it comes to by its last day, where it comes again. */
 const allTimes = computed(() => {
-  const { every, day, until } = fresh
-  const each = follows.value ?? (fresh.amount ? readMoney(words.currency.value)(fresh.amount) : null)
-  const amount = typeof each === 'number' ? each : each?.ok ? each.value : null
-  if (every === 'once' || !day || !until || amount === null) return null
-  return { times: timesDue(every, day, until), amount: repeated({ each: minor(amount), every, until }, day) }
+  const { every } = fresh
+  const each = follows.value ?? now.value?.amount ?? null
+  if (every === 'once' || !now.value?.day || !now.value.until || each === null) return null
+  const { day, until } = now.value
+  return { times: timesDue(every, day, until), amount: repeated({ each, every, until }, day) }
 })
-function add() {
-  issues.value = []
-  const wrong = (field: string, says: string) => void issues.value.push(fieldIssue(field, says))
-  const label = fresh.label.trim() || COST_WORDS[fresh.of].replace(/^./, (c) => c.toUpperCase())
-  const many = fresh.many.trim() === '' ? null : readNumber(0.001, 1e6)(fresh.many)
-  if (many && !many.ok)
-    wrong('many', `“${fresh.many}” is no number above nothing. Type how much there was, such as 350.`)
-  const each = fresh.each.trim() === '' ? null : readMoney(words.currency.value)(fresh.each)
-  if (each && !each.ok) wrong('each', sayIssue(each.issues[0]!, words.says.value))
-  if (each && !many) wrong('many', 'How many at that price? Type how much there was.')
-  const amount = follows.value === null ? readMoney(words.currency.value)(fresh.amount) : null
-  if (amount && !amount.ok && issues.value.length === 0)
-    wrong(
-      'amount',
-      `${sayIssue(amount.issues[0]!, words.says.value)} Or type how much there was and what one cost.`,
-    )
+const ask = (field: string, says: string) => issueOf('not-said', field, { ask: says })
+const add = keep((read) => {
+  const { many, each, day, until } = read
   const again = fresh.every === 'once' ? null : fresh.every
-  if (again && !fresh.day) wrong('day', 'From which day is it paid? Choose the first.')
-  if (again && !fresh.until) wrong('until', 'Until which day is it paid? Choose the last.')
-  if (again && fresh.day && fresh.until && fresh.until < fresh.day)
-    wrong('until', `It ends before it begins on ${fresh.day}. Check both days.`)
-  if (issues.value.length > 0) return
-  const once = follows.value ?? (amount?.ok ? amount.value : 0)
+  const once = product(read) ?? read.amount
+  const wrong = [
+    ...(each !== null && many === null
+      ? [ask('many', 'How many at that price? Type how much there was.')]
+      : once === null
+        ? [ask('amount', 'What was paid? Type it, or how much there was and what one cost.')]
+        : []),
+    ...(again && !day ? [ask('day', 'From which day is it paid? Choose the first.')] : []),
+    ...(again && !until ? [ask('until', 'Until which day is it paid? Choose the last.')] : []),
+    ...(day && until && until < day ? [issueOf('repeats-ended', 'until', { day, until })] : []),
+  ]
+  if (wrong.length > 0 || once === null) return wrong
   note({
-    ...{ kind: 'cost', of: fresh.of, label },
+    ...{ kind: 'cost', of: fresh.of },
+    label: read.label ?? COST_WORDS[fresh.of].replace(/^./, (c) => c.toUpperCase()),
     amount: allTimes.value?.amount ?? once,
-    ...(again && { repeats: { each: minor(once), every: again, until: fresh.until } }),
-    ...(fresh.day && { day: fresh.day }),
-    ...(many?.ok && { quantity: { value: many.value, unit: fresh.unit } }),
+    ...(again && until && { repeats: { each: once, every: again, until } }),
+    ...(day && { day }),
+    ...(many !== null && { quantity: { value: many, unit: fresh.unit } }),
     ...(fresh.unpaid && { unpaid: true }),
     ...(fresh.receipt && { receipt: fresh.receipt }),
   })
-  Object.assign(fresh, { label: '', many: '', each: '', amount: '', receipt: null, every: 'once', until: '' })
-  document.getElementById('cost-what')?.focus()
-}
+})
 </script>
 
 <template>
@@ -100,20 +104,24 @@ function add() {
         option-value="id"
       />
     </div>
-    <div class="field wide">
-      <label for="cost-what">What</label>
-      <InputText id="cost-what" v-model="fresh.label" size="small" maxlength="80" autocomplete="off" />
-    </div>
-    <div class="field">
-      <label for="cost-day">Day</label>
-      <InputText id="cost-day" v-model="fresh.day" type="date" size="small" />
-      <FieldIssues :issues="at('day')" />
-    </div>
-    <div class="field short">
-      <label for="cost-many">How much</label>
-      <InputText id="cost-many" v-model="fresh.many" size="small" inputmode="decimal" autocomplete="off" />
-      <FieldIssues :issues="at('many')" />
-    </div>
+    <TextField
+      id="cost-what"
+      v-model="fresh.label"
+      class="wide"
+      size="small"
+      label="What"
+      :issues="at('label')"
+    />
+    <TextField id="cost-day" v-model="fresh.day" type="date" size="small" label="Day" :issues="at('day')" />
+    <TextField
+      id="cost-many"
+      v-model="fresh.many"
+      class="short"
+      size="small"
+      label="How much"
+      inputmode="decimal"
+      :issues="at('many')"
+    />
     <div class="field short">
       <label id="cost-unit-label" for="cost-unit">in</label>
       <Select
@@ -126,11 +134,15 @@ function add() {
         option-value="id"
       />
     </div>
-    <div class="field short">
-      <label for="cost-each">at, each</label>
-      <InputText id="cost-each" v-model="fresh.each" size="small" inputmode="decimal" autocomplete="off" />
-      <FieldIssues :issues="at('each')" />
-    </div>
+    <TextField
+      id="cost-each"
+      v-model="fresh.each"
+      class="short"
+      size="small"
+      label="at, each"
+      inputmode="decimal"
+      :issues="at('each')"
+    />
     <div class="field short">
       <label for="cost-all">Amount</label>
       <output v-if="follows !== null" class="follows">{{ words.money(follows) }}</output>

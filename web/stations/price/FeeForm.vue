@@ -1,39 +1,38 @@
 <script setup lang="ts">
+import TextField from '../../pieces/TextField.vue'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed, reactive, ref } from 'vue'
-import { sayIssue } from '#core/measure'
-import { FEE_BASES, FEE_IDS, type Fee, type FeeBasis } from '#core/records'
+import { computed } from 'vue'
+import { issueOf } from '#core/measure'
+import { FACTS, FEE_BASES, FEE_IDS, type Fee, type FeeBasis } from '#core/records'
 import type { Destination } from '#core/anatomy'
 import PickField from '../../pieces/PickField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
+import { useForm } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 import { BASIS_SAYS } from './feeWords.ts'
-import { readMoney } from './figures.ts'
 
 /** One fee: for every animal, by a weight, by the pack; or only where a way is taken or a class of cuts comes of it. */
 const { read, body, note } = useReading()
 const words = useWords()
 type On = 'all' | 'way' | 'class'
-const fresh = reactive({
-  ...{
-    label: '',
-    amount: '',
-    least: '',
-    leastPer: 'lot' as NonNullable<Fee['leastPer']>,
-    credit: false,
-    on: 'all' as On,
-  },
-  ...{ per: 'head' as Fee['per'], basis: 'hot' as FeeBasis, way: null as string | null },
-  to: 'C' as Destination,
-})
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const {
+  typed: fresh,
+  at,
+  keep,
+} = useForm(
+  'fee',
+  FACTS.fee.fields,
+  () => ({
+    ...{ label: '', amount: '', least: '', leastPer: 'lot' as NonNullable<Fee['leastPer']>, credit: false },
+    ...{ on: 'all' as On, per: 'head' as Fee['per'], basis: 'hot' as FeeBasis, way: null as string | null },
+    to: 'C' as Destination,
+  }),
+  { stays: ['leastPer', 'on', 'per', 'basis', 'way', 'to'] },
+)
 const ONS: { id: On; word: string }[] = [
   { id: 'all', word: 'always' },
   { id: 'way', word: 'only for a way' },
@@ -77,46 +76,38 @@ function idOf(label: string): string {
   for (let n = 2; taken.has(id); n++) id = `${plain.slice(0, 32)}-${n}`
   return id
 }
-function add() {
-  const amount = readMoney(words.currency.value)(fresh.amount)
-  const least = fresh.least.trim() === '' ? null : readMoney(words.currency.value)(fresh.least)
-  issues.value = [
-    ...(fresh.label.trim()
-      ? []
-      : [fieldIssue('label', 'What is it for? Smoking, frenching, waste, a vacuum bag…')]),
-    ...(amount.ok ? [] : amount.issues.map((i) => fieldIssue('amount', sayIssue(i, words.says.value)))),
-    ...(!least || least.ok
-      ? []
-      : least.issues.map((i) => fieldIssue('least', sayIssue(i, words.says.value)))),
-    ...(fresh.on === 'way' && !fresh.way ? [fieldIssue('on', 'Which way is it for?')] : []),
-  ]
-  if (issues.value.length > 0 || !amount.ok) return
-  const label = fresh.label.trim()
+const add = keep(({ label, amount, least }) => {
+  if (fresh.on === 'way' && !fresh.way) return [issueOf('not-said', 'on', { ask: 'Which way is it for?' })]
   note({
-    ...{ kind: 'fee', fee: idOf(label), label, amount: amount.value, per: fresh.per },
+    ...{ kind: 'fee', fee: idOf(label), label, amount, per: fresh.per },
     basis: isByWeight.value && fresh.on === 'all' ? fresh.basis : null,
     ...(fresh.on === 'way' && fresh.way && { on: { ways: [fresh.way] } }),
     ...(fresh.on === 'class' && { on: { to: fresh.to } }),
-    ...(least?.ok && { least: least.value, leastPer: fresh.leastPer }),
+    ...(least !== null && { least, leastPer: fresh.leastPer }),
     ...(fresh.credit && { credit: true }),
   })
-  Object.assign(fresh, { label: '', amount: '', least: '', credit: false })
-  document.getElementById('fee-label')?.focus()
-}
+})
 </script>
 
 <template>
   <form class="fields" novalidate aria-label="Write a fee down" @submit.prevent="add">
-    <div class="field wide">
-      <label for="fee-label">Fee</label>
-      <InputText id="fee-label" v-model="fresh.label" size="small" maxlength="80" autocomplete="off" />
-      <FieldIssues :issues="at('label')" />
-    </div>
-    <div class="field short">
-      <label for="fee-amount">Rate</label>
-      <InputText id="fee-amount" v-model="fresh.amount" size="small" inputmode="decimal" autocomplete="off" />
-      <FieldIssues :issues="at('amount')" />
-    </div>
+    <TextField
+      id="fee-label"
+      v-model="fresh.label"
+      class="wide"
+      size="small"
+      label="Fee"
+      :issues="at('label')"
+    />
+    <TextField
+      id="fee-amount"
+      v-model="fresh.amount"
+      class="short"
+      size="small"
+      label="Rate"
+      inputmode="decimal"
+      :issues="at('amount')"
+    />
     <div class="field">
       <label id="fee-per-label" for="fee-per">for</label>
       <Select
@@ -182,11 +173,15 @@ function add() {
         option-value="id"
       />
     </div>
-    <div class="field short">
-      <label for="fee-least">At least</label>
-      <InputText id="fee-least" v-model="fresh.least" size="small" inputmode="decimal" autocomplete="off" />
-      <FieldIssues :issues="at('least')" />
-    </div>
+    <TextField
+      id="fee-least"
+      v-model="fresh.least"
+      class="short"
+      size="small"
+      label="At least"
+      inputmode="decimal"
+      :issues="at('least')"
+    />
     <PickField
       v-if="fresh.least.trim() !== '' && read.count > 1"
       id="fee-least-per"
