@@ -71,6 +71,9 @@ const text = fc.oneof(
   { weight: 1, arbitrary: fc.constantFrom(...HOSTILE_TEXTS) },
 )
 
+const anyDay = fc.date({ noInvalidDate: true })
+const day = fc.date({ min: new Date('2020-01-01'), max: new Date('2030-12-31'), noInvalidDate: true })
+
 /** Values of a JSON schema, as zod says its own: mostly right in form, drawn from the ids and names that exist. */
 export function valuesOf(schema: Schema): fc.Arbitrary<unknown> {
   if ('const' in schema) return fc.constant(schema.const)
@@ -80,8 +83,11 @@ export function valuesOf(schema: Schema): fc.Arbitrary<unknown> {
   switch (schema.type) {
     case 'string':
       if (schema.format === 'uuid') return id
-      if (schema.format === 'date-time') return fc.date({ noInvalidDate: true }).map((d) => d.toISOString())
-      return schema.pattern ? fc.oneof(key, text) : fc.oneof(text, fc.constantFrom('USD', 'UTC', 'Bramble'))
+      if (schema.format === 'date-time') return fc.oneof(anyDay, day).map((d) => d.toISOString())
+      if (schema.format === 'date') return fc.oneof(day.map((d) => d.toISOString().slice(0, 10)), text)
+      return typeof schema.pattern === 'string'
+        ? fc.oneof(key, text, fc.stringMatching(new RegExp(schema.pattern, 'u')))
+        : fc.oneof(text, fc.constantFrom('USD', 'UTC', 'Bramble'))
     case 'integer':
     case 'number': {
       const min = Number(schema.minimum ?? schema.exclusiveMinimum ?? -10)

@@ -5,7 +5,7 @@ import { keySchema, lineSchema } from './text.ts'
 import { clockSchema, daySchema } from './time.ts'
 
 /** A station where it is not as usual: minutes a load and how far they lie apart, places, birds a load, room before it, who. */
-const lineStationSchema = z.object({
+export const lineStationSchema = z.object({
   id: z.enum(LINE_STATIONS),
   off: z.boolean().optional(),
   minutes: figureSchema(0.02, 480).optional(),

@@ -48,7 +48,7 @@ export type {
 } from './kinds/sheets.ts'
 export { crewSchema } from './bench.ts'
 export type { Crew } from './bench.ts'
-export { birdDaySchema, classesSchema, raiseSchema } from './birds.ts'
+export { birdDaySchema, classesSchema, lineStationSchema, raiseSchema } from './birds.ts'
 export type { BirdDay, Classes, LineStationPlan, RaiseTo } from './birds.ts'
 export {
   newPackEventSchema,

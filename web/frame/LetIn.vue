@@ -4,7 +4,8 @@ import InputText from 'primevue/inputtext'
 import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { CODE_DIGITS } from '#contracts/wire'
 import FieldIssues from '../pieces/FieldIssues.vue'
-import { barred, fieldIssue, type FieldIssue } from '../state/api.ts'
+import { barred, fieldIssue } from '../state/api.ts'
+import { useIssues } from '../state/form.ts'
 import { comeIn } from '../state/devices.ts'
 import { useFarm } from '../state/farm.ts'
 
@@ -15,11 +16,10 @@ const scanned = /^#(\d+)$/.exec(location.hash)?.[1]
 const code = ref(scanned ?? '')
 /** One that was in before keeps its name unless another is typed. */
 const name = ref(store.you && !store.you.machine ? store.you.name : '')
-const issues = ref<FieldIssue[]>([])
+const { issues, at } = useIssues()
 const busy = ref(false)
 const form = useTemplateRef<HTMLFormElement>('form')
 onMounted(() => form.value?.querySelector<HTMLInputElement>(scanned ? '#door-name' : '#door-code')?.focus())
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const waiting = computed(() => store.queue.pending.value.length)
 
 async function enter() {

@@ -3,19 +3,17 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { useMediaQuery } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Write } from '#contracts'
 import type { Species } from '#core/anatomy'
-import { parseMass, sayIssue } from '#core/measure'
-import { ALL_HANGS, type Hangs } from '#core/records'
+import { ALL_HANGS, newLotSchema, typed, type Hangs } from '#core/records'
 import FieldIssues from '../pieces/FieldIssues.vue'
 import HangsChoice from '../pieces/HangsChoice.vue'
-import { vRoving } from '../pieces/roving.ts'
 import SpeciesMark from '../pieces/SpeciesMark.vue'
-import { fieldIssue, type FieldIssue } from '../state/api.ts'
 import { saidFirst, useFarm } from '../state/farm.ts'
 import { aboutOf, allAbout, figuresOfSpecies } from '../state/species.ts'
+import { useForm } from '../state/form.ts'
 import { useWords } from '../state/words.ts'
 
 /** The animals a farm may hang on one ground line, to one scale; one is pressed, the rest has an answer already. */
@@ -26,12 +24,23 @@ const { unit } = words
 /** Height of the tallest, px: on a phone all of them stand in its width. */
 const isNarrow = useMediaQuery('(max-width: 560px)')
 const tallest = computed(() => (isNarrow.value ? 62 : 88))
-const form = reactive<{ species: Species; tag: string; count: string; live: string }>({
-  species: 'hog',
-  tag: '',
-  count: '1',
-  live: '',
-})
+const {
+  typed: form,
+  issues,
+  at,
+  keep,
+} = useForm(
+  'lot',
+  {
+    tag: typed.line(
+      newLotSchema.shape.tag,
+      'The lot has no name or number yet. Type what stands on its ear tag.',
+    ),
+    count: typed.count(newLotSchema.shape.count),
+    live: typed.maybe(typed.mass),
+  },
+  () => ({ species: 'hog' as Species, tag: '', count: '1', live: '', isOwn: false }),
+)
 /** Tallest first, as they stand on the line. */
 const kinds = computed(() => allAbout().toSorted((a, b) => b.about.tall - a.about.tall))
 const kind = computed(() => aboutOf(form.species))
@@ -46,11 +55,10 @@ const free = computed(() => {
   const stem = kind.value?.stem ?? 'Lot'
   for (let n = 1; ; n++) if (!names.has(`${stem} ${n}`.toLowerCase())) return `${stem} ${n}`
 })
-const isOwn = ref(false)
 watch(
   free,
   (name) => {
-    if (!isOwn.value) form.tag = name
+    if (!form.isOwn) form.tag = name
   },
   { immediate: true },
 )
@@ -62,27 +70,14 @@ watch(
     hangs.value = ALL_HANGS
   },
 )
-const issues = ref<FieldIssue[]>([])
 const id = uuid()
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const more = (by: number) => (form.count = String(Math.max(1, (Number(form.count) || 1) + by)))
 
-async function hang() {
-  const count = Number(form.count)
-  const live = form.live.trim() ? parseMass(form.live, unit.value, 'live') : null
-  issues.value = [
-    ...(form.tag.trim()
-      ? []
-      : [fieldIssue('tag', 'The lot has no name or number yet. Type what stands on its ear tag.')]),
-    ...(Number.isInteger(count) && count >= 1 && count <= 2000
-      ? []
-      : [fieldIssue('count', `“${form.count}” is not a number of animals from 1 to 2000.`)]),
-    ...(live && !live.ok ? live.issues.map((i) => fieldIssue('live', sayIssue(i))) : []),
-  ]
-  if (issues.value.length > 0) return
-  const writes: Write[] = [{ is: 'hung', lot: id, hung: { id, tag: form.tag, species: form.species, count } }]
+const hang = keep(async ({ tag, count, live }) => {
+  const { species } = form
+  const writes: Write[] = [{ is: 'hung', lot: id, hung: { id, tag, species, count } }]
   if (!isWhole.value) writes.push(saidFirst(id, { kind: 'observation', what: 'hangs', value: hangs.value }))
-  if (live?.ok)
+  if (live)
     writes.push({
       ...{ is: 'weighing', lot: id },
       weighing: {
@@ -90,7 +85,7 @@ async function hang() {
         stage: isWhole.value ? 'live' : 'hanging',
         basis: isWhole.value ? null : hangs.value.as === 'part' ? 'boxed' : 'cold',
         source: 'scale',
-        shown: live.value,
+        shown: live,
         corrects: null,
         stands: true,
         confirmed: false,
@@ -99,9 +94,9 @@ async function hang() {
   const refusals = await store.keepAll(writes)
   const ofForm = ['tag', 'count', 'species']
   if (refusals.length > 0)
-    return void (issues.value = refusals.map((r) => (ofForm.includes(r.field) ? r : { ...r, field: 'live' })))
+    return refusals.map((r) => (ofForm.includes(r.field) ? r : { ...r, field: 'live' }))
   await router.push(store.queue.isHere(id) ? { name: 'rail' } : { name: 'hang', params: { id } })
-}
+})
 </script>
 
 <template>
@@ -131,7 +126,7 @@ async function hang() {
           v-model="form.tag"
           :invalid="at('tag').length > 0"
           autocomplete="off"
-          @input="isOwn = true"
+          @input="form.isOwn = true"
           @focus="($event.target as HTMLInputElement).select()"
         />
         <FieldIssues :issues="at('tag')" />

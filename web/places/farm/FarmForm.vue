@@ -21,7 +21,8 @@ import {
   type MassUnit,
 } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { aboutOf } from '../../state/species.ts'
 import type { Draft } from './FarmPreview.vue'
@@ -83,12 +84,11 @@ watch(
 watch(form, () => emit('typed', { ...form }), { immediate: true })
 const minced = computed(() => (form.nameSet === 'american' ? 'ground meat' : 'mince'))
 const nameOf = (s: Species) => aboutOf(s)?.names[form.nameSet] ?? ''
-const issues = ref<FieldIssue[]>([])
+const { issues, at } = useIssues()
 const CURRENCIES = ['USD', 'CAD', 'GBP', 'EUR', 'AUD', 'NZD'].map((id) => ({
   id,
   word: `${id} (${formatMoney(minor(0), id).replace(/[\d.,\s]/g, '')})`,
 }))
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 
 /** What another window saved meanwhile: shown, never overwritten unasked. */
 const theirs = ref<KeptFarm | null>(null)

@@ -12,7 +12,8 @@ import { formatMass, grams, kgOf } from '#core/measure'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import SpeciesMark from '../../pieces/SpeciesMark.vue'
-import { ask, fieldIssue, issuesOf, type FieldIssue } from '../../state/api.ts'
+import { ask, fieldIssue, issuesOf } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Every pack of the farm that is there, by where it lies; one is found by its number, typed or scanned. */
@@ -27,7 +28,7 @@ const text = ref('')
 const picked = ref<ReadonlySet<number>>(new Set())
 const to = ref('')
 const moved = ref('')
-const issues = ref<FieldIssue[]>([])
+const { issues, at } = useIssues()
 const asked = (key: 'place' | 'lot' | 'cut') => {
   const value = route.query[key]
   return typeof value === 'string' ? value : null
@@ -119,7 +120,6 @@ async function move() {
   to.value = ''
   await load()
 }
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 function find() {
   const number = readCode(text.value)
   issues.value = number

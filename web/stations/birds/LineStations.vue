@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { parseNumber, parseWhole } from '#core/measure'
+import { limitsOf, lineStationSchema } from '#core/records'
 import Checkbox from 'primevue/checkbox'
 import MultiSelect from 'primevue/multiselect'
 import { computed } from 'vue'
 import type { DayForecast, DayStation } from '#core/line'
-import { refuse, type Outcome } from '#core/measure'
 import type { LineStationId } from '#core/records'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { useWords } from '../../state/words.ts'
@@ -15,20 +16,10 @@ const words = useWords()
 const line = computed(() => day.line.value)
 const names = computed(() => line.value.hands)
 const loadOf = (s: DayStation) => told?.stations.find((x) => x.id === s.id) ?? null
-const readMinutes = (typed: string): Outcome<number> => {
-  const value = Number(typed.replace(',', '.').replace(/\s*min$/, ''))
-  return value >= 0.02 && value <= 480
-    ? { ok: true, value }
-    : refuse('number-unreadable', 'minutes', { typed, low: 0.02, high: 480 })
-}
-const readWhole =
-  (high: number) =>
-  (typed: string): Outcome<number> => {
-    const value = Number(typed)
-    return Number.isInteger(value) && value >= 1 && value <= high
-      ? { ok: true, value }
-      : refuse('number-unreadable', 'places', { typed, low: 1, high })
-  }
+const { minutes, places, load } = lineStationSchema.shape
+const readMinutes = (text: string) => parseNumber(text, 'minutes', limitsOf(minutes), 'min')
+const readLoad = (text: string) => parseWhole(text, 'load', limitsOf(load))
+const readPlaces = (text: string) => parseWhole(text, 'places', limitsOf(places))
 const say = (id: LineStationId, patch: Parameters<typeof day.changeStation>[1]) =>
   day.changeStation(id, patch)
 </script>
@@ -76,7 +67,7 @@ const say = (id: LineStationId, patch: Parameters<typeof day.changeStation>[1]) 
           <td class="narrow">
             <FigureInput
               :shown="String(s.load)"
-              :read="readWhole(100)"
+              :read="readLoad"
               optional
               :label="`${s.word}: birds a load`"
               @take="(v) => say(s.id, { load: v ?? undefined })"
@@ -85,7 +76,7 @@ const say = (id: LineStationId, patch: Parameters<typeof day.changeStation>[1]) 
           <td class="narrow">
             <FigureInput
               :shown="String(s.places)"
-              :read="readWhole(500)"
+              :read="readPlaces"
               optional
               :label="`${s.word}: places`"
               @take="(v) => say(s.id, { places: v ?? undefined })"

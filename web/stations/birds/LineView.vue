@@ -11,7 +11,8 @@ import { cautionAt } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import PaperButtons from '../../pieces/PaperButtons.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useExemptBirds } from '../../state/exemptBirds.ts'
 import { useDayForecast } from '../../state/dayForecast.ts'
@@ -75,8 +76,7 @@ const fresh = ref({
   begins: plan.value.begins,
   birds: plan.value.birds === null ? '' : String(plan.value.birds),
 })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { issues, at } = useIssues()
 function keep() {
   const begins = clockSchema.safeParse(fresh.value.begins.trim())
   const typed = fresh.value.birds.trim()

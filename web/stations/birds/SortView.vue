@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { PLAIN } from '#core/measure'
+import { birdDaySchema, typed as reads } from '#core/records'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed, reactive, ref, watch } from 'vue'
@@ -16,14 +18,15 @@ import {
   type Spreading,
 } from '#core/batch'
 import { lookup } from '#core/anatomy'
-import { gramsOf, kg, kgOf, parseMasses, refuse, sayIssue, type Outcome } from '#core/measure'
+import { gramsOf, kg, kgOf, parseMasses, sayIssue } from '#core/measure'
 import { refusalOf, takePath, type Plan } from '#core/plan'
 import { conventionsOf } from '#core/plan'
 import { endOf, fleshOf, sayHeat } from '#core/rules'
 import FigureInput from '../../pieces/FigureInput.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useLots } from '../../state/lots.ts'
@@ -77,8 +80,7 @@ const typed = ref('')
 watch(bounds, (now) => (typed.value = now.map((b) => words.massFigure(b)).join('; ')), {
   immediate: known.value !== null,
 })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { issues, at } = useIssues()
 function keep() {
   const out = parseMasses(typed.value, words.unit.value, 'bounds')
   issues.value = out.ok ? [] : out.issues.map((i) => fieldIssue('bounds', sayIssue(i, words.says.value)))
@@ -146,17 +148,13 @@ const households = computed(() =>
 const cutName = (id: string) => words.name(lookup(body.value.anatomy).cut(id)!.names)
 const cutsOf = computed(() => households.value[0]!.packs.map((p) => p.cut))
 const retained = computed(() => central.value.plan.birdDay?.chill.retained ?? null)
-const readPercent = (text: string): Outcome<number> => {
-  const value = Number(text.replace('%', '').replace(',', '.').trim())
-  return value >= 0 && value <= 30
-    ? { ok: true, value }
-    : refuse('number-unreadable', 'retained', { typed: text, low: 0, high: 30 })
-}
+const share = reads.percent(birdDaySchema.shape.chill.shape.retained)
+const readRetained = (text: string) => share.read(text, 'retained', PLAIN)
 function retains(value: number | null) {
   const day = central.value.plan.birdDay
   if (!day) return
   const { how, water, waterC, ice } = day.chill
-  const taken = value === null ? {} : { retained: value / 100 }
+  const taken = value === null ? {} : { retained: value }
   decide({
     ...{ field: 'birdDay', target: 'lot', side: 'animal' },
     value: { ...day, chill: { how, water, waterC, ice, ...taken } },
@@ -263,7 +261,7 @@ function retains(value: number | null) {
           <span class="short"
             ><FigureInput
               :shown="retained === null ? '' : String(Math.round(retained * 1000) / 10)"
-              :read="readPercent"
+              :read="readRetained"
               optional
               label="Water taken up in the chill, percent"
               @take="retains"

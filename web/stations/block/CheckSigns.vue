@@ -3,7 +3,8 @@ import InputText from 'primevue/inputtext'
 import { computed, reactive, ref } from 'vue'
 import { CHECK_POINTS, COLD_C } from '#core/hand'
 import type { CardStep } from '#core/papers'
-import type { CheckId } from '#core/records'
+import { PLAIN, sayIssue, type Issue } from '#core/measure'
+import { FACTS, readForm, type CheckId } from '#core/records'
 import { initials } from '../../state/bench.ts'
 import { useReading } from '../../state/lot.ts'
 
@@ -23,10 +24,6 @@ const rows = computed(() =>
     ),
   })),
 )
-const number = (text: string): number | null => {
-  const value = Number(text.trim().replace(',', '.'))
-  return text.trim() === '' || Number.isNaN(value) ? null : value
-}
 function press(check: CheckId) {
   const row = rows.value.find((r) => r.check === check)!
   const { target: of, side } = mark.value
@@ -35,18 +32,16 @@ function press(check: CheckId) {
     return withdraw(
       ...factOf((f) => f.kind === 'check' && f.check === check && f.of === of && f.side === side),
     )
-  const refuse = (says: string) => void (issue.value = { check, says })
-  if (by.value.trim() === '') return refuse('Nobody has signed yet: write who you are at “Signed as” above.')
-  const body = { kind: 'check', check, of, side, by: by.value.trim() } as const
+  const refuse = (out: { ok: false; issues: Issue[] }) =>
+    void (issue.value = { check, says: sayIssue(out.issues[0]!) })
+  const { by: signed, ...probed } = FACTS.check.fields
+  const who = readForm({ by: signed }, { by: by.value }, PLAIN)
+  if (!who.ok) return refuse(who)
+  const body = { kind: 'check', check, of, side, by: who.value.by } as const
   if (!row.probe) return note(body)
-  const [celsius, minutes] = [number(probe.celsius), number(probe.minutes)]
-  if (celsius === null || celsius < -40 || celsius > 60)
-    return refuse(
-      'What the probe reads is missing, or no temperature from −40 to 60 °C. Read it in the middle.',
-    )
-  if (minutes === null || minutes < 0 || minutes > 1440)
-    return refuse('Time out of the cold is missing, or no number of minutes up to 1,440.')
-  note({ ...body, celsius, minutes })
+  const read = readForm(probed, probe, PLAIN)
+  if (!read.ok) return refuse(read)
+  note({ ...body, ...read.value })
 }
 const warm = (c: number | undefined) => c !== undefined && c > COLD_C
 </script>

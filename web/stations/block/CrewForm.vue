@@ -6,7 +6,8 @@ import { ref, watch } from 'vue'
 import { crewOf } from '#core/clock'
 import { crewSchema, type Crew } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useReading } from '../../state/lot.ts'
 
 /** Who is there on the day, from when until when and how practised; kept as soon as it is right. */
@@ -17,7 +18,7 @@ const SKILL_WORDS = [
   { v: 'beginner', w: 'first time' },
 ] as const
 const draft = ref<Crew>([])
-const issues = ref<FieldIssue[]>([])
+const { issues, at } = useIssues()
 watch(
   () => read.value.plan.crew,
   () => {
@@ -25,7 +26,6 @@ watch(
   },
   { immediate: true },
 )
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const general = () => issues.value.filter((i) => i.field === '')
 function keep() {
   const typed = draft.value.map((p) => ({ ...p, from: p.from.trim(), until: p.until.trim() }))

@@ -11,6 +11,7 @@ import { groupTable, weighedTwice } from '#core/reading'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import WeightCell from '../../pieces/WeightCell.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 import BlockTabs from './BlockTabs.vue'
@@ -28,8 +29,7 @@ const animalWord = computed(() => words.name(body.value.anatomy.names).toLowerCa
 const from = ref<string | null>(null)
 const source = computed<Group>(() => leaves.value.find((g) => g.id === from.value) ?? leaves.value[0]!)
 const fresh = reactive({ animals: 1 as number | null, name: '', rest: '' })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { issues, at } = useIssues()
 const nameOf = (g: Group) => (g.parent === null ? 'All' : g.name)
 watch(
   source,

@@ -1,7 +1,18 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import { fromKg, kg, massDigits, mm, parseMass, refuse, toKg, type Kg, type Outcome } from '#core/measure'
+import {
+  fromKg,
+  kg,
+  massDigits,
+  mm,
+  parseMass,
+  parseNumber,
+  refuse,
+  toKg,
+  type Kg,
+  type Outcome,
+} from '#core/measure'
 import {
   EATERS,
   keepsBone,
@@ -54,14 +65,8 @@ type Row = (typeof rows.value)[number]
 
 const set = (row: Row, value: Portion | null) =>
   decide({ field: 'portion', target: row.cut.id, side: 'animal', value })
-const number =
-  (low: number, high: number, field: string) =>
-  (typed: string): Outcome<number> => {
-    const value = Number(typed.trim().replace(',', '.').replace(/ ?mm$/, ''))
-    return Number.isFinite(value) && value >= low && value <= high
-      ? { ok: true, value }
-      : refuse('number-unreadable', field, { typed, low, high })
-  }
+const number = (low: number, high: number, field: string) => (typed: string) =>
+  parseNumber(typed, field, { low, high }, 'mm')
 /** So many pieces of a length, if it can give them. */
 function pieces(row: Row): (typed: string) => Outcome<number> {
   return (typed) => {

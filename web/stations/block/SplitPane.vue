@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
-import { mm, refuse, type Outcome, sayIssue } from '#core/measure'
+import { mm, parseNumber, refuse, type Outcome, sayIssue } from '#core/measure'
 import { rearOptions } from '#core/reading'
 import { SPLIT_BOUNDS, type Decision, type Half } from '#core/records'
 import FigureInput from '../../pieces/FigureInput.vue'
@@ -69,12 +69,10 @@ const take = (path: string, where = at.value) =>
     })),
   )
 function percent(typed: string): Outcome<number> {
-  const value = Number(typed.trim().replace(',', '.').replace(/ ?%$/, ''))
-  if (typed.trim() === '' || !Number.isFinite(value))
-    return refuse('number-unreadable', 'at', { typed, low, high })
-  return value >= low && value <= high
-    ? { ok: true, value }
-    : refuse('split-beyond', 'at', { part: partData.value.names, typed: mm(value), low, high })
+  const out = parseNumber(typed, 'at', { low: -Infinity, high: Infinity }, '%')
+  return !out.ok || (out.value >= low && out.value <= high)
+    ? out
+    : refuse('split-beyond', 'at', { part: partData.value.names, typed: mm(out.value), low, high })
 }
 function move(value: number) {
   place.value = value / 100

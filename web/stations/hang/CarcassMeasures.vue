@@ -2,9 +2,9 @@
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { expectedMeasure, typeOf, type Measure } from '#core/anatomy'
-import { issueOf, kg, sayIssue } from '#core/measure'
+import { issueOf, kg, sayIssue, parseNumber } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import type { FieldIssue } from '../../state/api.ts'
+import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
@@ -32,26 +32,30 @@ const said = computed(() => {
 })
 
 function take(m: Measure, event: Event) {
-  const typed = (event.target as HTMLInputElement).value.trim().replace(',', '.')
+  const typed = (event.target as HTMLInputElement).value.trim()
   const now = read.value.plan.measured[m.id] ?? null
-  const value = typed === '' ? null : Number(typed)
-  const right = value === null || (Number.isFinite(value) && value >= m.low && value <= m.high)
-  const figures = { what: m.names, typed: Number(typed), unit: m.unit, low: m.low, high: m.high }
-  issues.value = right
-    ? []
-    : [
-        {
-          field: m.id,
-          detail: Number.isFinite(value)
-            ? sayIssue(issueOf('measure-impossible', m.id, figures), words.says.value)
-            : `“${typed}” is not a number of ${m.unit}.`,
-          confirmable: false,
-        },
-      ]
-  if (!right || value === now) return
+  const out = typed === '' ? null : parseNumber(typed, m.id, { low: -Infinity, high: Infinity })
+  const value = out?.ok ? out.value : null
+  const { id, names: what, unit, low, high } = m
+  const odd = value !== null && (value < low || value > high)
+  issues.value =
+    out && !out.ok
+      ? [fieldIssue(id, `“${typed}” is not a number of ${unit}.`)]
+      : odd
+        ? [
+            fieldIssue(
+              id,
+              sayIssue(
+                issueOf('measure-impossible', id, { what, typed: value, unit, low, high }),
+                words.says.value,
+              ),
+            ),
+          ]
+        : []
+  if (issues.value.length > 0 || value === now) return
   if (value === null)
-    withdraw(...factOf((f) => f.kind === 'observation' && f.what === 'measure' && f.of === m.id))
-  else note({ kind: 'observation', what: 'measure', of: m.id, value })
+    withdraw(...factOf((f) => f.kind === 'observation' && f.what === 'measure' && f.of === id))
+  else note({ kind: 'observation', what: 'measure', of: id, value })
 }
 </script>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { parseWhole, sayIssue } from '#core/measure'
+import { DECISIONS, limitsOf } from '#core/records'
 import { computed, ref } from 'vue'
 import { chainUnder } from '#core/carcass'
 import InputText from 'primevue/inputtext'
@@ -16,20 +18,15 @@ const chain = computed(() =>
 )
 const kind = computed(() => words.name(body.value.anatomy.names).toLowerCase())
 const face = computed(() => read.value.cutting.ageTrim)
+const limits = limitsOf(DECISIONS.days.schema.shape.value)
 function take(event: Event) {
-  const typed = (event.target as HTMLInputElement).value.trim()
-  const value = Number(typed)
-  const right = typed !== '' && Number.isInteger(value) && value >= 0 && value <= 60
+  const out = parseWhole((event.target as HTMLInputElement).value, 'days', limits)
   const { low, high } = body.value.anatomy.chain.days
-  issues.value = right
+  issues.value = out.ok
     ? []
-    : [
-        fieldIssue(
-          'days',
-          `“${typed}” is not a number from 0 to 60. A ${kind.value} usually hangs ${low} to ${high}.`,
-        ),
-      ]
-  if (right && value !== read.value.plan.days) decide({ field: 'days', target: 'lot', side: 'animal', value })
+    : [fieldIssue('days', `${sayIssue(out.issues[0]!)} A ${kind.value} usually hangs ${low} to ${high}.`)]
+  if (out.ok && out.value !== read.value.plan.days)
+    decide({ field: 'days', target: 'lot', side: 'animal', value: out.value })
 }
 </script>
 

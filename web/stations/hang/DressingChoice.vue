@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { parseWhole, sayIssue } from '#core/measure'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'
@@ -31,18 +32,11 @@ function say(target: string, value: boolean | null) {
 }
 /** Reads the number of ribs, or says at the field what would be right. */
 function count(event: Event, low: number, high: number, now: number) {
-  const typed = (event.target as HTMLInputElement).value.trim()
-  const value = Number(typed)
-  const right = typed !== '' && Number.isInteger(value) && value >= low && value <= high
-  issues.value = right
+  const out = parseWhole((event.target as HTMLInputElement).value, 'ribs', { low, high })
+  issues.value = out.ok
     ? []
-    : [
-        fieldIssue(
-          'ribs',
-          `“${typed}” is not a number from ${low} to ${high}. Count again from the first rib.`,
-        ),
-      ]
-  if (right && value !== now) note({ kind: 'observation', what: 'ribs', value })
+    : [fieldIssue('ribs', `${sayIssue(out.issues[0]!)} Count again from the first rib.`)]
+  if (out.ok && out.value !== now) note({ kind: 'observation', what: 'ribs', value: out.value })
 }
 </script>
 

@@ -7,7 +7,7 @@ import { computed, ref } from 'vue'
 import type { NewWeighing } from '#contracts'
 import { tapeWeightLb } from '#core/carcass'
 import { inForce } from '#core/records'
-import { parseMass, type TypedMass, sayIssue } from '#core/measure'
+import { parseMass, parseNumber, type TypedMass, sayIssue } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
 import { useReading } from '../../state/lot.ts'
@@ -55,9 +55,9 @@ const bases = computed(() =>
 )
 
 function fromTape() {
-  const [g, l] = [Number(girth.value.replace(',', '.')), Number(length.value.replace(',', '.'))]
-  if (g > 0 && l > 0 && divisor.value)
-    text.value = `${tapeWeightLb(divisor.value, g, l, tapeUnit.value).toFixed(0)} lb`
+  const [g, l] = [girth.value, length.value].map((t) => parseNumber(t, 'tape', { low: 1, high: 1000 }))
+  if (g?.ok && l?.ok && divisor.value)
+    text.value = `${tapeWeightLb(divisor.value, g.value, l.value, tapeUnit.value).toFixed(0)} lb`
 }
 
 async function send(confirmed: boolean) {

@@ -12,7 +12,8 @@ import { packageWords } from '#core/rules'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useSheets } from '../../state/sheets.ts'
@@ -27,7 +28,7 @@ const farm = useFarm()
 const words = useWords()
 const { sheets, state: loading, keep, change } = useSheets('ekko-labels')
 const draft = reactive<LabelSheet>(usualDesign())
-const issues = ref<FieldIssue[]>([])
+const { issues, at } = useIssues()
 const saved = ref('')
 watch(sheets, ([held]) => held && Object.assign(draft, JSON.parse(JSON.stringify(held.body)) as LabelSheet), {
   immediate: true,
@@ -168,7 +169,6 @@ async function save() {
   issues.value = held ? await change(held, next) : await keep(next)
   if (issues.value.length === 0) saved.value = 'Kept: every label looks like this from now on.'
 }
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 </script>
 
 <template>

@@ -9,6 +9,7 @@ import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { labelsAtOnce, useInstruments } from '../../state/instruments.ts'
 import { useWords } from '../../state/words.ts'
@@ -21,8 +22,7 @@ const words = useWords()
 const tools = useInstruments()
 const { state } = tools
 const labelled = labelsAtOnce()
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { issues, at } = useIssues()
 const KINDS = [
   { v: 'none', w: 'none' },
   { v: 'stand-in', w: 'simulated, to try' },

@@ -8,7 +8,8 @@ import DestinationMark from '../../pieces/DestinationMark.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -18,9 +19,8 @@ const { body, state, packed } = useReading()
 const farm = useFarm()
 const words = useWords()
 const move = reactive({ from: null as string | null, to: null as string | null, mass: '' })
-const issues = ref<FieldIssue[]>([])
+const { issues, at } = useIssues()
 const said = ref('')
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const cutOf = (id: string) => body.value.anatomy.cuts.find((c) => c.id === id)!
 const entries = computed(() => inForce(state.value!.packs).filter((p) => p.packs === 0))
 const tubs = computed(() =>

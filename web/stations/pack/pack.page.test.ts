@@ -359,7 +359,7 @@ describe('bags', () => {
     const shelf = () => page.getByLabel(`freezer paper to ${to}: counted on the shelf`)
     await shelf().fill('many')
     await shelf().press('Enter')
-    await page.getByText('“many” is not a number from 0 to 1000000').waitFor()
+    await page.getByText('“many” is not a number from 0 to 1,000,000').waitFor()
     await shelf().fill('20')
     await shelf().press('Enter')
     await page.getByLabel(`What 100 of freezer paper to ${to} cost`).fill('9.50')

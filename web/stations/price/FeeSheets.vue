@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive } from 'vue'
 import { billedBy, feesFor, inForceOn } from '#core/ledger'
 import type { FeeSheet, StoredSheet } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useReading } from '../../state/lot.ts'
 import { useSheets } from '../../state/sheets.ts'
 import { useWords } from '../../state/words.ts'
@@ -32,8 +33,7 @@ function take({ body: sheet }: StoredSheet<FeeSheet>) {
   note(...theirs)
 }
 const fresh = reactive({ name: read.value.plan.plant ?? '', from: today })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { issues, at } = useIssues()
 async function save() {
   const fees = Object.values(read.value.plan.fees).map(({ kind: _, ...fee }) => fee)
   const name = fresh.name.trim()

@@ -7,6 +7,7 @@ import { inForceOn } from '#core/ledger'
 import { atPrices, listOf, moveAll, takeList } from '#core/reading'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useReading } from '../../state/lot.ts'
 import { useSheets } from '../../state/sheets.ts'
 import { useWords } from '../../state/words.ts'
@@ -31,8 +32,7 @@ const rows = computed(() =>
 )
 const PLACES = ['Farm gate', 'Market', 'Wholesale', 'Shares', 'Prepared food']
 const fresh = reactive({ name: 'Farm gate', from: today, ours: true, tax: 'with' as 'with' | 'without' })
-const issues = ref<FieldIssue[]>([])
-const at = (field: string) => issues.value.filter((i) => i.field === field)
+const { issues, at } = useIssues()
 async function save() {
   const name = fresh.name.trim()
   issues.value = [

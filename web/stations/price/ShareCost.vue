@@ -9,7 +9,8 @@ import { minor, sayIssue } from '#core/measure'
 import { COST_KINDS, type CostKind, type CostShare, type Overhead, type StoredSheet } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue } from '../../state/api.ts'
+import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useLots } from '../../state/lots.ts'
@@ -46,9 +47,8 @@ const ids = useId()
 const sharing = ref<StoredSheet<Overhead> | null>(null)
 const overheads = carry ? null : useOverheads()
 const days = reactive<Record<string, number>>({})
-const issues = ref<FieldIssue[]>([])
+const { issues, at } = useIssues()
 const done = ref(0)
-const at = (field: string) => issues.value.filter((i) => i.field === field)
 const DAY_MS = 86_400_000
 /** Days a lot has been on the rail, until a person says otherwise. */
 const since = (createdAt: string) => Math.max(1, Math.round((Date.now() - Date.parse(createdAt)) / DAY_MS))

@@ -1,19 +1,10 @@
-import { parseMoney, refuse, type Outcome } from '#core/measure'
+import { parseNumber, PLAIN } from '#core/measure'
+import { typed } from '#core/records'
 
-/** Reads a plain number in bounds. */
-export function readNumber(low: number, high: number) {
-  return (typed: string): Outcome<number> => {
-    const value = Number(typed.trim().replace(',', '.').replace(/\s*%$/, ''))
-    return typed.trim() !== '' && value >= low && value <= high
-      ? { ok: true, value }
-      : refuse('number-unreadable', 'figure', { typed, low, high })
-  }
-}
+/** Reads a plain number, or one of a hundred, within its limits. */
+export const readNumber = (low: number, high: number) => (text: string) =>
+  parseNumber(text, 'figure', { low, high }, '%')
 
-/** Reads an amount of money that is not below zero. */
-export const readMoney =
-  (currency: string) =>
-  (typed: string): Outcome<number> => {
-    const out = parseMoney(typed, currency)
-    return out.ok && out.value < 0 ? refuse('money-unreadable', 'amount', { typed }) : out
-  }
+/** Reads an amount of money that is not below nothing. */
+export const readMoney = (currency: string) => (text: string) =>
+  typed.money.read(text, 'amount', { ...PLAIN, currency })

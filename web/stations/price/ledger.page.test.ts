@@ -88,7 +88,12 @@ describe('the ledger of a lot', () => {
     await page.getByLabel('How much', { exact: true }).fill('lots')
     await page.getByLabel('at, each').fill('12.50')
     await page.getByRole('button', { name: 'Write it down' }).click()
-    await page.getByText('“lots” is no number above nothing').waitFor()
+    await page.getByText('“lots” is not a number from 0.001 to 1,000,000').waitFor()
+    expect(document.activeElement?.id).toBe('cost-many')
+    // Looked something up meanwhile: what was typed is still there.
+    await go('Fees')
+    await go('Costs')
+    expect(await page.getByLabel('at, each').inputValue()).toBe('12.50')
     await page.getByLabel('How much', { exact: true }).fill('6')
     await page.getByLabel('What', { exact: true }).fill('Straw')
     await choose('Kind', 'bedding and minerals')
