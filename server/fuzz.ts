@@ -84,7 +84,11 @@ export function valuesOf(schema: Schema): fc.Arbitrary<unknown> {
     case 'string':
       if (schema.format === 'uuid') return id
       if (schema.format === 'date-time') return fc.oneof(anyDay, day).map((d) => d.toISOString())
-      if (schema.format === 'date') return fc.oneof(day.map((d) => d.toISOString().slice(0, 10)), text)
+      if (schema.format === 'date')
+        return fc.oneof(
+          day.map((d) => d.toISOString().slice(0, 10)),
+          text,
+        )
       return typeof schema.pattern === 'string'
         ? fc.oneof(key, text, fc.stringMatching(new RegExp(schema.pattern, 'u')))
         : fc.oneof(text, fc.constantFrom('USD', 'UTC', 'Bramble'))

@@ -2,7 +2,7 @@ import { cumulativeStdNormalProbability, mean, quantile, standardDeviation } fro
 import { describe, expect, it } from 'vitest'
 import { normalsOf } from '#core/carcass'
 import { cameOf, unaccounted } from '#core/ledger'
-import { readSample, kg, minor, normalShare } from '#core/measure'
+import { readSample, kg, minor, normalShare, dayAfter } from '#core/measure'
 import { contradictionIn, NO_LOG, tried, type CostLine } from '#core/plan'
 import { reckon } from '#core/reading'
 import { goneBy, type FactBody, type Sample } from '#core/records'
@@ -14,7 +14,6 @@ import {
   batchOf,
   compareTypes,
   curveOf,
-  dayAfter,
   dayAt,
   extremes,
   fedByPhase,

@@ -1,4 +1,4 @@
-import { CATCH, gramsOf, kg, kgOf, readSample, type Interval, type Kg } from '#core/measure'
+import { CATCH, gramsOf, kg, kgOf, readSample, type Interval, type Kg, daysBetween } from '#core/measure'
 import { cameOf } from '#core/ledger'
 import type { Plan } from '#core/plan'
 import type { Sample, Species } from '#core/records'
@@ -7,7 +7,6 @@ import { weightOf, type Heaps } from './heaps.ts'
 
 /** How a flock drifts from its curve from one day to the next: log SD a day, as a walk (our own; docs/sources.md: growth-curves). */
 const DRIFT = 0.011
-const DAY_MS = 86_400_000
 const Z = 1.2816
 
 /** A batch as it is known: when it was placed, at what age, how many. */
@@ -26,11 +25,6 @@ export function batchOf(species: Species, plan: Plan, count: number): Batch | nu
   const came = cameOf(plan, count)
   return { curve, placed: plan.start.day, age: dayAt(curve, plan.start.kg / came) ?? 0, came }
 }
-
-export const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS)
-export const dayAfter = (from: string, days: number): string =>
-  new Date(Date.parse(from) + Math.round(days) * DAY_MS).toISOString().slice(0, 10)
 
 /** How far the flock is off its curve, log: its middle and SD, on a day after it was placed. */
 interface Off {

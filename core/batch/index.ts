@@ -1,7 +1,7 @@
 /** How does a batch grow, when is it ready, what did it cost, and how does it sort? Many animals with a spread of weights. */
 export { curveOf, dayAt, feedTo, weightAt } from './curves.ts'
 export type { Curve } from './curves.ts'
-export { batchOf, dayAfter, daysBetween, growthOfBatch, heapsOf, raisedTo, readyDay } from './growth.ts'
+export { batchOf, growthOfBatch, heapsOf, raisedTo, readyDay } from './growth.ts'
 export type { Batch, BatchGrowth, ReadyDay, WeighedAll } from './growth.ts'
 export { ofSex, spreadOfAll, thickness } from './heaps.ts'
 export { extremes, sizeClasses } from './sort.ts'

@@ -1,6 +1,7 @@
 /** What does an animal weigh at every stage, and where does every kilogram of its carcass go? */
 import './issues.ts'
 export {
+  STAGE_WORDS,
   STAGES,
   ageTrimOf,
   basisNode,

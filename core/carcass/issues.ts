@@ -1,5 +1,5 @@
-import { issues, type Kg, type Names, type TypedMass } from '#core/measure'
-import type { Stage } from './chain.ts'
+import { issues, type Kg, type Names, type TypedMass, capital } from '#core/measure'
+import { STAGE_WORDS, type Stage } from './chain.ts'
 
 /** A stage of the weight chain and what was weighed there. */
 interface WeightAt {
@@ -16,13 +16,6 @@ interface Dressing extends Band {
   live: Kg
   what: Names
   ratio: number
-}
-const STAGE_WORD: Record<Stage, string> = {
-  live: 'Live weight',
-  shrunk: 'Fasted live weight',
-  hot: 'Hot weight',
-  cold: 'Cold weight',
-  aged: 'Aged weight',
 }
 const percent = (ratio: number, digits: number) => (ratio * 100).toFixed(digits)
 
@@ -58,7 +51,7 @@ export const ISSUES = issues({
     return `${says.mass(each, 1)} ${count > 1 ? (of === 'piece' ? 'a piece ' : 'an animal ') : ''}is outside ${says.mass(low, 0)} to ${says.mass(high, 0)}, what ${animal} can weigh. ${hint}`
   },
   'later-above-earlier': ({ later, earlier }: { later: WeightAt; earlier: WeightAt }, says) =>
-    `${STAGE_WORD[later.stage]} ${says.mass(later.kg, 1)} is above ${STAGE_WORD[earlier.stage].toLowerCase()} ${says.mass(earlier.kg, 1)}. A carcass only loses weight here: check both figures, and whether one is in the other unit.`,
+    `${capital(STAGE_WORDS[later.stage])} ${says.mass(later.kg, 1)} is above ${STAGE_WORDS[earlier.stage]} ${says.mass(earlier.kg, 1)}. A carcass only loses weight here: check both figures, and whether one is in the other unit.`,
   'dressing-impossible': ({ hot, live, what, ratio, low, high }: Dressing, says) =>
     `${says.mass(hot, 1)} hot from ${says.mass(live, 1)} live would dress at ${percent(ratio, 1)} %. No ${says.small(what)} dresses outside ${percent(low, 0)}–${percent(high, 0)} %: check both figures and their units.`,
   'dressing-unusual': ({ hot, live, ratio, low, high }: Dressing, says) =>
@@ -67,7 +60,7 @@ export const ISSUES = issues({
     { later, earlier, ratio, low, high }: Band & { later: WeightAt; earlier: WeightAt; ratio: number },
     says,
   ) =>
-    `${STAGE_WORD[later.stage]} ${says.mass(later.kg, 1)} is ${percent(ratio, 1)} % below ${STAGE_WORD[earlier.stage].toLowerCase()} ${says.mass(earlier.kg, 1)}; ${percent(low, 0)}–${percent(high, 1)} % is usual. Keep it only if the scale said so.`,
+    `${capital(STAGE_WORDS[later.stage])} ${says.mass(later.kg, 1)} is ${percent(ratio, 1)} % below ${STAGE_WORDS[earlier.stage]} ${says.mass(earlier.kg, 1)}; ${percent(low, 0)}–${percent(high, 1)} % is usual. Keep it only if the scale said so.`,
   'no-live-weight': () =>
     'Only part of an animal hangs here: it has no live weight. Write what it weighed on the hook or in its box.',
   'perhaps-side': ({ each, what, low }: { each: Kg; what: Names; low: Kg }, says) =>

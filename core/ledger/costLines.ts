@@ -1,4 +1,4 @@
-import { apportion, kg, minor, sumOf, toKg, type Kg, type Minor } from '#core/measure'
+import { apportion, kg, minor, sumOf, toKg, type Kg, type Minor, daysBetween } from '#core/measure'
 import type { CostLine, Plan } from '#core/plan'
 import { COST_KINDS, condemnedBy, type CostKind, type CostShare, type Overhead } from '#core/records'
 
@@ -80,7 +80,6 @@ export interface Growth {
   lost: { animals: number; each: Minor } | null
 }
 
-const DAY_MS = 86_400_000
 /** What comes after the kill is no cost of growing. */
 const AFTER = new Set<CostKind>(['processor', 'packaging'])
 
@@ -103,7 +102,7 @@ export function growthOf(
   )
   const spent = sumOf(own, (l) => l.amount)
   const all = sumOf(lines, (l) => (AFTER.has(kindOf(l)) ? minor(0) : l.amount))
-  const days = until === null ? 0 : (Date.parse(until) - Date.parse(start.day)) / DAY_MS
+  const days = until === null ? 0 : daysBetween(start.day, until)
   return {
     gain: kg(gain),
     feed,

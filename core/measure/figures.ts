@@ -64,3 +64,9 @@ export function sayMinutes(minutes: number): string {
   const seconds = Math.round((minutes * 60) / 5) * 5
   return seconds > 0 && seconds < 60 ? `${seconds} s` : `${Math.round(minutes)} min`
 }
+
+/** "1 pack", "12 packs"; `many` where it is not the one with an s. */
+export const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
+
+/** The same words at the head of a line. */
+export const capital = (words: string): string => words.replace(/^./, (c) => c.toUpperCase())

@@ -1,6 +1,6 @@
 import type { Anatomy } from '#core/anatomy'
 import { ageTrimOf, type AgeTrim } from '#core/carcass'
-import { kg, plus, toKg, minus, type Kg } from '#core/measure'
+import { kg, plus, toKg, minus, type Kg, dayAfter } from '#core/measure'
 import type { Acceptance } from '#core/records'
 import type { TempAt } from '#core/rules'
 import type { Facts } from './kinds/draft.ts'
@@ -44,7 +44,7 @@ export function coldLogOf({
 
 /** The day it is cut by plan, from the day of its kill; null where that is not known. */
 export const cutOn = ({ killed, days }: Pick<Plan, 'killed' | 'days'>): string | null =>
-  killed === null ? null : new Date(Date.parse(killed) + days * 86_400_000).toISOString().slice(0, 10)
+  killed && dayAfter(killed, days)
 
 /** What of what hangs is cut off as dried face when it is cut; of a part that was bought in, none that is known. */
 export const ageTrimIn = ({ chain }: Anatomy, { days, hangs }: Pick<Plan, 'days' | 'hangs'>): AgeTrim =>

@@ -1,7 +1,7 @@
 import type { Cut, Names } from '#core/anatomy'
 import type { Flow } from '#core/carcass'
 import { afterBench, type Worth } from '#core/ledger'
-import { asShown, kg, minor, minus, type Kg, type MassUnit, type Says } from '#core/measure'
+import { asShown, kg, minor, minus, type Kg, type MassUnit, type Says, counted } from '#core/measure'
 import { adoptPlan, tried, type LeftOut, type PartCut } from '#core/plan'
 import type { CutPlan, Decision } from '#core/records'
 import type { LotState, Reckoning } from './lot.ts'
@@ -143,7 +143,7 @@ export function sayDifference(
     case 'minutes':
       return `${second} costs ${Math.round(by)} minutes ${more ? 'more' : 'less'} at the bench.`
     case 'packs':
-      return `${second} makes ${by} ${by === 1 ? 'pack' : 'packs'} ${more ? 'more' : 'fewer'} to wrap.`
+      return `${second} makes ${counted(by, 'pack')} ${more ? 'more' : 'fewer'} to wrap.`
     case 'bone':
       return `${second} leaves ${mass()} ${more ? 'more' : 'less'} in the bone bin.`
     case 'fat':

@@ -1,6 +1,6 @@
 import { isUncut, lookup, type Anatomy, type Names } from '#core/anatomy'
 import { conventionIn, unmet, type Conventions, type Flow } from '#core/carcass'
-import { minus, minor, type Kg, type Minor } from '#core/measure'
+import { minus, minor, type Kg, type Minor, dayAfter } from '#core/measure'
 import { takePath, type Said } from '#core/plan'
 import { triedOn } from './groups.ts'
 import type { FarmFigures, LotState, Reckoning } from './lot.ts'
@@ -96,7 +96,5 @@ export function doorsOf(base: Flow, lot: LotState, farm: FarmFigures, read: Reck
   return [...dressed, ...offal]
 }
 
-const DAY_MS = 86_400_000
 /** The last day to decide: the one before the kill; null while none is booked. */
-export const decideBy = (killed: string | null): string | null =>
-  killed === null ? null : new Date(Date.parse(`${killed}T00:00:00Z`) - DAY_MS).toISOString().slice(0, 10)
+export const decideBy = (killed: string | null): string | null => killed && dayAfter(killed, -1)

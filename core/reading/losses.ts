@@ -22,6 +22,22 @@ export interface Loss {
   of: { names: Names; kg: Kg }[]
 }
 
+/** What each loss is called. */
+export const LOSS_WORDS: Record<Loss['id'] | 'kept', string> = {
+  shrink: 'fasting and haulage',
+  dressing: 'blood, guts, dressed off',
+  cooler: 'drying in the cooler',
+  'age-trim': 'dried face cut off',
+  'cut-away': 'bruised or condemned, cut away',
+  kept: 'offal kept beside it',
+  bone: 'bones',
+  fat: 'fat and skin trimmed off',
+  discard: 'glands and discards',
+  saw: 'saw dust, drip, smoke',
+  added: 'cure and seasoning added',
+  unaccounted: 'not accounted for',
+}
+
 /**
  * Where the rest of the animal went: live weight less every loss, by name, is what is taken home. Mass added by
  * cures, seasoning or a chill tank stands as a negative loss; offal that is kept is not lost. Empty without a weight.

@@ -1,6 +1,6 @@
 import type { ChainFigures } from '#core/anatomy'
-import { chainOf, shareHung, STAGES, type Evidence, type Stage } from '#core/carcass'
-import { formatPercent, kg, plus, type Kg, type Says } from '#core/measure'
+import { chainOf, shareHung, STAGES, type Evidence, type Stage, STAGE_WORDS } from '#core/carcass'
+import { formatPercent, kg, plus, type Kg, type Says, counted } from '#core/measure'
 import type { Reckoning, StageFigure } from './lot.ts'
 
 /** Where a figure comes from, in sentences, the nearest first; `weak` where it rests on figures nobody has weighed here. */
@@ -10,13 +10,8 @@ export interface Origin {
 }
 
 const STAGE_OF: Partial<Record<StageFigure['id'], Stage>> = { live: 'live', hot: 'hot', hanging: 'aged' }
-const WORDS: Record<Stage, string> = {
-  live: 'live weight',
-  shrunk: 'fasted live weight',
-  hot: 'hot weight',
-  cold: 'cold weight',
-  aged: 'hanging weight',
-}
+/** What hung to the day of cutting is what the farm calls it. */
+const WORDS: Record<Stage, string> = { ...STAGE_WORDS, aged: 'hanging weight' }
 const FROM_MEMORY = 'These ratios are our own, from memory of the trade: weak, until a scale says better.'
 
 const how = ({ sd, sampled }: Evidence): string =>
@@ -39,7 +34,7 @@ function stepWords(chain: ChainFigures, days: number, to: Stage): string {
     case 'cold':
       return `cooling leaves ${band(chain.chill.mean, chain.chill.sd)}`
     case 'aged':
-      return `${days} ${days === 1 ? 'day' : 'days'} of hanging take ${band(chain.ageingPerDay.mean * days, chain.ageingPerDay.sd * days)}`
+      return `${counted(days, 'day')} of hanging take ${band(chain.ageingPerDay.mean * days, chain.ageingPerDay.sd * days)}`
   }
 }
 

@@ -1,3 +1,4 @@
+import { counted } from '#core/measure'
 import { CLASS_OF, type Destination, type End, type FinishId, type Species, type Wrap } from '#core/records'
 
 /** What a thing is to whoever cooks and keeps it. */
@@ -182,11 +183,10 @@ export function goodKeeps({ species }: Flesh, good: Good, wrap: Wrap): Keeps {
   return { days, months: Math.max(1, Math.round(months * SHORTER[wrap])) }
 }
 
-const some = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`
 /** In the words of a label; what is dried or rendered needs no thawing in the cold. */
 export function sayGoodKeeps(good: Good, { days, months }: Keeps): string {
-  const cold = days >= A_MONTH ? some(Math.round(days / A_MONTH), 'month') : some(days, 'day')
-  const frozen = `or frozen at −18 °C (0 °F), best within ${some(months, 'month')}.`
+  const cold = days >= A_MONTH ? counted(Math.round(days / A_MONTH), 'month') : counted(days, 'day')
+  const frozen = `or frozen at −18 °C (0 °F), best within ${counted(months, 'month')}.`
   if (good === 'dried') return `Closed and dry, best within ${cold}; ${frozen}`
   if (good === 'rendered') return `Closed, at or below 4 °C (40 °F), ${cold}; ${frozen}`
   if (good === 'dry-cured')

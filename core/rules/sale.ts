@@ -1,3 +1,4 @@
+import { dayAfter } from '#core/measure'
 import type { End, Medicine, Route, Species } from '#core/records'
 import { ruleOf, type SaleRule } from './routes.ts'
 
@@ -25,14 +26,12 @@ export interface Verdict {
   reasons: Reason[]
 }
 
-const DAY_MS = 24 * 60 * 60 * 1000
-const dayAfter = (day: string) => new Date(Date.parse(day) + DAY_MS).toISOString().slice(0, 10)
 /**
  * The first day an animal may be killed after a medicine, with the hour where one was said; null where nobody knows. A day without
  * its meaning is the last of the wait.
  */
 export const clearOn = ({ until, means = 'last', hour }: Wait): { day: string; hour: string | null } | null =>
-  until === null ? null : { day: means === 'last' && !hour ? dayAfter(until) : until, hour: hour ?? null }
+  until === null ? null : { day: means === 'last' && !hour ? dayAfter(until, 1) : until, hour: hour ?? null }
 
 /** Whether a medicine still holds an animal back on a day; on the very day it is clear from an hour on, nobody knows the hour of a kill. */
 const holds = (m: Wait, day: string): boolean => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { capital } from '#core/measure'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import Select from 'primevue/select'
@@ -9,7 +10,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import type { papersAt } from '#core/papers'
 import { orderedWork } from '#core/hand'
-import { SHARES, type PaperWords, type Share } from '#core/records'
+import { SHARES, type PaperWords, type Share, SHARE_WORDS } from '#core/records'
 import { useLot } from '../state/lot.ts'
 import { usePapers } from '../state/papers.ts'
 import { useWords } from '../state/words.ts'
@@ -51,8 +52,7 @@ const words = reactive<Record<string, string>>(
   ),
 )
 const share = ref<Share>(paper.shared ? 2 : 1)
-const SHARE_WORDS: Record<Share, string> = { 1: 'Whole', 2: 'Half', 4: 'Quarter' }
-const shares = SHARES.map((v) => ({ v, w: SHARE_WORDS[v] }))
+const shares = SHARES.map((v) => ({ v, w: capital(SHARE_WORDS[v]) }))
 const at = (word: string) => issues.value.filter((i) => i.field === `words.${word}`)
 const others = computed(() => issues.value.filter((i) => !i.field.startsWith('words.')))
 

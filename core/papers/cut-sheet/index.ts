@@ -1,7 +1,8 @@
+import { fatLeft } from '#core/records'
 import { z } from 'zod'
 import { drawHung, sidesOf, type Part, type PartShape, type SideName } from '#core/anatomy'
 import { extentOf, type CutSlot } from '#core/carcass'
-import { formatPercent, refuse, sumOf } from '#core/measure'
+import { formatPercent, refuse, sumOf, counted } from '#core/measure'
 import { portionFor, sayPortion } from '#core/plan'
 import type { Reckoning } from '#core/reading'
 import {
@@ -59,7 +60,6 @@ const schema = z.object({
 export type CutSheet = z.infer<typeof schema>
 
 /** The first cut sheets did not say the animal: there were hogs only. */
-const hogs = (count: number) => `${count} hog${count === 1 ? '' : 's'}`
 
 const NOT_THERE = '–'
 const NOTHING = 1e-9
@@ -152,13 +152,6 @@ function mapOf({ read }: About, rows: ReturnType<typeof rowsOf>): CutSheet['map'
   }
 }
 
-const TRIM_WORDS = {
-  generous: 'generous: fat cap left on',
-  standard: 'standard: 6 mm of fat left on',
-  close: 'close: 3 mm of fat left on',
-  strict: 'strict: all outside fat and silver skin off',
-}
-
 export const cutSheet = paperKind({
   title: 'Cut sheet',
   asks: 'Cut sheet',
@@ -172,7 +165,7 @@ export const cutSheet = paperKind({
   ],
   schema,
   up: {
-    1: (data) => numbered({ ...data, what: data.what ?? hogs(Number(data.count)) }),
+    1: (data) => numbered({ ...data, what: data.what ?? counted(Number(data.count), 'hog') }),
     2: (data) =>
       headed({
         ...{ weights: [], settings: [], map: null },
@@ -203,7 +196,7 @@ export const cutSheet = paperKind({
         route: routeWords(about),
         dressing: dressingWords(about),
         settings: [
-          { name: 'Fat', says: TRIM_WORDS[trim] },
+          { name: 'Fat', says: `${trim}: ${fatLeft(trim, 'left on')}` },
           {
             name: says.name({ american: 'Ground', commonwealth: 'Mince' }),
             says: `${says.mass(read.farm.pack)} a pack${lean === undefined ? '' : `, ${formatPercent(lean)} lean`}`,

@@ -1,7 +1,17 @@
 import { z } from 'zod'
 import type { Anatomy } from '#core/anatomy'
 import { codeOf, type PackCode } from '#core/exchange'
-import { fromKg, kgOf, minor, minorOf, priceIn, refuse, type Minor, type TypedMass } from '#core/measure'
+import {
+  fromKg,
+  kgOf,
+  minor,
+  minorOf,
+  priceIn,
+  refuse,
+  type Minor,
+  type TypedMass,
+  counted,
+} from '#core/measure'
 import { allergensOf, finishedName } from '#core/plan'
 import type { CutFigure } from '#core/reading'
 import {
@@ -133,7 +143,7 @@ function wordsOf(id: LabelBlock, of: Of): string | null {
     case 'cut':
       return finishedName(says.name(names), finishes)
     case 'weight': {
-      const pieces = pack.pieces === null ? '' : `, ${pack.pieces} ${pack.pieces === 1 ? 'piece' : 'pieces'}`
+      const pieces = pack.pieces === null ? '' : `, ${counted(pack.pieces, 'piece')}`
       return `${shown.value} ${shown.unit}${pieces}`
     }
     case 'price': {

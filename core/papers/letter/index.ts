@@ -12,13 +12,12 @@ import {
   type Interval,
   type Kg,
 } from '#core/measure'
-import type { Share } from '#core/records'
-import { fromHanging, shownWeights, type CutFigure } from '#core/reading'
+import { SHARE_WORDS } from '#core/records'
+import { fromHanging, shownWeights, type CutFigure, LOSS_WORDS } from '#core/reading'
 import { cookingInShort, fleshOf, ruleOf } from '#core/rules'
 import { KITCHEN, KITCHEN_ORDER } from '../kitchen.ts'
 import { hangingWords, headed, headOf, headShape, numbered, paperKind, type About } from '../paper.ts'
 
-const SHARE_WORD: Record<Share, string> = { 1: 'whole animal', 2: 'half', 4: 'quarter' }
 /** Litres of freezer a kilogram of wrapped meat takes, and pounds to a cubic foot (docs/sources.md: freezer-room). */
 const FREEZER = { litresPerKg: 28 / 17, lbPerCubicFoot: 37.5 }
 
@@ -53,21 +52,6 @@ const schema = z.object({
   words: z.array(z.string()),
 })
 export type Letter = z.infer<typeof schema>
-
-const LOSS_WORD: Record<ReturnType<typeof fromHanging>[number]['id'], string> = {
-  shrink: 'fasting and haulage',
-  dressing: 'dressed off',
-  cooler: 'dries in the cooler',
-  'age-trim': 'dried face cut off',
-  'cut-away': 'bruised or condemned, cut away',
-  kept: 'offal kept beside it',
-  bone: 'bones',
-  fat: 'fat and skin trimmed off',
-  discard: 'glands and discards',
-  saw: 'saw dust, drip and smoke',
-  added: 'cure and seasoning added',
-  unaccounted: 'not accounted for yet',
-}
 
 /** What the buyer's part of the meat costs, said with the weight it is charged on. */
 function costWords({ read, says, farm }: About, parts: number, products: readonly CutFigure[]): string {
@@ -175,7 +159,7 @@ export const letter = paperKind({
         kind: 'letter' as const,
         ...headOf(about),
         what: says.name(anatomy.names).toLowerCase(),
-        share: SHARE_WORD[share],
+        share: share === 1 ? 'whole animal' : SHARE_WORDS[share],
         hanging: `${hanging}${parts > 1 ? `; your part of it ${stage('hanging')!.weighed ? '' : 'about '}${show(from)}` : ''}`,
         takeHome: `${estimated ? 'about ' : ''}${show(total)}${cut?.range ? `, likely ${likely(cut.range)}` : ''}`,
         mince: formatPercent(all > 0 ? ground / all : 0),
@@ -205,7 +189,7 @@ export const letter = paperKind({
         losses: steps.flatMap(({ id }, i) =>
           went[i] === 0
             ? []
-            : [{ name: LOSS_WORD[id], weight: `${went[i]! < 0 ? '+' : '−'}${show(Math.abs(went[i]!))}` }],
+            : [{ name: LOSS_WORDS[id], weight: `${went[i]! < 0 ? '+' : '−'}${show(Math.abs(went[i]!))}` }],
         ),
         words: [
           cookingInShort(fleshOf(anatomy.species, read.plan)),

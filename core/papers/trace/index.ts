@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { formatMass, kgOf, refuse } from '#core/measure'
 import { CHECK_POINTS } from '#core/hand'
-import { inForce } from '#core/records'
+import { inForce, TEMP_WORDS, WEIGHED_WORDS } from '#core/records'
 import {
   animalsOf,
   dressingWords,
@@ -19,8 +19,6 @@ const schema = z.object({ kind: z.literal('trace'), ...headShape, sections: z.ar
 export type Trace = z.infer<typeof schema>
 export type TraceSection = z.infer<typeof sectionSchema>
 
-const STAGE_WORDS = { live: 'Live', shrunk: 'Live, fasted', hot: 'Hot carcass', hanging: 'Hanging' } as const
-const WHERE = { deep: 'deep', surface: 'surface', air: 'air of the cooler' } as const
 /** "2026-11-24 08:30" by the farm's own clock. */
 const momentIn =
   (zone = 'UTC') =>
@@ -95,7 +93,7 @@ export function traceSections(about: About): TraceSection[] {
     section(
       'Weights',
       inForce(about.weighings).map((w) => [
-        `${STAGE_WORDS[w.stage]}${w.basis ? `, ${w.basis}` : ''}`,
+        `${WEIGHED_WORDS[w.stage]}${w.basis ? `, ${w.basis}` : ''}`,
         `${w.shown.value} ${w.shown.unit} by ${w.source}${w.day ? `, ${w.day}` : w.at ? `, ${moment(w.at)}` : ''}`,
       ]),
     ),
@@ -105,7 +103,7 @@ export function traceSections(about: About): TraceSection[] {
         .toSorted((a, b) => (a.at < b.at ? -1 : 1))
         .map((t) => [
           moment(t.at),
-          `${t.c} °C ${WHERE[t.where]}, ${t.source === 'probe' ? 'by probe' : 'typed'}`,
+          `${t.c} °C ${TEMP_WORDS[t.where]}, ${t.source === 'probe' ? 'by probe' : 'typed'}`,
         ]),
     ),
     section(

@@ -1,10 +1,10 @@
-import type { Acceptance, Icing, Temperature } from '#core/records'
+import { TEMP_WORDS, type Acceptance, type Icing, type Temperature } from '#core/records'
 import { knowsAll, shownAs, type ReadsFact } from './reads.ts'
 
 export const temperature: ReadsFact<Temperature> = {
   unknownIn: knowsAll,
   into: (facts, fact, { id }) => void facts.temperatures.push({ ...fact, id }),
-  say: ({ where, c }) => ({ what: `Temperature, ${where}`, value: `${c} °C` }),
+  say: ({ where, c }) => ({ what: `Temperature, ${TEMP_WORDS[where]}`, value: `${c} °C` }),
 }
 
 export const acceptance: ReadsFact<Acceptance> = {

@@ -8,7 +8,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { PackPage, UnitRow } from '#contracts'
 import { readCode } from '#core/exchange'
-import { formatMass, grams, kgOf } from '#core/measure'
+import { formatMass, grams, kgOf, counted } from '#core/measure'
 import PlaceHead from '../../frame/PlaceHead.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import SpeciesMark from '../../pieces/SpeciesMark.vue'
@@ -115,7 +115,7 @@ async function move() {
     if (answer.kind !== 'ok')
       return void (issues.value = issuesOf(answer).map((x) => ({ ...x, field: 'to' })))
   }
-  moved.value = `${numbers.length} ${numbers.length === 1 ? 'pack' : 'packs'} put to ${where}.`
+  moved.value = `${counted(numbers.length, 'pack')} put to ${where}.`
   picked.value = new Set()
   to.value = ''
   await load()

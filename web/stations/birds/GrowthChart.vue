@@ -5,9 +5,9 @@ import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { computed } from 'vue'
 import VChart from 'vue-echarts'
-import { daysBetween, ofSex, type BatchGrowth, type ReadyDay } from '#core/batch'
+import { ofSex, type BatchGrowth, type ReadyDay } from '#core/batch'
 import type { Sample, Sex } from '#core/records'
-import { readSample, fromKg, kg, type Kg } from '#core/measure'
+import { readSample, fromKg, kg, type Kg, daysBetween } from '#core/measure'
 import { useWords } from '../../state/words.ts'
 
 /** What one weighs against the days since they came: the likely band of the flock, its type’s own curve, samples as they were weighed, the weight that is wanted. */

@@ -1,18 +1,8 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent } from 'vue'
-import {
-  batchCost,
-  batchOf,
-  curveOf,
-  dayAfter,
-  daysBetween,
-  growthOfBatch,
-  raisedTo,
-  readyDay,
-  type WeighedAll,
-} from '#core/batch'
+import { batchCost, batchOf, curveOf, growthOfBatch, raisedTo, readyDay, type WeighedAll } from '#core/batch'
 import { unaccounted } from '#core/ledger'
-import { kg, kgOf, minorOf, pricePer } from '#core/measure'
+import { kg, kgOf, minorOf, pricePer, dayAfter, daysBetween } from '#core/measure'
 import { inForce } from '#core/records'
 import FoldedPane from '../../pieces/FoldedPane.vue'
 import MassRange from '../../pieces/MassRange.vue'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/measure'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { bySchool, downgraded, offOfScald } from '#core/batch'
@@ -103,7 +104,7 @@ const scalded = computed(() => rows.value.reduce((n, s) => n + s.birds, 0))
           <tr v-for="s in rows" :key="s.id">
             <td class="nowrap">{{ asLocal(s.when).slice(11) }}</td>
             <td>
-              {{ s.birds }} {{ s.birds === 1 ? 'bird' : 'birds' }},
+              {{ counted(s.birds, 'bird') }},
               {{ SCHOOL_WORD[s.school].word.toLowerCase() }}
             </td>
             <td class="right nowrap">

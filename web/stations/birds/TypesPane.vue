@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, reactive, watch } from 'vue'
-import { batchOf, compareTypes, curveOf, daysBetween, keepADay, pricesPaid } from '#core/batch'
+import { batchOf, compareTypes, curveOf, keepADay, pricesPaid } from '#core/batch'
 import { cameOf } from '#core/ledger'
 import {
   gramsOf,
@@ -15,6 +15,7 @@ import {
   pricePer,
   type Kg,
   type Outcome,
+  daysBetween,
 } from '#core/measure'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { useReading } from '../../state/lot.ts'

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { fatLeft } from '#core/records'
 import { computed, ref, useTemplateRef } from 'vue'
 import Select from 'primevue/select'
 import { TRIM_LEVELS, type TrimLevel } from '#core/anatomy'
 import { shownWeights, type CutFigure } from '#core/reading'
-import { massDigits } from '#core/measure'
+import { massDigits, counted } from '#core/measure'
 import CutOrigin from './CutOrigin.vue'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
@@ -15,13 +16,10 @@ const words = useWords()
 const open = ref(true)
 const origin = useTemplateRef('origin')
 const shown = computed(() => shownWeights(read.value, words.unit.value))
-const TRIM_WORDS: Record<TrimLevel, string> = {
-  generous: 'generously: fat cap on',
-  standard: 'as usual: 6 mm of fat on',
-  close: 'closely: 3 mm of fat on',
-  strict: 'strictly: all outside fat and silver skin off',
+const TRIMMED: Record<TrimLevel, string> = {
+  ...{ generous: 'generously', standard: 'as usual', close: 'closely', strict: 'strictly' },
 }
-const trims = TRIM_LEVELS.map((v) => ({ v, w: TRIM_WORDS[v] }))
+const trims = TRIM_LEVELS.map((v) => ({ v, w: `${TRIMMED[v]}: ${fatLeft(v, 'on')}` }))
 const trim = (value: TrimLevel) => decide({ field: 'trim', target: 'lot', side: 'animal', value })
 const KINDS = [
   ['product', 'Products'],
@@ -32,15 +30,14 @@ const groups = computed(() =>
   KINDS.map(([kind, word]) => ({ kind, word, cuts: read.value.cuts.filter((c) => c.cut.kind === kind) })),
 )
 const figure = (n: number) => `${n.toFixed(massDigits(words.unit.value))} ${words.unit.value}`
-const counted = (c: CutFigure) =>
+const beside = (c: CutFigure) =>
   [
     c.range && !c.done ? `likely ${words.massRange(c.range)}` : '',
-    c.pieces === c.packs || c.packs === 0 ? '' : plural(c.pieces, 'piece'),
-    c.packs > 0 ? plural(c.packs, 'pack') : '',
+    c.pieces === c.packs || c.packs === 0 ? '' : counted(c.pieces, 'piece'),
+    c.packs > 0 ? counted(c.packs, 'pack') : '',
   ]
     .filter(Boolean)
     .join(' · ')
-const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
 </script>
 
 <template>
@@ -88,7 +85,7 @@ const plural = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`
             >
               {{ figure(shown.cuts.get(c.cut.id)!) }}
             </button>
-            <small class="muted">{{ counted(c) }}</small>
+            <small class="muted">{{ beside(c) }}</small>
           </li>
         </ul>
       </div>

@@ -2,8 +2,8 @@
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
 import { kitOf, TUB } from '#core/hand'
-import { sumOf } from '#core/measure'
-import { packedIn, type FactBody, type KitId } from '#core/records'
+import { sumOf, counted, capital } from '#core/measure'
+import { packedIn, type FactBody, type KitId, TOOL_WORDS } from '#core/records'
 import CautionNote from '../../pieces/CautionNote.vue'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useEquipment } from '../../state/bench.ts'
@@ -34,7 +34,6 @@ const kit = computed(() =>
     packing.value,
   ),
 )
-const TOOL_WORDS = { knife: 'Knife', saw: 'Saw', grinder: 'Grinder', cure: 'Cure' } as const
 
 const isReady = (id: KitId) => read.value.plan.steps.get(`kit-${id}`, 'animal') ?? false
 function tick(id: KitId, ready: boolean) {
@@ -59,7 +58,7 @@ const shelves = computed((): Shelf[] => {
   return [
     ...tools.map((t) => ({
       id: t.id,
-      word: TOOL_WORDS[t.id as keyof typeof TOOL_WORDS],
+      word: capital(TOOL_WORDS[t.id as keyof typeof TOOL_WORDS]),
       says: [
         t.with,
         ...(t.parts.length > 0 ? [`for ${names(t.parts)}`] : []),
@@ -172,7 +171,7 @@ const fill = (most: number, tubs: number) => `${Math.round((most / (tubs * TUB))
           <span class="label"
             ><DestinationMark :to="t.to" /> {{ t.to === 'X' ? 'Waste' : DESTINATIONS[t.to].word }}</span
           >
-          <b>{{ t.tubs }} {{ t.tubs === 1 ? 'tub' : 'tubs' }}</b>
+          <b>{{ counted(t.tubs, 'tub') }}</b>
           <small class="muted"
             ><span class="estimate">{{ words.about(t.kg) }}</span
             ><template v-if="t.most > t.kg * 1.005">, to {{ words.about(t.most) }}</template></small

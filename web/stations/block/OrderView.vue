@@ -4,7 +4,7 @@ import Select from 'primevue/select'
 import Sortable from 'sortablejs'
 import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue'
 import { cannotMove, remade, taskMinutes, type Task } from '#core/hand'
-import { sayIssue, sayMinutes } from '#core/measure'
+import { sayIssue, sayMinutes, counted } from '#core/measure'
 import { STATIONS, type Decision, type Station } from '#core/records'
 import { useBench } from '../../state/bench.ts'
 import { useWords } from '../../state/words.ts'
@@ -165,9 +165,7 @@ const isDone = (id: string) => standing.value.get(id)?.state === 'done'
         <ul class="stations">
           <li v-for="s in STATIONS" :key="s" :data-station="s">
             <b>{{ STATION_WORDS[s] }}</b>
-            <span class="muted">{{
-              isClosed(s) ? 'not to be had' : `${used(s)} ${used(s) === 1 ? 'step' : 'steps'}`
-            }}</span>
+            <span class="muted">{{ isClosed(s) ? 'not to be had' : `${counted(used(s), 'step')}` }}</span>
             <span v-if="isDown(s)" class="bad">broken: see Kit</span>
             <Button
               v-else

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { afterBench, type Worth } from '#core/ledger'
-import { formatPercent, type Kg, type Minor } from '#core/measure'
+import { formatPercent, type Kg, type Minor, counted } from '#core/measure'
 import { differencesOf, figuresApart, pairsOf, sayDifference, type PlanFigures } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import { useReading } from '../../state/lot.ts'
@@ -95,7 +95,6 @@ const alike = computed(() => rows.value.filter((r) => r.a === r.b))
 const ofCarcass = computed(() =>
   [first, second].map((p) => formatPercent(p.worth.takeHome / p.read.balance.carcass, 1)),
 )
-const packsWord = (n: number) => `${n} ${n === 1 ? 'pack' : 'packs'}`
 </script>
 
 <template>
@@ -136,7 +135,7 @@ const packsWord = (n: number) => `${n} ${n === 1 ? 'pack' : 'packs'}`
     <div v-for="p in pairs.differ" :key="p.cut.id" class="line" role="row" :data-pair="p.cut.id">
       <span class="lane back" role="cell">
         <span class="figure">{{
-          p.first > 0 ? `${words.mass(p.first)}, ${packsWord(p.packs[0])}` : 'none'
+          p.first > 0 ? `${words.mass(p.first)}, ${counted(p.packs[0], 'pack')}` : 'none'
         }}</span>
         <span class="bar" :style="{ width: at(p.first), background: DESTINATIONS[p.cut.destination].fill }" />
       </span>
@@ -150,7 +149,7 @@ const packsWord = (n: number) => `${n} ${n === 1 ? 'pack' : 'packs'}`
           :style="{ width: at(p.second), background: DESTINATIONS[p.cut.destination].fill }"
         />
         <span class="figure">{{
-          p.second > 0 ? `${words.mass(p.second)}, ${packsWord(p.packs[1])}` : 'none'
+          p.second > 0 ? `${words.mass(p.second)}, ${counted(p.packs[1], 'pack')}` : 'none'
         }}</span>
       </span>
     </div>

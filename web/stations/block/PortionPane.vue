@@ -12,6 +12,7 @@ import {
   toKg,
   type Kg,
   type Outcome,
+  counted,
 } from '#core/measure'
 import {
   EATERS,
@@ -238,7 +239,7 @@ const packed = (portion: Extract<Portion, { kind: 'pack' }>) =>
         </button>
       </template>
       <small class="muted">
-        {{ row.pieces }} in {{ row.packs }} {{ row.packs === 1 ? 'pack' : 'packs'
+        {{ row.pieces }} in {{ counted(row.packs, 'pack')
         }}<template v-if="row.each > 0">, {{ words.mass(row.each) }} each</template
         ><template v-if="row.regions.length > 0"
           >: {{ row.regions.map(([where, n]) => `${n * read.count} ${where}`).join(', ') }}</template

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { TOOL_WORDS } from '#core/records'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
@@ -12,7 +13,6 @@ import { useWords } from '../../state/words.ts'
 const { body, read, decide, by, flow, state, farmFigures, priced } = useReading()
 const words = useWords()
 const trouble = ref<Trouble | null>(null)
-const TOOL_WORDS = { knife: 'knife', saw: 'saw', grinder: 'grinder', cure: 'cure room', none: '' }
 const troubles = computed<{ word: string; trouble: Trouble }[]>(() => [
   ...(['saw', 'grinder', 'cure'] as const)
     .filter((tool) => !read.value.plan.without.has(tool))
@@ -68,7 +68,7 @@ const down = computed(() => [...read.value.plan.without])
         v-for="tool in down"
         :key="tool"
         size="small"
-        :label="`The ${TOOL_WORDS[tool]} runs again`"
+        :label="`The ${tool === 'none' ? '' : TOOL_WORDS[tool]} runs again`"
         @click="decide({ field: 'without', target: tool, side: 'animal', value: null })"
       />
     </div>

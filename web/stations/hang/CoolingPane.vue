@@ -4,7 +4,7 @@ import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import { kg } from '#core/measure'
 import { coldLogOf } from '#core/plan'
-import { FACTS, TEMP_PLACES, type TempPlace } from '#core/records'
+import { FACTS, TEMP_PLACES, type TempPlace, TEMP_WORDS } from '#core/records'
 import { cautionAt, coolingOf, tooWarmToFreeze } from '#core/rules'
 import CautionNote from '../../pieces/CautionNote.vue'
 import PickField from '../../pieces/PickField.vue'
@@ -26,12 +26,7 @@ const log = computed(() => coldLogOf(read.value.plan))
 const each = computed(() => kg((read.value.weights?.hot ?? 0) / read.value.count))
 const cooling = computed(() => coolingOf(species.value, each.value, log.value.readings))
 const warm = computed(() => tooWarmToFreeze(log.value.readings))
-const WHERE: Record<TempPlace, string> = {
-  deep: 'deep in the leg',
-  surface: 'on the surface',
-  air: 'air of the cooler',
-}
-const places = TEMP_PLACES.map((v) => ({ v, w: WHERE[v] }))
+const places = TEMP_PLACES.map((v) => ({ v, w: TEMP_WORDS[v] }))
 const {
   typed: temp,
   issues,
@@ -104,7 +99,7 @@ const rows = computed(() => read.value.plan.temperatures.toSorted((a, b) => (a.a
           <b>{{ t.c }} °C</b>
         </td>
         <td>
-          {{ WHERE[t.where]
+          {{ TEMP_WORDS[t.where]
           }}<template v-if="typedLater(t.id, t.at)"
             ><br /><small class="muted">written down {{ typedLater(t.id, t.at) }}</small></template
           >

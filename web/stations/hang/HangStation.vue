@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { chainUnder } from '#core/carcass'
+import { chainUnder, STAGE_WORDS } from '#core/carcass'
 import { conventionsOf } from '#core/plan'
 import { lastOf, sayClear } from '#core/rules'
 import FoldedPane from '../../pieces/FoldedPane.vue'
@@ -28,7 +28,6 @@ import WithdrawLot from './WithdrawLot.vue'
 
 const { read, body, lot, alive } = useReading()
 const words = useWords()
-const STAGE_WORDS = { live: 'live', shrunk: 'fasted live', hot: 'hot', cold: 'cold', aged: 'aged' }
 const anatomy = computed(() => body.value.anatomy)
 const dressed = computed(() => {
   const { conventions, type } = read.value.plan
@@ -70,7 +69,7 @@ const slips = computed(() => {
       <span>
         <b>The weighings disagree.</b> One of them may be wrong, or have another basis.
         <template v-for="d in read.disagreements" :key="d.stage">
-          The {{ STAGE_WORDS[d.stage] }} weight is {{ Math.abs(d.z).toFixed(1) }} standard deviations
+          The {{ STAGE_WORDS[d.stage] }} is {{ Math.abs(d.z).toFixed(1) }} standard deviations
           {{ d.z > 0 ? 'above' : 'below' }} what the others say ({{ words.mass(d.expectedKg) }}).</template
         >
       </span>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { inForce } from '#core/records'
+import { inForce, WEIGHED_WORDS } from '#core/records'
 import { useReading } from '../../state/lot.ts'
 import { useToday } from '../../state/today.ts'
-import { BASIS_WORDS, SOURCE_WORDS, STAGE_WORDS } from './weighingWords.ts'
+import { BASIS_WORDS, SOURCE_WORDS } from './weighingWords.ts'
 
 /** Every weight ever entered: a corrected one is struck through, never lost. */
 const { state } = useReading()
@@ -27,7 +27,7 @@ const when = (at: string) => new Date(at).toLocaleString('en', { dateStyle: 'med
     </thead>
     <tbody>
       <tr v-for="w in rows" :key="w.id" :class="{ gone: !standing.has(w.id) }">
-        <td>{{ STAGE_WORDS[w.stage] }}</td>
+        <td>{{ WEIGHED_WORDS[w.stage] }}</td>
         <td class="right figure">{{ w.shown.value }} {{ w.shown.unit }}</td>
         <td>{{ SOURCE_WORDS[w.source] }}<template v-if="w.basis">, {{ BASIS_WORDS[w.basis] }}</template></td>
         <td>{{ w.day ?? (w.at ? dayOf(new Date(w.at)) : '') }}</td>

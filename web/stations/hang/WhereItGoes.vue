@@ -1,24 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { whereItGoes, type Loss } from '#core/reading'
-import { formatPercent, kg } from '#core/measure'
+import { whereItGoes, LOSS_WORDS } from '#core/reading'
+import { formatPercent, kg, capital } from '#core/measure'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 
 const TAKEN_UP = 'Water taken up in the chill'
-const WORDS: Record<Loss['id'], string> = {
-  shrink: 'Fasting and haulage',
-  dressing: 'Blood, guts, dressed off',
-  cooler: 'Drying in the cooler',
-  'age-trim': 'Dried face cut off',
-  'cut-away': 'Bruised or condemned, cut away',
-  bone: 'Bones',
-  fat: 'Fat and skin trimmed off',
-  discard: 'Glands and discards',
-  saw: 'Saw dust, drip, smoke',
-  added: 'Cure and seasoning added',
-  unaccounted: 'Not accounted for',
-}
 const { read } = useReading()
 const words = useWords()
 const losses = computed(() => whereItGoes(read.value))
@@ -41,7 +28,7 @@ const width = (kg: number) => `${(100 * Math.abs(kg)) / live.value}%`
         <td class="lane"><span class="slab" :style="{ width: '100%' }" /></td>
       </tr>
       <tr v-for="l in losses" :key="l.id">
-        <th scope="row">{{ l.id === 'cooler' && l.kg < 0 ? TAKEN_UP : WORDS[l.id] }}</th>
+        <th scope="row">{{ l.id === 'cooler' && l.kg < 0 ? TAKEN_UP : capital(LOSS_WORDS[l.id]) }}</th>
         <td class="kg">{{ words.massChange(kg(-l.kg)) }}</td>
         <td class="lane">
           <span

@@ -15,9 +15,3 @@ export const BASIS_WORDS: Record<NonNullable<NewWeighing['basis']>, string> = {
   aged: 'aged, day of cutting',
   boxed: 'boxed, as it came',
 }
-export const STAGE_WORDS: Record<NewWeighing['stage'], string> = {
-  live: 'Live',
-  shrunk: 'Live, fasted',
-  hot: 'Hot carcass',
-  hanging: 'Hanging',
-}

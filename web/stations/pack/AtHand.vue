@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/measure'
 import { computed } from 'vue'
 import { leftOf } from '#core/hand'
 import type { CutFigure } from '#core/reading'
@@ -15,11 +16,8 @@ const left = computed(() => leftOf(cut))
     <p class="huge">{{ words.name(cut.cut.names) }}</p>
     <p class="left">
       <template v-if="left.packs > 0"
-        >{{ left.packs }} {{ left.packs === 1 ? 'pack' : 'packs'
-        }}<template v-if="left.pieces > 0"
-          >, {{ left.pieces }} {{ left.pieces === 1 ? 'piece' : 'pieces' }}</template
-        >
-        left</template
+        >{{ counted(left.packs, 'pack')
+        }}<template v-if="left.pieces > 0">, {{ counted(left.pieces, 'piece') }}</template> left</template
       ><template v-else>all of its packs are weighed</template>
     </p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/measure'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { PackRow } from '#core/reading'
@@ -25,7 +26,7 @@ const sayNumbers = ({ number, packs }: PackRow) =>
   <section v-if="rows.length > 0">
     <div class="pane-head">
       <h3>On record</h3>
-      <span class="muted">{{ rows.length }} {{ rows.length === 1 ? 'entry' : 'entries' }}</span>
+      <span class="muted">{{ counted(rows.length, 'entry', 'entries') }}</span>
     </div>
     <div class="scroll">
       <table class="plain">
@@ -37,7 +38,7 @@ const sayNumbers = ({ number, packs }: PackRow) =>
               <small v-else-if="p.at === ''" class="muted">on its way</small>
             </td>
             <td class="right figure nowrap">{{ p.shown.value }} {{ p.shown.unit }}</td>
-            <td class="right nowrap">{{ p.packs }} {{ p.packs === 1 ? 'pack' : 'packs' }}</td>
+            <td class="right nowrap">{{ counted(p.packs, 'pack') }}</td>
             <td class="right">
               <Button
                 v-if="standing.has(p.id)"

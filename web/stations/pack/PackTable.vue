@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/measure'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import { computed } from 'vue'
@@ -75,9 +76,9 @@ const odd = (c: CutFigure) =>
           <td class="right nowrap">
             <span class="estimate">{{ words.mass(c.expectedKg) }}</span
             ><small v-if="c.range" class="muted likely">{{ words.massRange(c.range) }}</small
-            ><small v-if="c.pieces > 0 && !c.done" class="muted likely"
-              >{{ c.pieces }} {{ c.pieces === 1 ? 'piece' : 'pieces' }}</small
-            >
+            ><small v-if="c.pieces > 0 && !c.done" class="muted likely">{{
+              counted(c.pieces, 'piece')
+            }}</small>
           </td>
           <td class="right nowrap">
             <b v-if="c.weighedKg > 0">{{ words.mass(c.weighedKg) }}</b

@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, reactive, ref, useId } from 'vue'
 import { COST_WORDS, shareCost } from '#core/ledger'
-import { minor, sayIssue } from '#core/measure'
+import { minor, sayIssue, daysBetween } from '#core/measure'
 import { COST_KINDS, type CostKind, type CostShare, type Overhead, type StoredSheet } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
@@ -49,9 +49,8 @@ const overheads = carry ? null : useOverheads()
 const days = reactive<Record<string, number>>({})
 const { issues, at } = useIssues()
 const done = ref(0)
-const DAY_MS = 86_400_000
 /** Days a lot has been on the rail, until a person says otherwise. */
-const since = (createdAt: string) => Math.max(1, Math.round((Date.now() - Date.parse(createdAt)) / DAY_MS))
+const since = (createdAt: string) => Math.max(1, daysBetween(createdAt, new Date().toISOString()))
 const bearers = computed(() =>
   [...farm.cards.values()]
     .filter((c) => !c.withdrawn && !(carry && (c.id === lot.value!.id || c.progress.uncovered === 'lost')))
