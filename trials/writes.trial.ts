@@ -82,8 +82,10 @@ describe('several writes as one', () => {
     }
     let kept = 0
     for (const [run, p] of fc.sample(press, { seed: 34, numRuns: RUNS }).entries()) {
-      const writes = p.writes.flatMap(writeOf)
-      // A decision knows what the page knew: that is asked of the lot itself.
+      // What one press decides of a group is one batch: one write of it.
+      const decided = new Set<number>()
+      const asked = p.writes.filter((w) => w.what !== 'decide' || (!decided.has(w.lot) && decided.add(w.lot)))
+      const writes = asked.flatMap(writeOf)
       const batch = uuid()
       for (const w of writes)
         if (w.is === 'append') {

@@ -7,3 +7,7 @@ export const daysBetween = (from: string, to: string): number =>
 /** The day that lies so many days after another; before it where they are below nothing. */
 export const dayAfter = (from: string, days: number): string =>
   new Date(Date.parse(from) + Math.round(days) * DAY_MS).toISOString().slice(0, 10)
+
+/** The day it is somewhere at an instant (ISO 8601), by the IANA name of its zone. */
+export const dayIn = (at: Date | number, zone: string): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone: zone, dateStyle: 'short' }).format(at)

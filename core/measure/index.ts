@@ -41,7 +41,7 @@ export {
 export type { UnitPrice } from './money.ts'
 export { parseMasses, parseNumber, parseTemperature, parseWhole } from './typed.ts'
 export type { Limits } from './typed.ts'
-export { dayAfter, daysBetween } from './days.ts'
+export { dayAfter, dayIn, daysBetween } from './days.ts'
 export { CATCH, readSample } from './sample.ts'
 export type { SampleRead } from './sample.ts'
 export { apportion, capital, counted, formatPercent, massesToSum, roundToSum, sayMinutes } from './figures.ts'

@@ -1,12 +1,11 @@
 import { v7 as uuid } from 'uuid'
 import type { Copies, Rehearsal, Standing } from '#contracts'
-import type { Issue } from '#core/measure'
+import { type Issue, dayIn } from '#core/measure'
 import type { Manifest } from '../database/copies.ts'
 import { DiskFailure } from '../database/disk.ts'
 import { Stopped } from '../database/engine.ts'
 import { placesOf } from '../database/places.ts'
 import { NotAsWritten } from '../database/trees.ts'
-import { localDate } from '../papers/drawUp.ts'
 import type { Store } from '../store/store.ts'
 import { heldIn } from './bundles.ts'
 import type { BundleSource, Keeper } from './keeper.ts'
@@ -128,7 +127,7 @@ export class Keeping {
       this.#present = bundle.digest
       this.#leftOut = bundle.content.lost ?? []
       const at = this.#now()
-      const day = localDate(at, bundle.content.farm?.zone ?? 'UTC')
+      const day = dayIn(at, bundle.content.farm?.zone ?? 'UTC')
       if (!(await this.#keeper.isKept(day, bundle.digest, isAsked)))
         return (this.#failure = await this.#keeper.keep(bundle, day, at.toISOString(), isAsked))
       return (this.#failure = null)

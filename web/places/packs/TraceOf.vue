@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid'
 import { computed, ref } from 'vue'
 import type { PackTrace } from '#contracts'
 import { formatMass, kgOf } from '#core/measure'
-import { traceSections, type PackAbout } from '#core/papers'
+import { packsAbout, traceSections } from '#core/papers'
 import { unitsOf } from '#core/records'
 import { saysFor } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
@@ -55,19 +55,10 @@ const why = computed(() => {
 })
 const sections = computed(() => {
   if (!central.value || !lot.value || !state.value || !farm.farm) return null
-  const unit = unitsOf(lot.value.packs, lot.value.facts).find((u) => u.number === trace.pack.number)!
-  const p = weighIn.value!
-  const pack: PackAbout = {
-    ...unit,
-    shown: p.packs === 1 ? p.shown : null,
-    pieces: p.pieces ?? null,
-    wrap: p.wrap ?? null,
-    outOf: p.outOf ?? [],
-    packedOn: p.at.slice(0, 10),
-  }
+  const packs = packsAbout(lot.value, farm.farm.zone, [trace.pack.number])
   const of = { read: central.value, farm: farm.farm, lot: lot.value.tag, date: '', share: 1 as const }
   return traceSections({
-    ...{ ...of, words: {}, says: saysFor(farm.farm), packs: [pack], design: null },
+    ...{ ...of, words: {}, says: saysFor(farm.farm), packs, design: null },
     weighings: state.value.weighings,
   })
 })

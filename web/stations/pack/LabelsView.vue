@@ -5,9 +5,9 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, reactive, ref, watch } from 'vue'
 import { isGtin } from '#core/exchange'
-import { fromKg, gramsOf, kgOf, times } from '#core/measure'
-import { drawUp, LABELS_ON, usualDesign, type Labels, type PackAbout } from '#core/papers'
-import { BLOCK_SIZES, LABEL_SIZES, unitsOf, type LabelBlock, type LabelSheet } from '#core/records'
+import { kgOf } from '#core/measure'
+import { drawUp, expectedPack, LABELS_ON, packsAbout, usualDesign, type Labels } from '#core/papers'
+import { BLOCK_SIZES, LABEL_SIZES, type LabelBlock, type LabelSheet } from '#core/records'
 import { packageWords } from '#core/rules'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
@@ -17,13 +17,14 @@ import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useSheets } from '../../state/sheets.ts'
+import { useToday } from '../../state/today.ts'
 import { useWords } from '../../state/words.ts'
 import LabelHolds from './LabelHolds.vue'
 import LabelPicture from './LabelPicture.vue'
 import PackTabs from './PackTabs.vue'
 
 /** How the farm's labels look, once for all: what stands on them, in which order and size; beside it the label at its true size. */
-const { lot, read, state, body } = useReading()
+const { lot, read, body } = useReading()
 const farm = useFarm()
 const words = useWords()
 const { sheets, state: loading, keep, change } = useSheets('ekko-labels')
@@ -95,23 +96,11 @@ const design = computed<LabelSheet>(() => ({
   items: coded.value?.kind === 'ean13' ? numbered() : draft.items,
 }))
 /** A pack to look at: the last one made, or one as it is expected. */
-const example = computed((): PackAbout | null => {
-  const last = unitsOf(state.value!.packs, state.value!.facts).findLast((u) => u.state === 'here')
-  const today = new Date().toISOString().slice(0, 10)
-  if (last) {
-    const p = lot.value!.packs.find((x) => x.id === last.weighIn)
-    const shown = p?.packs === 1 ? p.shown : null
-    return { ...last, shown, pieces: p?.pieces ?? null, wrap: p?.wrap ?? null, outOf: [], packedOn: today }
-  }
-  const cut = read.value.cuts.find((c) => c.cut.kind === 'product')
-  if (!cut) return null
-  const value = Number(
-    fromKg(cut.packs > 0 ? times(cut.kg, 1 / cut.packs) : cut.kg, words.unit.value).toFixed(2),
-  )
-  const shown = { value, unit: words.unit.value }
-  const of = { cut: cut.cut.id, grams: gramsOf(shown), state: 'here' as const, number: 1, weighIn: '' }
-  return { ...of, shown, pieces: null, wrap: 'vacuum', outOf: [], packedOn: today }
-})
+const { today } = useToday()
+const example = computed(
+  () =>
+    packsAbout(lot.value!, farm.farm!.zone).at(-1) ?? expectedPack(read.value, words.unit.value, today.value),
+)
 const drawn = computed(() => {
   const pack = example.value
   if (!pack || kgOf(pack.grams) <= 0) return null
