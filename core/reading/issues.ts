@@ -2,6 +2,8 @@ import { issues, type Interval, type Kg, type Names, type TypedMass } from '#cor
 
 /** What is refused or doubted here: its code, the figures behind it, its sentence. */
 export const ISSUES = issues({
+  'tub-too-small': ({ most }: { most: Kg }, says) =>
+    `No one weighing of this tub holds so much: the heaviest is ${says.mass(most)}.`,
   'part-above-carcass': ({ part, typed, most }: { part: Names; typed: Kg; most: Kg }, says) =>
     `${says.mass(typed)} of ${says.small(part)} is more than the ${says.mass(most)} the rest of the carcass leaves for it. Check the figure, its side and its unit.`,
   'cut-away-above-part': ({ part, typed, most }: { part: Names; typed: Kg; most: Kg }, says) =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayIssue } from '#core/measure'
+import { sayIssue, parseNumber, PLAIN } from '#core/measure'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
@@ -19,9 +19,9 @@ import {
   type NamedShares,
   type WayLine,
 } from '#core/anatomy'
-import { ownAdditionsSchema, type OwnAdditions } from '#core/records'
+import { ownAdditionsSchema, type OwnAdditions, typed } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { ask, fieldIssue, issuesOf, type FieldIssue } from '../../state/api.ts'
+import { ask, fieldIssue, issuesOf, type FieldIssue, wrongIn } from '../../state/api.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 
@@ -73,7 +73,12 @@ const targets = computed(() => [
 const tissues = computed<readonly TissueName[]>(() =>
   base.bands.some((b) => b.tissue.skin > 0) ? NAMED_TISSUES : NAMED_TISSUES.filter((t) => t !== 'skin'),
 )
-const share = (text: string) => Number(text.trim().replace(',', '.') || '0') / 100
+const share = (text: string) => {
+  const out = parseNumber(text.trim() || '0', 'outputs', { low: 0, high: 100 }, '%')
+  return out.ok ? out.value / 100 : Number.NaN
+}
+const minutes = () =>
+  typed.figure(ownAdditionsSchema.shape.paths.element.shape.minutes).read(form.minutes, 'outputs', PLAIN)
 const goalOf = (to: string): Goal => {
   if (to === NEW) return { fresh: true }
   return to.startsWith('> ') ? { part: to.slice(2) } : { cut: to }
@@ -135,12 +140,13 @@ function missing(): FieldIssue[] {
 
 async function keep() {
   kept.value = ''
-  issues.value = missing()
+  const took = minutes()
+  issues.value = [...missing(), ...wrongIn(words.says.value, took)]
   if (issues.value.length > 0) return
   const parsed = ownAdditionsSchema.safeParse(
     withWay(anatomy, own.value, {
       ...form,
-      minutes: Number(form.minutes) || 0,
+      minutes: took.ok ? took.value : 0,
       freshCut: form.cut,
       lines: whole.value,
     }),

@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, reactive, ref, watch } from 'vue'
 import { isGtin } from '#core/exchange'
-import { kgOf } from '#core/measure'
+import { kgOf, parseWhole } from '#core/measure'
 import { drawUp, expectedPack, LABELS_ON, packsAbout, usualDesign, type Labels } from '#core/papers'
 import { BLOCK_SIZES, LABEL_SIZES, type LabelBlock, type LabelSheet } from '#core/records'
 import { packageWords } from '#core/rules'
@@ -74,12 +74,10 @@ watch(
 )
 const asked = computed(() => packageWords(read.value.plan.route)?.id)
 const coded = computed((): LabelSheet['code'] | null => {
-  const prefix = Number(code.prefix)
+  const prefix = parseWhole(code.prefix, 'prefix', { low: 20, high: 29 })
   if (code.kind === 'number') return { kind: 'number' }
   if (code.kind === 'ean13')
-    return Number.isInteger(prefix) && prefix >= 20 && prefix <= 29
-      ? { kind: 'ean13', prefix, says: code.says }
-      : null
+    return prefix.ok ? { kind: 'ean13', prefix: prefix.value, says: code.says } : null
   return isGtin(code.gtin.trim()) ? { kind: 'gs1-128', gtin: code.gtin.trim() } : null
 })
 /** Cuts of this animal have a number each in the restricted range: given once, kept. */

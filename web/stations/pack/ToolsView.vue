@@ -4,11 +4,11 @@ import InputText from 'primevue/inputtext'
 import ToggleSwitch from 'primevue/toggleswitch'
 import { computed, reactive, ref, watch } from 'vue'
 import { FORMATS, type LineFormat } from '#core/instruments'
-import { parseMass, sayIssue, toKg } from '#core/measure'
+import { parseMass, sayIssue, toKg, parseWhole } from '#core/measure'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue, type FieldIssue } from '../../state/api.ts'
+import { fieldIssue, type FieldIssue, wrongIn } from '../../state/api.ts'
 import { useIssues } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { labelsAtOnce, useInstruments } from '../../state/instruments.ts'
@@ -40,14 +40,17 @@ watch(
   },
   { immediate: true },
 )
+const PORTS = { low: 1, high: 65_535 }
 const load = ref('')
 const paper = ref('500')
 const told = async (how: () => Promise<FieldIssue[]>) => (issues.value = await how())
 function takeScale() {
   if (kind.value !== 'line') return told(() => tools.takeScale({ kind: kind.value as 'none' }))
   const { host, port, ...format } = line
+  const read = parseWhole(port, 'port', PORTS)
+  if (!read.ok) return void (issues.value = wrongIn(words.says.value, read))
   return told(() =>
-    tools.takeScale({ kind: 'line', host: host.trim(), port: Number(port), format: { ...format } }),
+    tools.takeScale({ kind: 'line', host: host.trim(), port: read.value, format: { ...format } }),
   )
 }
 function put() {
@@ -58,7 +61,11 @@ function put() {
   return told(() => tools.load(toKg(read.value.value, read.value.unit)))
 }
 const printer = computed(() => state.value?.printer)
-const putIn = () => told(() => tools.takePrinter({ kind: 'stand-in', labels: Number(paper.value) }))
+function putIn() {
+  const labels = parseWhole(paper.value, 'labels', { low: 0, high: 100_000 })
+  if (!labels.ok) return void (issues.value = wrongIn(words.says.value, labels))
+  return told(() => tools.takePrinter({ kind: 'stand-in', labels: labels.value }))
+}
 </script>
 
 <template>

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { v7 as uuid } from 'uuid'
-import { computed, reactive, ref } from 'vue'
-import { fromKg, gramsOf, kgOf, parseMass, sayIssue, sumOf } from '#core/measure'
-import { inForce } from '#core/records'
+import { computed, ref } from 'vue'
+import { fromKg, gramsOf, kgOf, sumOf, grams, issueOf } from '#core/measure'
+import { inForce, typed } from '#core/records'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import PickField from '../../pieces/PickField.vue'
 import TextField from '../../pieces/TextField.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { fieldIssue } from '../../state/api.ts'
-import { useIssues } from '../../state/form.ts'
+import { useForm } from '../../state/form.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
@@ -18,8 +17,17 @@ import { useWords } from '../../state/words.ts'
 const { body, state, packed } = useReading()
 const farm = useFarm()
 const words = useWords()
-const move = reactive({ from: null as string | null, to: null as string | null, mass: '' })
-const { issues, at } = useIssues()
+const {
+  typed: move,
+  issues,
+  at,
+  keep,
+} = useForm(
+  'tub',
+  { mass: typed.mass },
+  () => ({ from: null as string | null, to: null as string | null, mass: '' }),
+  { stays: ['from', 'to'] },
+)
 const said = ref('')
 const cutOf = (id: string) => body.value.anatomy.cuts.find((c) => c.id === id)!
 const entries = computed(() => inForce(state.value!.packs).filter((p) => p.packs === 0))
@@ -33,41 +41,34 @@ const from = computed(() => tubs.value.map((t) => ({ v: t.id, w: words.name(t.cu
 const to = computed(() =>
   body.value.anatomy.cuts.filter((c) => c.kind !== 'loss').map((c) => ({ v: c.id, w: words.name(c.names) })),
 )
-async function take() {
+const ask = (field: string, says: string) => issueOf('not-said', field, { ask: says })
+const take = keep(async ({ mass }) => {
   said.value = ''
-  const typed = parseMass(move.mass, words.unit.value, 'mass')
-  issues.value = [
-    ...(move.from ? [] : [fieldIssue('from', 'Out of which tub?')]),
-    ...(move.to && move.to !== move.from ? [] : [fieldIssue('to', 'Into which other one?')]),
-    ...(typed.ok ? [] : typed.issues.map((i) => fieldIssue('mass', sayIssue(i, words.says.value)))),
-  ]
-  if (issues.value.length > 0 || !typed.ok) return
-  const moved = gramsOf(typed.value)
-  const held = entries.value.findLast((p) => p.cut === move.from && p.grams >= moved)
+  const { from: out, to: into } = move
+  if (out === null) return [ask('from', 'Out of which tub?')]
+  if (into === null || into === out) return [ask('to', 'Into which other one?')]
+  const moved = gramsOf(mass)
+  const held = entries.value.findLast((p) => p.cut === out && p.grams >= moved)
   if (!held) {
-    const most = entries.value.filter((p) => p.cut === move.from).toSorted((a, b) => b.grams - a.grams)[0]!
-    const heaviest = words.mass(kgOf(most.grams))
-    issues.value = [
-      fieldIssue('mass', `No one weighing of this tub holds so much: the heaviest is ${heaviest}.`),
-    ]
-    return
+    const heaviest = Math.max(...entries.value.filter((p) => p.cut === out).map((p) => p.grams))
+    return [issueOf('tub-too-small', 'mass', { most: kgOf(grams(heaviest)) })]
   }
   const left = held.grams - moved
   const { unit } = held.shown
   const value = Number(fromKg(kgOf(left as typeof moved), unit).toFixed(3))
   const tub = { packs: 0, confirmed: true }
   // The weighing is corrected by what did not belong there; gone as a whole, it is withdrawn.
-  issues.value = await farm.keepAll([
+  const refused = await farm.keepAll([
     packed({
       ...{ ...tub, id: uuid(), cut: held.cut, corrects: held.id, stands: left > 0 },
       shown: left > 0 ? { value, unit } : held.shown,
     }),
-    packed({ ...tub, id: uuid(), cut: move.to!, shown: typed.value, corrects: null, stands: true }),
+    packed({ ...tub, id: uuid(), cut: into, shown: mass, corrects: null, stands: true }),
   ])
-  if (issues.value.length > 0) return
-  said.value = `${typed.value.value} ${typed.value.unit} moved to ${words.name(cutOf(move.to!).names).toLowerCase()}.`
-  move.mass = ''
-}
+  if (refused.length === 0)
+    said.value = `${mass.value} ${mass.unit} moved to ${words.name(cutOf(into).names).toLowerCase()}.`
+  return refused
+})
 </script>
 
 <template>
