@@ -5,7 +5,7 @@ import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { CODE_DIGITS } from '#contracts/wire'
 import FieldIssues from '../pieces/FieldIssues.vue'
 import { barred, fieldIssue } from '../state/api.ts'
-import { useIssues } from '../state/form.ts'
+import { useIssues } from '../state/issues.ts'
 import { comeIn } from '../state/devices.ts'
 import { useFarm } from '../state/farm.ts'
 

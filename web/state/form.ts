@@ -1,20 +1,20 @@
 import { defineStore } from 'pinia'
-import { computed, nextTick, reactive, ref, toRaw } from 'vue'
+import { computed, nextTick, reactive, toRaw } from 'vue'
 import type { Issue, Tongue } from '#core/measure'
 import { sayIssue } from '#core/measure'
 import { readForm, type Filled, type FormFields } from '#core/records'
 import { fieldIssue, type FieldIssue } from './api.ts'
+import { useIssues } from './issues.ts'
 import { useWords } from './words.ts'
 
-/** What is wrong, by field; an issue of no field stands at the end of its form. */
-export function useIssues() {
-  const issues = ref<FieldIssue[]>([])
-  const at = (field: string) => issues.value.filter((i) => i.field === field)
-  return { issues, at }
+/** What is typed of a form, and what stood in it when it was last blank or kept. */
+interface Draft {
+  typed: object
+  from: string
 }
-
 /** What was typed and not yet kept, by the page it stands on: going to look something up loses none of it. */
-const useDrafts = defineStore('drafts', () => ({ drafts: new Map<string, object>() }))
+const useDrafts = defineStore('drafts', () => ({ drafts: new Map<string, Draft>() }))
+const isTouched = ({ typed, from }: Draft) => JSON.stringify(typed) !== from
 
 type Wrong = readonly (Issue | FieldIssue)[]
 interface Options<F, B> {
@@ -38,8 +38,11 @@ export function useForm<F extends FormFields, B extends Record<keyof F, string>>
   const { drafts } = useDrafts()
   const { issues, at } = useIssues()
   const key = `${location.pathname} ${name}`
-  const typed = (drafts.get(key) ?? reactive(blank())) as B
-  drafts.set(key, typed)
+  const before = drafts.get(key)
+  // Nothing was typed: it begins anew, from what is on record by now.
+  const typed = (before && isTouched(before) ? before.typed : reactive(blank())) as B
+  const draft: Draft = { typed, from: before && isTouched(before) ? before.from : JSON.stringify(typed) }
+  drafts.set(key, draft)
   const tongue = computed<Tongue>(() => ({
     massUnit: words.unit.value,
     nameSet: 'american',
@@ -53,17 +56,26 @@ export function useForm<F extends FormFields, B extends Record<keyof F, string>>
     return readForm(fields, { ...typed, ...hidden }, tongue.value)
   })
 
-  /** Reads the form and hands it on; what that finds wrong stands at its field, and all that was typed stays. */
+  let isKeeping = false
+  /** Reads the form and hands it on, once for a press; what that finds wrong stands at its field, and all that was typed stays. */
   const keep =
     (take: (filled: Filled<F>) => Wrong | void | Promise<Wrong | void>) =>
     async (event?: Event): Promise<void> => {
+      if (isKeeping) return
+      isKeeping = true
       const form = event?.currentTarget instanceof HTMLElement ? event.currentTarget : null
       const out = read.value
-      const wrong = said(out.ok ? ((await take(out.value)) ?? []) : out.issues)
+      let wrong: FieldIssue[]
+      try {
+        wrong = said(out.ok ? ((await take(out.value)) ?? []) : out.issues)
+      } finally {
+        isKeeping = false
+      }
       issues.value = wrong
       if (wrong.length === 0) {
         const left = Object.fromEntries(stays.map((k) => [k, toRaw(typed)[k]]))
         Object.assign(typed, { ...blank(), ...left })
+        draft.from = JSON.stringify(typed)
       }
       await nextTick()
       form?.querySelector<HTMLElement>(wrong.length > 0 ? '[aria-invalid="true"]' : 'input')?.focus()

@@ -22,7 +22,7 @@ import {
 } from '#core/measure'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue } from '../../state/api.ts'
-import { useIssues } from '../../state/form.ts'
+import { useIssues } from '../../state/issues.ts'
 import { useFarm } from '../../state/farm.ts'
 import { aboutOf } from '../../state/species.ts'
 import type { Draft } from './FarmPreview.vue'

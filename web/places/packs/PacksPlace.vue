@@ -13,7 +13,7 @@ import PlaceHead from '../../frame/PlaceHead.vue'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import SpeciesMark from '../../pieces/SpeciesMark.vue'
 import { ask, fieldIssue, issuesOf } from '../../state/api.ts'
-import { useIssues } from '../../state/form.ts'
+import { useIssues } from '../../state/issues.ts'
 import { useWords } from '../../state/words.ts'
 
 /** Every pack of the farm that is there, by where it lies; one is found by its number, typed or scanned. */

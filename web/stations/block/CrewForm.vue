@@ -7,7 +7,7 @@ import { crewOf } from '#core/clock'
 import { crewSchema, type Crew } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue } from '../../state/api.ts'
-import { useIssues } from '../../state/form.ts'
+import { useIssues } from '../../state/issues.ts'
 import { useReading } from '../../state/lot.ts'
 
 /** Who is there on the day, from when until when and how practised; kept as soon as it is right. */

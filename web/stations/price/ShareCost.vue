@@ -10,7 +10,7 @@ import { COST_KINDS, type CostKind, type CostShare, type Overhead, type StoredSh
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import FigureInput from '../../pieces/FigureInput.vue'
 import { fieldIssue } from '../../state/api.ts'
-import { useIssues } from '../../state/form.ts'
+import { useIssues } from '../../state/issues.ts'
 import { useFarm } from '../../state/farm.ts'
 import { useReading } from '../../state/lot.ts'
 import { useLots } from '../../state/lots.ts'
