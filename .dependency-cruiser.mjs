@@ -58,7 +58,8 @@ export default {
     {
       name: 'the-core-is-entered-by-its-faces',
       severity: 'error',
-      from: { path: '^(contracts|paper|demo|server|web)/', pathNot: NOT_TESTS },
+      // One file has the sentences of all rooms.
+      from: { path: '^(contracts|paper|demo|server|web)/', pathNot: `${NOT_TESTS}|^contracts/said\\.ts$` },
       to: { path: '^core/', pathNot: '^core/[^/]+/index\\.ts$' },
     },
     {

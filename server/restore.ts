@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, readFileSync, renameSync, rmSync, statSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { createInterface } from 'node:readline/promises'
-import { sayIssue } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { realDisk } from './database/disk.ts'
 import { shippedBeside } from './database/shipped.ts'
 import { makeForOwnerOnly, ownersOnly } from './database/owner.ts'

@@ -1,3 +1,4 @@
+import { STAGES, type Stage } from './stages.ts'
 import type { ChainFigures } from '#core/anatomy'
 import { CATCH, kg, kgOf, readSample, type Kg } from '#core/measure'
 import {
@@ -9,16 +10,6 @@ import {
   type Weighing,
 } from '#core/records'
 
-/** Weights of the chain in order; `shrunk` is live after fasting and haulage, `aged` is what hangs on the day of cutting. */
-export const STAGES = ['live', 'shrunk', 'hot', 'cold', 'aged'] as const
-export type Stage = (typeof STAGES)[number]
-export const STAGE_WORDS: Record<Stage, string> = {
-  live: 'live weight',
-  shrunk: 'fasted live weight',
-  hot: 'hot weight',
-  cold: 'cold weight',
-  aged: 'aged weight',
-}
 /** A weight on the chain, with the log SD of its source; 0 for a scale. */
 export interface Evidence {
   stage: Stage

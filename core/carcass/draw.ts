@@ -1,6 +1,6 @@
 import { randomLcg, randomNormal } from 'd3-random'
 import { isUncut, TISSUES, type Anatomy } from '#core/anatomy'
-import { STAGES, type Stage } from './chain.ts'
+import { STAGES, type Stage } from './stages.ts'
 import { insideOf, type CutUp } from './cutUp.ts'
 import { evaluate, newYield, perturb } from './evaluate.ts'
 import { LAID, type Flow } from './flow.ts'

@@ -1,8 +1,6 @@
 /** What does an animal weigh at every stage, and where does every kilogram of its carcass go? */
 import './issues.ts'
 export {
-  STAGE_WORDS,
-  STAGES,
   ageTrimOf,
   basisNode,
   evidenceOf,
@@ -11,7 +9,9 @@ export {
   solveChain,
   disagreements,
 } from './chain.ts'
-export type { AgeTrim, ChainPoint, Evidence, Stage, Weighed } from './chain.ts'
+export { STAGE_WORDS, STAGES } from './stages.ts'
+export type { AgeTrim, ChainPoint, Evidence, Weighed } from './chain.ts'
+export type { Stage } from './stages.ts'
 export { chainOf, chainUnder, conventionIn, unmet } from './conventions.ts'
 export type { Conventions } from './conventions.ts'
 export { heaviestCarcass, judgeWeighing, outsideKind } from './judge.ts'

@@ -1,5 +1,5 @@
 import { issues, type Kg, type Names, type TypedMass, capital } from '#core/measure'
-import { STAGE_WORDS, type Stage } from './chain.ts'
+import { STAGE_WORDS, type Stage } from './stages.ts'
 
 /** A stage of the weight chain and what was weighed there. */
 interface WeightAt {

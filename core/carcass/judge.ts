@@ -1,7 +1,8 @@
 import { typesOf, UNSURE, type Anatomy, type ChainFigures } from '#core/anatomy'
 import type { Hangs } from '#core/records'
 import { issueOf, kg, toKg, type Issue, type Kg, type TypedMass } from '#core/measure'
-import { evidenceOf, groupSd, STAGES, type Evidence, type Weighed } from './chain.ts'
+import { evidenceOf, groupSd, type Evidence, type Weighed } from './chain.ts'
+import { STAGES } from './stages.ts'
 
 /** What is weighed: so many of it, what of an animal it is and which share of one that usually is, and of which type. */
 export interface Job {

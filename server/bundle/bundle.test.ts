@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
-import { sayIssue } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { FACTS } from '#core/records'
 import { bundleFrom } from '../keeping/bundles.ts'
 import { readBundle } from './form.ts'

@@ -1,7 +1,8 @@
 import { bundleSchema, BUNDLE_VERSION, kindFormsSchema, type Bundle, type Lot } from '#contracts'
 import { extendAnatomy, readAnatomy, type Anatomy } from '#core/anatomy'
 import { ANATOMIES } from '#core/species'
-import { gramsOf, issueOf, refuse, sayIssue, type Issue, type Outcome } from '#core/measure'
+import { gramsOf, issueOf, refuse, type Issue, type Outcome } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { readPaper } from '#core/papers'
 import { checkDecisions, NO_LOG, strangersIn, unknownFact } from '#core/plan'
 import {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayIssue } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import InputText from 'primevue/inputtext'
 import { computed, ref, useId, watch } from 'vue'
 import type { Outcome } from '#core/measure'

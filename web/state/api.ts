@@ -1,6 +1,5 @@
 import type { Problem } from '#contracts'
 import { ref } from 'vue'
-import { sayIssue, type Outcome, type Says } from '#core/measure'
 import { BUILD_HEADER, DEVICE_HEADER, HISTORY_HEADER } from '#contracts/wire'
 import { ME } from './device.ts'
 
@@ -110,7 +109,3 @@ export function issuesOf(answer: Exclude<Answer<unknown>, { kind: 'ok' }>): Fiel
   if (!errors?.length) return [fieldIssue('', sayProblem(answer.problem))]
   return errors.map((e) => ({ field: e.field, detail: e.detail, confirmable: e.confirmable ?? false }))
 }
-
-/** What was wrong with what was typed, at the field of each. */
-export const wrongIn = (says: Says, ...read: (Outcome<unknown> | null)[]): FieldIssue[] =>
-  read.flatMap((r) => (r && !r.ok ? r.issues.map((i) => fieldIssue(i.field, sayIssue(i, says))) : []))

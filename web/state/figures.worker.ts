@@ -1,3 +1,4 @@
+import '#contracts/said'
 import { createBirpc } from 'birpc'
 import { reckoner, type Reckoner } from './reckoner.ts'
 

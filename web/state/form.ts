@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, nextTick, reactive, toRaw } from 'vue'
-import type { Issue, Tongue } from '#core/measure'
-import { sayIssue } from '#core/measure'
+import type { Issue, Outcome, Says, Tongue } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { readForm, type Filled, type FormFields } from '#core/records'
 import { fieldIssue, type FieldIssue } from './api.ts'
 import { useIssues } from './issues.ts'
@@ -82,3 +82,7 @@ export function useForm<F extends FormFields, B extends Record<keyof F, string>>
     }
   return { typed, issues, at, read, keep }
 }
+
+/** What was wrong with what was typed, at the field of each. */
+export const wrongIn = (says: Says, ...read: (Outcome<unknown> | null)[]): FieldIssue[] =>
+  read.flatMap((r) => (r && !r.ok ? r.issues.map((i) => fieldIssue(i.field, sayIssue(i, says))) : []))

@@ -1,3 +1,4 @@
+import '#contracts/said'
 import { createBirpc, type BirpcReturn } from 'birpc'
 import { dayDrawer, type DayDrawer, type DayHearer } from './dayDrawer.ts'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { sayIssue, parseNumber, PLAIN } from '#core/measure'
+import { parseNumber, PLAIN } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
@@ -21,7 +22,8 @@ import {
 } from '#core/anatomy'
 import { ownAdditionsSchema, type OwnAdditions, typed } from '#core/records'
 import FieldIssues from '../../pieces/FieldIssues.vue'
-import { ask, fieldIssue, issuesOf, type FieldIssue, wrongIn } from '../../state/api.ts'
+import { ask, fieldIssue, issuesOf, type FieldIssue } from '../../state/api.ts'
+import { wrongIn } from '../../state/form.ts'
 import { useWords } from '../../state/words.ts'
 import { DESTINATIONS } from '../../theme/destinations.ts'
 

@@ -17,9 +17,9 @@ import {
   parseMoney,
   priceIn,
   priceOf,
-  sayIssue,
   type MassUnit,
 } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import FieldIssues from '../../pieces/FieldIssues.vue'
 import { fieldIssue } from '../../state/api.ts'
 import { useIssues } from '../../state/issues.ts'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { PLAIN } from '#core/measure'
+import { PLAIN, gramsOf, kg, kgOf, parseMasses } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { birdDaySchema, typed as reads } from '#core/records'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
@@ -18,7 +19,6 @@ import {
   type Spreading,
 } from '#core/batch'
 import { lookup } from '#core/anatomy'
-import { gramsOf, kg, kgOf, parseMasses, sayIssue } from '#core/measure'
 import { refusalOf, takePath, type Plan } from '#core/plan'
 import { conventionsOf } from '#core/plan'
 import { endOf, fleshOf, sayHeat } from '#core/rules'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayIssue } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import { openedFrom } from '#core/anatomy'

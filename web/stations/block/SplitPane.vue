@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
-import { mm, parseNumber, refuse, type Outcome, sayIssue } from '#core/measure'
+import { mm, parseNumber, refuse, type Outcome } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { rearOptions } from '#core/reading'
 import { SPLIT_BOUNDS, type Decision, type Half } from '#core/records'
 import FigureInput from '../../pieces/FigureInput.vue'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { parseWhole, sayIssue } from '#core/measure'
+import { parseWhole } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { DECISIONS, limitsOf } from '#core/records'
 import { computed, ref } from 'vue'
 import { chainUnder } from '#core/carcass'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { parseWhole, sayIssue } from '#core/measure'
+import { parseWhole } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { computed, ref } from 'vue'

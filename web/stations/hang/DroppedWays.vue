@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { sayIssue } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { useReading } from '../../state/lot.ts'
 import { useWords } from '../../state/words.ts'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { roundToSum, sayIssue } from '#core/measure'
+import { roundToSum } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'

@@ -2,7 +2,7 @@
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, ref } from 'vue'
-import { sayIssue } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { dealOf } from '#core/reading'
 import { DEAL_BASES, type DealBasis } from '#core/records'
 import MassRange from '../../pieces/MassRange.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { JOINT_METHODS, type JointMethod } from '#core/ledger'
-import { sayIssue, sumOf } from '#core/measure'
+import { sumOf } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import { jointCost } from '#core/reading'
 import DestinationMark from '../../pieces/DestinationMark.vue'
 import MassRange from '../../pieces/MassRange.vue'

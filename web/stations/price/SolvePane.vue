@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayIssue } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'

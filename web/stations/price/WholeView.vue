@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { currencyDigits, minor, parseMoney, refuse, sayIssue, type Outcome } from '#core/measure'
+import { currencyDigits, minor, parseMoney, refuse, type Outcome } from '#core/measure'
+import { sayIssue } from '#contracts/said'
 import type { Decision } from '#core/records'
 import { CUT_UP, cutUpFee, mustSell, type WholeWay } from '#core/reading'
 import FigureInput from '../../pieces/FigureInput.vue'
