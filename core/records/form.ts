@@ -75,7 +75,7 @@ export const percent = (schema: z.ZodType): FormField<number> => ({
 export const celsius = (schema: z.ZodType): FormField<number> => ({
   read: (typed, field) => parseTemperature(typed, field, limitsOf(schema)),
 })
-/** A day, or a day and an hour of this device's clock, as it was picked. */
+/** One of a few, a day, or a day and an hour of this device's clock, as it was picked. */
 export const picked = (ask: string): FormField<string> => asked(ask, (typed) => ({ ok: true, value: typed }))
 /** A line of text, as its schema takes it. */
 export const line = (schema: z.ZodType<string>, ask: string): FormField<string> =>
@@ -89,10 +89,12 @@ export const line = (schema: z.ZodType<string>, ask: string): FormField<string> 
 /** Reads a form: all of it, or every field that is wrong. */
 export function readForm<F extends FormFields>(
   fields: F,
-  typed: Readonly<Record<keyof F, string>>,
+  typed: Readonly<Record<keyof F, string | null>>,
   tongue: Tongue,
 ): Outcome<Filled<F>> {
-  const read = Object.entries(fields).map(([name, f]) => [name, f.read(typed[name]!, name, tongue)] as const)
+  const read = Object.entries(fields).map(
+    ([name, f]) => [name, f.read(typed[name] ?? '', name, tongue)] as const,
+  )
   const wrong = read.flatMap(([, out]) => (out.ok ? [] : out.issues))
   return wrong.length > 0
     ? { ok: false, issues: wrong }

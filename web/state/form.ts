@@ -28,7 +28,7 @@ interface Options<F, B> {
  * A form: what is typed in it, read by the fields of its kind; what is wrong stands at its field, the first of them has the
  * focus; once kept it is blank again, and its first field has it.
  */
-export function useForm<F extends FormFields, B extends Record<keyof F, string>>(
+export function useForm<F extends FormFields, B extends Record<keyof F, string | null>>(
   name: string,
   fields: F,
   blank: () => B,

@@ -24,7 +24,11 @@ const {
   keep,
 } = useForm(
   'tub',
-  { mass: typed.mass },
+  {
+    from: typed.picked('Out of which tub?'),
+    to: typed.picked('Into which other one?'),
+    mass: typed.mass,
+  },
   () => ({ from: null as string | null, to: null as string | null, mass: '' }),
   { stays: ['from', 'to'] },
 )
@@ -41,12 +45,9 @@ const from = computed(() => tubs.value.map((t) => ({ v: t.id, w: words.name(t.cu
 const to = computed(() =>
   body.value.anatomy.cuts.filter((c) => c.kind !== 'loss').map((c) => ({ v: c.id, w: words.name(c.names) })),
 )
-const ask = (field: string, says: string) => issueOf('not-said', field, { ask: says })
-const take = keep(async ({ mass }) => {
+const take = keep(async ({ from: out, to: into, mass }) => {
   said.value = ''
-  const { from: out, to: into } = move
-  if (out === null) return [ask('from', 'Out of which tub?')]
-  if (into === null || into === out) return [ask('to', 'Into which other one?')]
+  if (into === out) return [issueOf('not-said', 'to', { ask: 'Into which other one?' })]
   const moved = gramsOf(mass)
   const held = entries.value.findLast((p) => p.cut === out && p.grams >= moved)
   if (!held) {
