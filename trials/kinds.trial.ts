@@ -4,6 +4,7 @@ import { describe, it } from 'vitest'
 import { z } from 'zod'
 import type { Bundle } from '#contracts'
 import { DECISIONS, EVENTS, FACTS, SHEETS, type Family } from '#core/records'
+import { ANATOMIES } from '#core/species'
 import { readBundle } from '../server/bundle/form.ts'
 import { valuesOf } from '../server/fuzz.ts'
 import { sealedAs, smallContent, type SmallContent } from '../server/keeping/testing.ts'
@@ -39,6 +40,11 @@ function randomOf({ schema }: Kind, seed: number): Loose[] {
   })
 }
 
+/** A line of the hog that everything is said of, moved within its bounds: no random figure hits them. */
+const LINES: Loose[] = ANATOMIES.hog.lines.flatMap((l) =>
+  l.kind === 'along' ? [{ field: 'mm', target: l.id, side: 'left', value: l.mm.low }] : [],
+)
+
 /** Every kind’s bodies as rows of one farm: a hog that everything is said of. */
 function contentOf(seed: number): SmallContent {
   const content = smallContent()
@@ -47,7 +53,7 @@ function contentOf(seed: number): SmallContent {
   let n = 0
   for (const [family, kinds] of Object.entries(FAMILIES))
     for (const [name, kind] of Object.entries(kinds)) {
-      const once = ROWS[family as Family][name]?.[kind.form] ?? []
+      const once = [...(ROWS[family as Family][name]?.[kind.form] ?? []), ...(name === 'mm' ? LINES : [])]
       const bodies = [...randomOf(kind, seed).slice(0, EACH), ...once]
       // Another anatomy is not one of this farm.
       for (const body of name === 'anatomy' ? [] : bodies) {
