@@ -35,6 +35,9 @@ describe('a fault as it is written down', () => {
     expect(codes(fault({ to: 'bone-in-chop' }))).toBe('fault-nowhere')
     expect(codes(fault({ shown: { value: 40, unit: 'kg' } }))).toBe('fault-too-much')
     expect(codes(fault({ cut: null, shown: null }))).toBeNull()
+    // Half of it said: at the field that is missing.
+    expect(judgeFault(hog, fault({ cut: null }))).toMatchObject({ code: 'fault-half', field: 'cut' })
+    expect(judgeFault(hog, fault({ shown: null }))).toMatchObject({ code: 'fault-half', field: 'shown' })
     const issue = judgeFault(hog, fault({ shown: { value: 40, unit: 'kg' } }))!
     expect(sayIssue(issue, saysFor({ ...PLAIN, massUnit: 'kg' }))).toMatch(
       /^40\.00 kg is more than the [\d.]+ kg of .* that this step gives\. Check/,

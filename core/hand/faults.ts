@@ -22,9 +22,10 @@ export function madeAt(read: Reckoning, part: string, side: SideName): Made[] {
   })
 }
 
-/** Why a fault cannot have been: of a cut that the step does not give, or of more than it gives; null where it can. */
+/** Why a fault cannot have been: a weight of no cut, a cut of no weight, a cut that the step does not give, or more than it gives; null where it can. */
 export function judgeFault(read: Reckoning, { of, side, cut, to, shown }: Fault): Issue | null {
-  if (cut === null || !shown) return null
+  if (cut === null && !shown) return null
+  if (cut === null || !shown) return issueOf('fault-half', shown ? 'cut' : 'shown', {})
   const made = madeAt(read, of, side)
   const names = (id: string) => {
     const find = lookup(read.flow.anatomy)

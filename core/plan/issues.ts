@@ -69,7 +69,7 @@ export const ISSUES = issues({
     { cut, typed, most, length }: { cut: Names; typed: number; most: number; length: Mm },
     says,
   ) =>
-    `${typed} pieces are more than ${Math.floor(length)} mm can give: ${most} of ${says.name(cut).toLowerCase()} at the thinnest a saw cuts. Ask for fewer.`,
+    `${typed} pieces are more than ${Math.floor(length)} mm can give: ${most} of ${says.small(cut)} at the thinnest a saw cuts. Ask for fewer.`,
   'tool-gone': ({ tool }: { tool: string }) =>
     `The ${tool} is down. Say on the block card when it runs again.`,
   /** A part that would be freed whole, through which a line was cut already. */

@@ -16,7 +16,7 @@ export const ISSUES = issues({
   ) =>
     `With this entry ${says.mass(packed)} would have come off ${count} × ${says.small(what)}, and none gives more than ${says.mass(most)}. Check the figure and its unit.`,
   'packs-unlikely': ({ cut, expected, packed }: { cut: Names; expected: Interval; packed: Kg }, says) =>
-    `Expected ${says.massRange(expected)} of ${says.name(cut).toLowerCase()}; with this you have ${says.mass(packed)}. Keep it if the scale said so.`,
+    `Expected ${says.massRange(expected)} of ${says.small(cut)}; with this you have ${says.mass(packed)}. Keep it if the scale said so.`,
   'packs-too-light': ({ shown, packs, eachGrams }: { shown: TypedMass; packs: number; eachGrams: number }) =>
     `${shown.value} ${shown.unit} in ${packs} packs would be ${eachGrams.toFixed(1)} g a pack. Check the weight and the number of packs.`,
   /** A group that weighs more than the whole lot leaves for it, or a lot that weighs less than its groups. */

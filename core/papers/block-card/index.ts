@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { lookup, openedFrom, sidesOf, type Part, type SideName } from '#core/anatomy'
 import type { Sided } from '#core/carcass'
 import { allergensOf, finishKind, isLater } from '#core/plan'
-import { massDigits, refuse, sumOf } from '#core/measure'
+import { massDigits, refuse, sumOf, capital } from '#core/measure'
 import { CHECK_IDS, CLASS_OF, SIDES, STATIONS } from '#core/records'
 import {
   checksOf,
@@ -241,10 +241,7 @@ function finishingStep({ read, says }: About, task: Task): CardStep[] {
         marks: [{ target: `finish-${c.cut.id}`, side: 'animal' }],
         side: '',
         title: says.name(c.cut.names),
-        way: kinds
-          .map((k) => k.word)
-          .join(', ')
-          .replace(/^./, (c) => c.toUpperCase()),
+        way: capital(kinds.map((k) => k.word).join(', ')),
         how: kinds.map((k) => k.how).join(' '),
         tool: 'finishing',
         caution: [

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { capital } from '#core/measure'
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { fedByPhase } from '#core/batch'
@@ -34,9 +35,8 @@ const growth = computed(() => {
   return live ? growthOf(plan.costs, start, live.kg, count, plan.killed) : null
 })
 const keep = kept(({ mass, amount: cost, day: on }) => {
-  const word = PHASE_WORDS[fresh.phase]
   note({
-    ...{ kind: 'cost', of: 'feed', phase: fresh.phase, label: word.replace(/^./, (c) => c.toUpperCase()) },
+    ...{ kind: 'cost', of: 'feed', phase: fresh.phase, label: capital(PHASE_WORDS[fresh.phase]) },
     ...{ amount: cost, quantity: mass },
     ...(on && { day: on }),
   })

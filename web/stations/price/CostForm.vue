@@ -6,7 +6,7 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import { COST_WORDS } from '#core/ledger'
-import { issueOf, minor } from '#core/measure'
+import { issueOf, minor, capital } from '#core/measure'
 import { repeated, timesDue } from '#core/plan'
 import {
   COST_KINDS,
@@ -79,7 +79,7 @@ const add = keep((read) => {
   if (wrong.length > 0 || once === null) return wrong
   note({
     ...{ kind: 'cost', of: fresh.of },
-    label: read.label ?? COST_WORDS[fresh.of].replace(/^./, (c) => c.toUpperCase()),
+    label: read.label ?? capital(COST_WORDS[fresh.of]),
     amount: allTimes.value?.amount ?? once,
     ...(again && until && { repeats: { each: once, every: again, until } }),
     ...(day && { day }),
